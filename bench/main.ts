@@ -1,0 +1,3 @@
+import { benchSurvey } from './survey';
+
+benchSurvey();

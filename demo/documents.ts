@@ -1,0 +1,254 @@
+import { DEFAULT_LIMITS } from '../src/core/measure/limit';
+import type { Documents } from '../src/core/scene/documents';
+import type { Fit } from '../src/core/fit/rule';
+import type { AxisRule, Placing, Region } from '../src/core/placing/rule';
+import type { Picture, Rendition } from '../src/core/pictures/picture';
+import { SCHEMA_VERSION } from '../src/core/scene/project';
+import type { Bars, Layer, Margin, Scene } from '../src/core/scene/scene';
+import { lu, percent, type Appearance, type Colour } from '../src/core/scene/values';
+
+/** A drawing of `demo/` that becomes a file of a picture when the demo is seeded. */
+export interface DemoFile {
+  svg: string;
+  widthPx: number;
+  density: number;
+  appearance: Appearance;
+}
+
+export interface DemoPicture {
+  id: string;
+  name: string;
+  focalPoint: { x: number; y: number };
+  keepAreas: {
+    subject: string;
+    rect: { x: number; y: number; width: number; height: number };
+    weight: number;
+  }[];
+  files: DemoFile[];
+}
+
+const both = (dawn: string, night: string, widthPx: number, density: number): DemoFile[] => [
+  { svg: dawn, widthPx, density, appearance: 'light' },
+  { svg: night, widthPx, density, appearance: 'dark' },
+];
+const middle = { x: 0.5, y: 0.5 };
+
+export const demoPictures: DemoPicture[] = [
+  {
+    id: 'harbour',
+    name: 'Harbour',
+    focalPoint: { x: 0.55, y: 0.55 },
+    keepAreas: [
+      { subject: 'Lighthouse', rect: { x: 0.08, y: 0.29, width: 0.2, height: 0.34 }, weight: 1 },
+      { subject: 'Ferry', rect: { x: 0.66, y: 0.56, width: 0.27, height: 0.17 }, weight: 1 },
+    ],
+    files: both('harbour-dawn.svg', 'harbour-night.svg', 2400, 3),
+  },
+  {
+    id: 'harbour-upright',
+    name: 'Harbour, upright cut',
+    focalPoint: { x: 0.45, y: 0.55 },
+    keepAreas: [],
+    files: both('harbour-upright-dawn.svg', 'harbour-upright-night.svg', 1350, 3),
+  },
+  {
+    id: 'emblem',
+    name: 'Emblem',
+    focalPoint: middle,
+    keepAreas: [],
+    files: [{ svg: 'emblem.svg', widthPx: 1024, density: 4, appearance: 'light' }],
+  },
+  {
+    id: 'wordmark',
+    name: 'Wordmark',
+    focalPoint: middle,
+    keepAreas: [],
+    files: [{ svg: 'wordmark.svg', widthPx: 1200, density: 4, appearance: 'light' }],
+  },
+  {
+    id: 'rope',
+    name: 'Rope',
+    focalPoint: middle,
+    keepAreas: [],
+    files: [{ svg: 'rope.svg', widthPx: 96, density: 2, appearance: 'light' }],
+  },
+  {
+    id: 'deck',
+    name: 'Deck photo',
+    focalPoint: { x: 0.7, y: 0.5 },
+    keepAreas: [],
+    files: [{ svg: 'deck-photo.svg', widthPx: 640, density: 1, appearance: 'light' }],
+  },
+];
+
+const bars: Bars = {
+  status: { shown: true },
+  title: { shown: false, height: 56 },
+  navigation: { shown: true, style: 'gesture' },
+};
+const margin: Margin = { left: lu(0), right: lu(0), top: lu(0), bottom: lu(0) };
+
+const allEdges = (region: Region): Placing => {
+  const edge = { region, offset: lu(0) };
+  const rule: AxisRule = { kind: 'edges', start: edge, end: edge };
+  return { x: rule, y: rule };
+};
+
+const held = (x: number, y: number): Fit['align'] => ({
+  kind: 'position',
+  x: { percent: x, offset: lu(0) },
+  y: { percent: y, offset: lu(0) },
+});
+
+const fit = (size: Fit['size'], align: Fit['align'] = held(50, 50)): Fit => ({
+  size,
+  repeat: { x: 'no-repeat', y: 'no-repeat' },
+  align,
+  clip: true,
+  cornerRadius: lu(0),
+});
+
+const ground = (colour: Colour): Layer => ({
+  kind: 'ground',
+  id: 'ground',
+  name: 'Ground',
+  role: 'background',
+  visible: true,
+  colour,
+});
+
+const emblem = (placing: Placing): Layer => ({
+  kind: 'picture',
+  id: 'emblem',
+  name: 'Emblem',
+  role: 'logo',
+  visible: true,
+  picture: 'emblem',
+  placing,
+  fit: fit('contain'),
+});
+
+const ownShape = { value: 'own', strict: true } as const;
+
+/** A share of the safe area's width, held to a largest width, in the middle across. */
+const shareOfWidth = (share: number, most: number): AxisRule => ({
+  kind: 'middle',
+  region: 'safe',
+  shift: lu(0),
+  extent: { kind: 'length', length: percent(share), of: 'safe', max: { length: lu(most) } },
+});
+
+const winterSplash: Scene = {
+  id: 'winter-splash',
+  name: 'Winter splash',
+  role: 'splash',
+  bars,
+  margin,
+  layers: [
+    ground({ named: 'deep-water' }),
+    {
+      kind: 'picture',
+      id: 'harbour',
+      name: 'Harbour',
+      role: 'background',
+      visible: true,
+      picture: 'harbour',
+      placing: allEdges('screen'),
+      fit: fit('cover', held(62, 55)),
+    },
+    emblem({
+      x: shareOfWidth(38, 220),
+      y: { kind: 'middle', region: 'safe', shift: percent(-6), extent: { kind: 'from-ratio' } },
+      ratio: ownShape,
+    }),
+    {
+      kind: 'picture',
+      id: 'wordmark',
+      name: 'Wordmark',
+      role: 'logo',
+      visible: true,
+      picture: 'wordmark',
+      placing: {
+        x: shareOfWidth(52, 280),
+        y: {
+          kind: 'start',
+          edge: { region: 'layer:emblem', side: 'end', offset: lu(12) },
+          extent: { kind: 'from-ratio' },
+        },
+        ratio: ownShape,
+      },
+      fit: fit('contain'),
+    },
+  ],
+};
+
+const inTheMiddle: AxisRule = {
+  kind: 'middle',
+  region: 'screen',
+  shift: lu(0),
+  extent: { kind: 'natural' },
+};
+
+const systemWindow: Scene = {
+  id: 'system-window',
+  name: 'System window',
+  role: 'first-window',
+  bars,
+  margin,
+  layers: [ground({ light: '#ffffff' }), emblem({ x: inTheMiddle, y: inTheMiddle })],
+};
+
+const signIn: Scene = {
+  id: 'sign-in',
+  name: 'Sign-in',
+  role: 'screen',
+  bars,
+  margin,
+  layers: [
+    ground({ named: 'deep-water' }),
+    {
+      kind: 'picture',
+      id: 'deck',
+      name: 'Deck photo',
+      role: 'background',
+      visible: true,
+      picture: 'deck',
+      placing: allEdges('screen'),
+      fit: fit('cover', { kind: 'focal' }),
+    },
+    emblem({
+      x: { ...inTheMiddle, region: 'safe', extent: { kind: 'length', length: lu(112) } },
+      y: {
+        kind: 'start',
+        edge: { region: 'safe', offset: lu(32) },
+        extent: { kind: 'from-ratio' },
+      },
+      ratio: ownShape,
+    }),
+  ],
+};
+
+export const DEMO_PROJECT = 'larkmoor-ferries';
+
+/** The demo's documents. @param renditionsOf the files that were kept for each picture */
+export function demoDocuments(renditionsOf: (id: string) => Rendition[]): Documents {
+  const pictures: Picture[] = demoPictures.map(({ id, name, focalPoint, keepAreas }) => ({
+    id,
+    name,
+    cuts: [{ cut: 'any', renditions: renditionsOf(id), keepAreas, focalPoint }],
+  }));
+  const scenes = [systemWindow, winterSplash, signIn];
+  return {
+    project: {
+      id: DEMO_PROJECT,
+      schema: SCHEMA_VERSION,
+      name: 'Larkmoor Ferries',
+      pictures,
+      named: [{ id: 'deep-water', name: 'deep water', value: { light: '#12303b', dark: '#06141b' } }],
+      screens: [],
+      limits: [...DEFAULT_LIMITS],
+      scenes: scenes.map((s) => s.id),
+    },
+    scenes: Object.fromEntries(scenes.map((s) => [s.id, s])),
+  };
+}

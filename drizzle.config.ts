@@ -1,0 +1,8 @@
+import { defineConfig } from 'drizzle-kit';
+
+export default defineConfig({
+  dialect: 'sqlite',
+  schema: './src/server/db/schema.ts',
+  out: './drizzle',
+  strict: true,
+});

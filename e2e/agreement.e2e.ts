@@ -1,0 +1,67 @@
+import { expect, test, type Page } from '@playwright/test';
+import { difference, raster, type Raster } from './pixels';
+import { AGREEMENT_PROJECT, GROUND, HELD, WAYS, type Way } from './agreement-scenes';
+
+/** Without cutouts and rounded corners, so that CSS alone can draw the same. */
+const SCREENS = [
+  { id: 'phone-360x640-2x.0.light', width: 360, height: 640 },
+  { id: 'phone-412x732-2-625x.90.light', width: 1920 / 2.625, height: 1080 / 2.625 },
+  { id: 'tablet-800x1280-1-5x.0.dark', width: 800, height: 1280 },
+];
+const MOST = 0.02;
+
+async function canvasOf(page: Page, scene: string, caseId: string): Promise<{ png: Buffer; scale: number }> {
+  const appearance = caseId.endsWith('dark') ? 'dark' : 'light';
+  await page.goto(`/projects/${AGREEMENT_PROJECT}/${scene}?case=${caseId}&appearance=${appearance}`);
+  const canvas = page.getByRole('complementary', { name: 'Close-up' }).locator('canvas');
+  await expect(canvas).toHaveAttribute('data-complete', 'true');
+  await page.waitForLoadState('networkidle');
+  const data = await canvas.evaluate((c: HTMLCanvasElement) => [c.toDataURL(), c.dataset.scale] as const);
+  return { png: Buffer.from(data[0].split(',')[1]!, 'base64'), scale: Number(data[1]) };
+}
+
+const repeatCss = ({ repeat }: Way) => (typeof repeat === 'string' ? repeat : `${repeat.x} ${repeat.y}`);
+
+/** The same picture in the same box, drawn by the browser’s own CSS. */
+async function cssOf(page: Page, way: Way, preview: string, size: Raster, k: number): Promise<Raster> {
+  await page.goto('/api/health');
+  await page.setContent(`<body style="margin:0"><div style="width:${size.width}px;height:${size.height}px;
+    background:${GROUND} url(${preview}) ${HELD.x}% ${HELD.y}% / ${way.css(k)} ${repeatCss(way)}"></div>`);
+  await page.waitForLoadState('networkidle');
+  return raster(await page.locator('div').screenshot());
+}
+
+test.describe('canvas, server and CSS draw the same', () => {
+  for (const [index, way] of WAYS.entries()) {
+    const screen = SCREENS[index % SCREENS.length]!;
+    test(`${way.id} on ${screen.id}`, async ({ page, request, baseURL }) => {
+      const previews: string[] = [];
+      page.on('response', (r) => {
+        if (r.url().includes('/api/pictures/')) previews.push(r.url());
+      });
+      const { png, scale } = await canvasOf(page, way.id, screen.id);
+      const canvas = await raster(png);
+      expect(canvas.width).toBe(Math.floor(screen.width * scale + 0.5));
+
+      const address = `/api/projects/${AGREEMENT_PROJECT}/scenes/${way.id}/cases/${screen.id}?scale=${scale}`;
+      const response = await request.get(address);
+      expect(response.headers()['content-type']).toBe('image/png');
+      const server = await raster(await response.body());
+
+      const hash = /pictures\/([0-9a-f]{64})/.exec(previews[0]!)![1]!;
+      const css = await cssOf(page, way, `${baseURL}/api/pictures/${hash}/2048`, canvas, scale);
+
+      for (const [name, d] of Object.entries({
+        'canvas against server': difference(canvas, server),
+        'canvas against CSS': difference(canvas, css),
+        'server against CSS': difference(server, css),
+      })) {
+        console.log(
+          `${way.id}: ${name} ${d.mean.map((m) => (m * 100).toFixed(3)).join(' ')} % of ${(d.compared * 100).toFixed(0)} %`,
+        );
+        expect(Math.max(...d.mean), name).toBeLessThan(MOST);
+        expect(d.compared, `${name}: pixels away from edges`).toBeGreaterThan(0.4);
+      }
+    });
+  }
+});

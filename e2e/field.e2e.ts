@@ -1,0 +1,108 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+
+const SCENE = '/projects/larkmoor-ferries/winter-splash';
+const PILL = 'phone-393x852-3x-pill';
+const cell = (page: Page, id: string) => page.locator(`[data-case="${id}"]`);
+
+async function seriousFindings(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => [v.id, v.nodes[0]?.html]);
+}
+
+test('the address leads to the demo, with every screen drawn and judged', async ({ page }) => {
+  const problems: string[] = [];
+  page.on('console', (m) => {
+    if (m.type() === 'error') problems.push(m.text());
+  });
+  page.on('pageerror', (e) => problems.push(e.message));
+  await page.goto('/');
+  await expect(page).toHaveURL(new RegExp(SCENE));
+  await expect(page.getByRole('heading', { name: 'Larkmoor Ferries / Winter splash' })).toBeVisible();
+  await expect(page.getByRole('status')).toContainText('fail');
+  await expect(page.getByRole('gridcell').first()).toBeVisible();
+  expect(await page.getByRole('gridcell').count()).toBeGreaterThan(180);
+  await expect(cell(page, `${PILL}.0.light`)).toHaveAccessibleName(
+    'Phone 393 × 852, portrait: fail, Harbour crop 65.4 %',
+  );
+  expect(problems).toEqual([]);
+});
+
+test('a change of fit is drawn and measured on all screens at once', async ({ page }) => {
+  await page.goto(`${SCENE}?case=${PILL}.0.light`);
+  const close = page.getByRole('complementary', { name: 'Close-up' });
+  await expect(close.getByRole('table', { name: 'Harbour' })).toContainText('1136 × 852 lu');
+  const before = await page.getByRole('status').textContent();
+  await page.getByRole('button', { name: 'contain' }).click();
+  await expect(cell(page, `${PILL}.0.light`)).toHaveAccessibleName(/fail, Harbour bare 65.4 %/);
+  await expect(close.getByRole('table', { name: 'Harbour' })).toContainText('393 × 294.8 lu');
+  await expect(page.getByRole('status')).not.toHaveText(before!);
+  await page.getByRole('button', { name: 'stretch' }).click();
+  await expect(cell(page, `${PILL}.0.light`)).toHaveAccessibleName(/Harbour distorted 189 %/);
+});
+
+test('light and dark show their own files, and the address says which', async ({ page }) => {
+  await page.goto(SCENE);
+  await page.getByRole('button', { name: 'Dark' }).click();
+  await expect(cell(page, `${PILL}.0.dark`)).toBeAttached();
+  await expect(cell(page, `${PILL}.0.light`)).not.toBeAttached();
+  await expect(page).toHaveURL(/appearance=dark/);
+});
+
+test('arrow keys walk the field, and the case walked to is in the close-up and in the address', async ({
+  page,
+}) => {
+  await page.goto(`${SCENE}?case=${PILL}.0.light`);
+  const start = cell(page, `${PILL}.0.light`);
+  await expect(start).toHaveAttribute('aria-selected', 'true');
+  await start.focus();
+  await page.keyboard.press('ArrowRight');
+  const second = page.locator(':focus');
+  const name = await second.getAttribute('data-case');
+  expect(name).not.toBe(`${PILL}.0.light`);
+  await expect(page).toHaveURL(new RegExp(`case=${name}`));
+  await page.keyboard.press('ArrowLeft');
+  await expect(start).toBeFocused();
+  const top = (await start.boundingBox())!.y;
+  await page.keyboard.press('ArrowDown');
+  await expect.poll(async () => (await page.locator(':focus').boundingBox())!.y).toBeGreaterThan(top);
+  await page.keyboard.press('End');
+  await expect(page.getByRole('gridcell').last()).toBeFocused();
+  await page.keyboard.press('Home');
+  await expect(page.getByRole('gridcell').first()).toBeFocused();
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious on the field, ${colorScheme} theme`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    await page.goto(`${SCENE}?case=${PILL}.90.light`);
+    await expect(page.getByRole('status')).toContainText('fail');
+    expect(await seriousFindings(page)).toEqual([]);
+  });
+}
+
+test('what is not there is said, as a page and as problem JSON', async ({ page, request }) => {
+  expect((await page.goto('/projects/none/winter-splash'))!.status()).toBe(404);
+  const base = '/api/projects/larkmoor-ferries/scenes/winter-splash/cases';
+  const unknown = await request.get(`${base}/no-screen.0.light`);
+  expect(unknown.status()).toBe(404);
+  expect(await unknown.json()).toMatchObject({ status: 404, title: expect.stringContaining('This case') });
+  const scale = await request.get(`${base}/${PILL}.0.light?scale=-1`);
+  expect(scale.status()).toBe(422);
+  expect((await scale.json()).title).toContain('scale');
+  const huge = await request.get(`${base}/tv-1920x1080-2x.0.light?scale=9`);
+  expect(huge.status()).toBe(422);
+  expect((await huge.json()).title).toContain('8192');
+  expect((await request.get('/api/pictures/none/64')).status()).toBe(404);
+});
+
+test('a case as PNG has the pixels of its screen', async ({ request }) => {
+  const response = await request.get(
+    `/api/projects/larkmoor-ferries/scenes/winter-splash/cases/${PILL}.0.light?layer=harbour&fit=contain`,
+  );
+  const png = await response.body();
+  expect(png.readUInt32BE(16)).toBe(1179);
+  expect(png.readUInt32BE(20)).toBe(2556);
+});

@@ -1,0 +1,26 @@
+import { defineConfig, globalIgnores } from 'eslint/config';
+import next from 'eslint-config-next/core-web-vitals';
+import nextTs from 'eslint-config-next/typescript';
+
+export default defineConfig([
+  globalIgnores([
+    '.next/**',
+    'next-env.d.ts',
+    'store/**',
+    'test-results/**',
+    'drizzle/**',
+    'data/**',
+    'docs/**',
+  ]),
+  ...next,
+  ...nextTs,
+  {
+    rules: {
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'max-lines': ['error', { max: 260, skipBlankLines: true, skipComments: true }],
+      complexity: ['error', 16],
+      eqeqeq: ['error', 'smart'],
+      'no-console': 'off',
+    },
+  },
+]);

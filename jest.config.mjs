@@ -1,0 +1,25 @@
+const swc = [
+  '@swc/jest',
+  {
+    swcrc: false,
+    jsc: {
+      parser: { syntax: 'typescript', tsx: true },
+      transform: { react: { runtime: 'automatic' } },
+      target: 'es2022',
+    },
+    module: { type: 'commonjs', ignoreDynamic: true },
+  },
+];
+
+/** @type {import('jest').Config} */
+const config = {
+  watchman: false,
+  testEnvironment: 'node',
+  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+  moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
+  transform: { '^.+\\.(t|j|mj)sx?$': swc },
+  transformIgnorePatterns: ['/node_modules/(?!(commander|comlink)/)'],
+  modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/store/'],
+};
+
+export default config;

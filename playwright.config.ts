@@ -1,0 +1,37 @@
+import { defineConfig } from '@playwright/test';
+
+const port = Number(process.env.E2E_PORT ?? 3107);
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '**/*.e2e.ts',
+  outputDir: 'test-results/browser',
+  workers: 1,
+  timeout: 60_000,
+  forbidOnly: true,
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+  webServer: {
+    command:
+      'rm -rf test-results/store && node --import tsx e2e/prepare-store.ts && exec node scripts/start.mjs',
+    url: `http://127.0.0.1:${port}/api/health`,
+    env: { PORT: String(port), STORE_DIR: 'test-results/store', LOG_LEVEL: 'error' },
+    timeout: 240_000,
+    reuseExistingServer: false,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 5_000 },
+  },
+});

@@ -1,0 +1,52 @@
+// npm start: install and build if needed, migrate, seed an empty store, serve, say where.
+import { spawn } from 'node:child_process';
+import { createServer } from 'node:net';
+import { bin, build, env, install, root, run } from './lib.mjs';
+
+const host = process.env.HOST ?? '127.0.0.1';
+const port = process.env.PORT ?? '3000';
+const development = process.argv.includes('--dev');
+
+/** Another server that answers on the port would look like this one. */
+const free = await new Promise((resolve) => {
+  const probe = createServer();
+  probe.once('error', () => resolve(false));
+  probe.listen(Number(port), host, () => probe.close(() => resolve(true)));
+});
+if (!free) {
+  console.error(`${host}:${port} is taken or cannot be used. Choose another port: PORT=3001 npm start`);
+  process.exit(1);
+}
+
+install();
+if (!development && !build()) process.exit(1);
+if (!run(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts'])) process.exit(1);
+
+const mode = development ? 'dev' : 'start';
+const child = spawn(process.execPath, [bin('next/dist/bin/next'), mode, '-H', host, '-p', port], {
+  cwd: root,
+  env,
+  stdio: ['ignore', 'pipe', 'inherit'],
+});
+child.stdout.pipe(process.stderr);
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
+child.on('exit', (code, signal) => process.exit(code ?? (signal ? 0 : 1)));
+
+const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+const deadline = Date.now() + 60_000;
+for (;;) {
+  const ready = await fetch(`${address}/api/health`).then(
+    (r) => r.ok,
+    () => false,
+  );
+  if (ready) {
+    console.log(`Coulee is ready: ${address}`);
+    break;
+  }
+  if (Date.now() > deadline) {
+    console.error(`The server did not answer at ${address} within a minute.`);
+    child.kill('SIGTERM');
+    break;
+  }
+  await new Promise((resolve) => setTimeout(resolve, 100));
+}

@@ -1,0 +1,14 @@
+import { preview } from '@/server/services/pictures';
+import { bytesResponse, respond } from '../../../respond';
+
+interface Context {
+  params: Promise<{ hash: string; width: string }>;
+}
+
+/** A preview of a file; its address holds its hash, so it never changes. */
+export const GET = (_: Request, { params }: Context) =>
+  respond(async () => {
+    const { hash, width } = await params;
+    const bytes = await preview(hash, Number(width));
+    return bytesResponse(bytes, 'image/webp', 'private, max-age=31536000, immutable');
+  });

@@ -1,0 +1,72 @@
+import { readFileSync } from 'node:fs';
+import path from 'node:path';
+import { lu, percent } from '@/core/scene/values';
+import { cssPosition, cssRepeat } from './css';
+import { runConformance } from './run';
+
+const read = (name: string) => readFileSync(path.resolve('data/conformance', `${name}.jsonl`), 'utf8');
+const lines = (text: string) => text.trim().split('\n');
+
+describe('conformance with a browser engine', () => {
+  it('holds for every case of object-fit, background and svg-par', () => {
+    const result = runConformance(read('fit-cases'));
+    expect(result.misses).toEqual([]);
+    expect(result.passed).toBe(270);
+  });
+
+  it('holds for every case of placing', () => {
+    const result = runConformance(read('placing-cases'));
+    expect(result).toEqual({ passed: 296, failed: 0, skipped: 0, misses: [] });
+  });
+
+  it('fails a case whose expectation is off by more than its tolerance, in any figure', () => {
+    const tiled = lines(read('fit-cases'))
+      .map((l) => JSON.parse(l) as { expected: Record<string, Record<string, number>>; quirk?: string })
+      .find((c) => c.expected.tiles?.pitchX && c.expected.tiles.pitchY && !c.quirk)!;
+    for (const [part, figures] of Object.entries(tiled.expected)) {
+      for (const key of Object.keys(figures)) {
+        const wrong = structuredClone(tiled);
+        wrong.expected[part]![key]! += 5;
+        expect(runConformance(JSON.stringify(wrong))).toMatchObject({ passed: 0, failed: 1 });
+      }
+    }
+  });
+
+  it('counts what it does not know as skipped and what it cannot read as failed', () => {
+    const text = '{"id":"a","rule":{"kind":"something"}}\n\nnot json\n';
+    const result = runConformance(text);
+    expect(result).toMatchObject({ passed: 0, failed: 1, skipped: 1 });
+    expect(result.misses[0]).toMatch(/^line 3: /);
+  });
+});
+
+describe('CSS positions', () => {
+  const at = (px: number, ox: number, py: number, oy: number) => ({
+    kind: 'position',
+    x: { percent: px, offset: lu(ox) },
+    y: { percent: py, offset: lu(oy) },
+  });
+  it.each([
+    ['10% 62.5%', at(10, 0, 62.5, 0)],
+    ['12px 30px', at(0, 12, 0, 30)],
+    ['left top', at(0, 0, 0, 0)],
+    ['bottom right', at(100, 0, 100, 0)],
+    ['right 10px bottom 20px', at(100, -10, 100, -20)],
+    ['right 10px center', at(100, -10, 50, 0)],
+    ['top', at(50, 0, 0, 0)],
+    ['left', at(0, 0, 50, 0)],
+    ['center', at(50, 0, 50, 0)],
+  ])('%s', (text, expected) => expect(cssPosition(text)).toEqual(expected));
+
+  it('keep a percentage offset from the far edge', () => {
+    expect(cssPosition('right 5% top 0px')).toMatchObject({ x: { percent: 100, offset: percent(-5) } });
+  });
+
+  it('refuse what is not a length', () => expect(() => cssPosition('1em 2em')).toThrow('“1em”'));
+
+  it.each([
+    ['repeat-x', { x: 'repeat', y: 'no-repeat' }],
+    ['space round', { x: 'space', y: 'round' }],
+    ['round', { x: 'round', y: 'round' }],
+  ])('repeat: %s', (text, expected) => expect(cssRepeat(text)).toEqual(expected));
+});

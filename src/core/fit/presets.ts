@@ -1,0 +1,30 @@
+import type { Fit, FitName } from './rule';
+
+/** The sizes of fit that a picture is tried with, and tile: natural size, repeated both ways. */
+export const FIT_PRESETS = [
+  'cover',
+  'contain',
+  'stretch',
+  'natural',
+  'scale-down',
+  'tile',
+  'match-width',
+  'match-height',
+] as const satisfies readonly (FitName | 'tile')[];
+export type FitPreset = (typeof FIT_PRESETS)[number];
+
+/** The same fit with another size; a repeated picture has no focal point, so it takes the middle instead. */
+export function withPreset(fit: Fit, preset: FitPreset): Fit {
+  if (preset !== 'tile') return { ...fit, size: preset, repeat: { x: 'no-repeat', y: 'no-repeat' } };
+  const middle = { percent: 50, offset: { value: 0, unit: 'lu' as const } };
+  const align: Fit['align'] =
+    fit.align.kind === 'focal' ? { kind: 'position', x: middle, y: middle } : fit.align;
+  return { ...fit, size: 'natural', repeat: { x: 'repeat', y: 'repeat' }, align };
+}
+
+/** The preset that a fit is, or `null` for an explicit size or another way of repeating. */
+export function presetOf({ size, repeat }: Fit): FitPreset | null {
+  if (typeof size === 'object') return null;
+  if (repeat.x === 'no-repeat' && repeat.y === 'no-repeat') return size;
+  return size === 'natural' && repeat.x === 'repeat' && repeat.y === 'repeat' ? 'tile' : null;
+}

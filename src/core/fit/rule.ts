@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { Length } from '../scene/values';
+
+export const FIT_NAMES = [
+  'cover',
+  'contain',
+  'stretch',
+  'natural',
+  'scale-down',
+  'match-width',
+  'match-height',
+] as const;
+export type FitName = (typeof FIT_NAMES)[number];
+
+const Side = z.union([Length, z.literal('auto')]);
+
+/** % of an explicit width or height is of the box. Both `auto` is the natural size, one keeps the shape. */
+export const FitSize = z.union([z.enum(FIT_NAMES), z.object({ width: Side, height: Side })]);
+export type FitSize = z.infer<typeof FitSize>;
+
+export const Repeat = z.enum(['no-repeat', 'repeat', 'space', 'round']);
+export type Repeat = z.infer<typeof Repeat>;
+
+const AxisPosition = z.object({ percent: z.number(), offset: Length });
+
+/** `position` as in CSS: the point at `percent` of the picture lies on the same point of the box, plus `offset`. */
+export const Align = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('position'), x: AxisPosition, y: AxisPosition }),
+  z.object({ kind: z.literal('focal') }),
+]);
+export type Align = z.infer<typeof Align>;
+
+export const Fit = z
+  .object({
+    size: FitSize,
+    repeat: z.object({ x: Repeat, y: Repeat }),
+    align: Align,
+    clip: z.boolean(),
+    cornerRadius: Length,
+  })
+  .refine((f) => f.align.kind !== 'focal' || (f.repeat.x === 'no-repeat' && f.repeat.y === 'no-repeat'), {
+    message: 'A repeated picture has no focal point: give it a position.',
+  });
+export type Fit = z.infer<typeof Fit>;

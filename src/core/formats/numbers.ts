@@ -1,0 +1,15 @@
+/** Numbers as they are read: lengths exact to 0.1, ratios and shares to three significant figures, units always. */
+
+const tenth = new Intl.NumberFormat('en', { maximumFractionDigits: 1, useGrouping: false });
+const three = new Intl.NumberFormat('en', { maximumSignificantDigits: 3, useGrouping: false });
+
+/** A minus sign proper, and no “−0”. */
+const signed = (text: string) => (/^-0(\.0*)?$/.test(text) ? '0' : text.replace(/^-/, '−'));
+
+export const sayNumber = (value: number) => signed(tenth.format(value));
+export const sayRatio = (value: number) => signed(three.format(value));
+export const sayShare = (value: number) => `${signed(three.format(value * 100))} %`;
+export const sayLength = (value: number) => `${sayNumber(value)} lu`;
+export const sayTimes = (value: number) => `${sayRatio(value)} ×`;
+export const saySize = (size: { width: number; height: number }) =>
+  `${sayNumber(size.width)} × ${sayNumber(size.height)}`;

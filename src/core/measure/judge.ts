@@ -1,0 +1,59 @@
+import type { LayerRole } from '../scene/scene';
+import type { Limit } from './limit';
+import { figure, type Measures } from './measures';
+
+export type Outcome = 'clear' | 'warn' | 'fail';
+export const OUTCOMES = ['fail', 'warn', 'clear'] as const satisfies readonly Outcome[];
+
+/** A limit that a layer breaks on one case. */
+export interface Breach {
+  layerId: string;
+  limit: Limit;
+  value: number;
+  /** by how much the limit is passed, in the measure's own unit, > 0 */
+  by: number;
+}
+
+/** A value this close beyond its limit is the last bit of a sum, not a breach. */
+const ROUNDING = 1e-9;
+
+const rank: Record<Outcome, number> = { clear: 0, warn: 1, fail: 2 };
+export const worse = (a: Outcome, b: Outcome): Outcome => (rank[a] >= rank[b] ? a : b);
+
+export function breachesOf(
+  layer: { id: string; role: LayerRole },
+  measures: Measures,
+  limits: readonly Limit[],
+): Breach[] {
+  const found: Breach[] = [];
+  for (const limit of limits) {
+    if (limit.role !== layer.role) continue;
+    const value = figure(measures, limit.measure, limit.side);
+    if (value === null) continue;
+    const by = Math.max(value - (limit.max ?? Infinity), (limit.min ?? -Infinity) - value);
+    if (by > ROUNDING) found.push({ layerId: layer.id, limit, value, by });
+  }
+  return found;
+}
+
+export const outcomeOf = (breaches: readonly Breach[]): Outcome =>
+  breaches.reduce<Outcome>((worst, b) => worse(worst, b.limit.outcome), 'clear');
+
+const byGravity = (a: Breach, b: Breach) => rank[b.limit.outcome] - rank[a.limit.outcome];
+
+/** The first of the gravest breaches: the one that is said when there is room for one. */
+export const gravest = (breaches: readonly Breach[]): Breach | null =>
+  breaches.toSorted(byGravity)[0] ?? null;
+
+/**
+ * One breach for each measure and side of each layer, gravest first: where a value passes the limit for a failure
+ * it has passed that for a warning as well, which is not worth saying.
+ */
+export function gravestOfEach(breaches: readonly Breach[]): Breach[] {
+  const kept = new Map<string, Breach>();
+  for (const b of breaches.toSorted(byGravity)) {
+    const key = `${b.layerId} ${b.limit.measure} ${b.limit.side ?? ''}`;
+    if (!kept.has(key)) kept.set(key, b);
+  }
+  return [...kept.values()];
+}

@@ -1,0 +1,27 @@
+import { area, type Rect } from '../geometry/rect';
+import type { Placement } from '../fit/place';
+import type { Screen } from '../screens/screen';
+import { visibleDrawing } from './clearance';
+
+export interface Share {
+  width: number;
+  height: number;
+  area: number;
+  /** width on the panel in mm; `null` where the screen's px per inch are not known */
+  widthMm: number | null;
+}
+
+const MM_PER_INCH = 25.4;
+
+/** Share of the screen that the visible drawing takes, 0..1; zeros when nothing is visible. */
+export function share(p: Placement, rect: Rect, screen: Screen): Share {
+  const seen = visibleDrawing(p, rect);
+  const width = seen?.width ?? 0;
+  const panelPxPerLu = (screen.density * screen.panelPx.width) / screen.framebufferPx.width;
+  return {
+    width: width / rect.width,
+    height: (seen?.height ?? 0) / rect.height,
+    area: seen ? area(seen) / area(rect) : 0,
+    widthMm: screen.ppi ? ((width * panelPxPerLu) / screen.ppi) * MM_PER_INCH : null,
+  };
+}

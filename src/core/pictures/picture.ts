@@ -1,0 +1,38 @@
+import { z } from 'zod';
+import { Appearance, Id } from '../scene/values';
+
+export const Hash = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hexadecimal');
+const share = z.number().min(0).max(1);
+
+/** One file of a picture. `density` is px of the file per logical unit: natural size = px ÷ density. */
+export const Rendition = z.looseObject({
+  hash: Hash,
+  widthPx: z.int().positive(),
+  heightPx: z.int().positive(),
+  density: z.number().positive(),
+  appearance: Appearance,
+  vector: z.boolean(),
+});
+export type Rendition = z.infer<typeof Rendition>;
+
+/** Shares of the cut's width and height, 0..1. */
+export const KeepArea = z.looseObject({
+  subject: z.string().min(1).max(120),
+  rect: z.object({ x: share, y: share, width: share, height: share }),
+  weight: z.number().nonnegative(),
+});
+
+export const Cut = z.looseObject({
+  cut: z.enum(['any', 'portrait', 'landscape']),
+  renditions: z.array(Rendition).min(1).max(64),
+  keepAreas: z.array(KeepArea).max(32),
+  focalPoint: z.object({ x: share, y: share }),
+});
+export type Cut = z.infer<typeof Cut>;
+
+export const Picture = z.looseObject({
+  id: Id,
+  name: z.string().min(1).max(120),
+  cuts: z.array(Cut).min(1).max(3),
+});
+export type Picture = z.infer<typeof Picture>;

@@ -1,0 +1,63 @@
+import { z } from 'zod';
+import { Length } from '../scene/values';
+
+/** What an edge is measured from. `layer:<id>` is the box of another layer, `parent` that of the holding panel. */
+export const Region = z.union([
+  z.enum(['screen', 'safe', 'content', 'margins', 'parent']),
+  z.templateLiteral(['layer:', z.string().min(1).max(64)]),
+]);
+export type Region = z.infer<typeof Region>;
+
+/** What 100 % of an extent is: a region on the same axis, or the short or long side of the screen. */
+export const Basis = z.union([Region, z.enum(['short', 'long'])]);
+export type Basis = z.infer<typeof Basis>;
+
+/**
+ * Measured by default from the same side of the region, inwards positive. `side` names the other side, and then
+ * away from the region is positive. A % of the offset is of the edge's own region.
+ */
+export const Edge = z.object({
+  region: Region,
+  side: z.enum(['start', 'end']).optional(),
+  offset: Length,
+});
+export type Edge = z.infer<typeof Edge>;
+
+export const Bound = z.object({ length: Length, of: Basis.optional() });
+export type Bound = z.infer<typeof Bound>;
+
+const bounds = { min: Bound.optional(), max: Bound.optional() };
+export const Extent = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('length'), length: Length, of: Basis.optional(), ...bounds }),
+  z.object({ kind: z.literal('natural'), ...bounds }),
+  z.object({ kind: z.literal('from-ratio'), ...bounds }),
+]);
+export type Extent = z.infer<typeof Extent>;
+
+export const AxisRule = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('edges'), start: Edge, end: Edge }),
+  z.object({ kind: z.literal('start'), edge: Edge, extent: Extent }),
+  z.object({ kind: z.literal('end'), edge: Edge, extent: Extent }),
+  /** `shift` > 0 is right or down; its % is of the region. */
+  z.object({ kind: z.literal('middle'), region: Region, shift: Length, extent: Extent }),
+]);
+export type AxisRule = z.infer<typeof AxisRule>;
+
+/** `own` is the picture's natural shape; a number is width ÷ height. */
+export const Ratio = z.object({
+  value: z.union([z.literal('own'), z.number().positive()]),
+  strict: z.boolean().default(true),
+});
+export type Ratio = z.infer<typeof Ratio>;
+
+const followsRatio = (rule: AxisRule) => rule.kind !== 'edges' && rule.extent.kind === 'from-ratio';
+
+export const Placing = z
+  .object({ x: AxisRule, y: AxisRule, ratio: Ratio.optional() })
+  .refine((p) => !(followsRatio(p.x) && followsRatio(p.y)), {
+    message: 'Width and height cannot both follow from the ratio: give one of them a size.',
+  })
+  .refine((p) => p.ratio !== undefined || !(followsRatio(p.x) || followsRatio(p.y)), {
+    message: 'An extent that follows from the ratio needs a ratio.',
+  });
+export type Placing = z.infer<typeof Placing>;

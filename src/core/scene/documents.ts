@@ -1,0 +1,44 @@
+import { z } from 'zod';
+import { Project } from './project';
+import { Scene } from './scene';
+
+/** All documents of a project under its one revision. The keys of `scenes` are the ids in `project.scenes`. */
+export const Documents = z
+  .object({ project: Project, scenes: z.record(z.string(), Scene) })
+  .superRefine(({ project, scenes }, ctx) => {
+    for (const message of [...sceneList(project, scenes), ...missingPictures(project, scenes)]) {
+      ctx.addIssue({ code: 'custom', message });
+    }
+  });
+export type Documents = z.infer<typeof Documents>;
+
+function sceneList(project: Project, scenes: Record<string, Scene>): string[] {
+  const listed = new Set(project.scenes);
+  return [
+    ...project.scenes
+      .filter((id) => !scenes[id])
+      .map((id) => `The project lists the scene “${id}”, which is not there.`),
+    ...Object.entries(scenes)
+      .filter(([id, scene]) => !listed.has(id) || scene.id !== id)
+      .map(([, scene]) => `The scene “${scene.name}” is not in the project’s list of scenes.`),
+  ];
+}
+
+/** Where a picture is used, as “scene, layer”. */
+export function usersOfPicture(id: string, scenes: Record<string, Scene>): string[] {
+  return Object.values(scenes).flatMap((scene) =>
+    scene.layers
+      .filter((l) => l.kind === 'picture' && l.picture === id)
+      .map((l) => `${scene.name}, ${l.name}`),
+  );
+}
+
+function missingPictures(project: Project, scenes: Record<string, Scene>): string[] {
+  const known = new Set(project.pictures.map((p) => p.id));
+  const used = new Set(
+    Object.values(scenes).flatMap((s) => s.layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : []))),
+  );
+  return [...used]
+    .filter((id) => !known.has(id))
+    .map((id) => `A picture that is still used cannot go: ${usersOfPicture(id, scenes).join('; ')}.`);
+}

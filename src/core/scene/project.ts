@@ -1,0 +1,21 @@
+import { z } from 'zod';
+import { Limit } from '../measure/limit';
+import { Picture } from '../pictures/picture';
+import { Screen } from '../screens/screen';
+import { Id, NamedValue } from './values';
+
+/** Version of the documents that this build writes; older ones are migrated, newer ones refused. */
+export const SCHEMA_VERSION = 1;
+
+/** `screens` are the project's own; the catalogue is always there besides them. */
+export const Project = z.looseObject({
+  id: Id,
+  schema: z.literal(SCHEMA_VERSION),
+  name: z.string().min(1).max(120),
+  pictures: z.array(Picture).max(500),
+  named: z.array(NamedValue).max(500),
+  screens: z.array(Screen).max(500),
+  limits: z.array(Limit).max(200),
+  scenes: z.array(Id).max(100),
+});
+export type Project = z.infer<typeof Project>;

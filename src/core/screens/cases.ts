@@ -1,0 +1,42 @@
+import type { Appearance } from '../scene/values';
+import { Rotation, type Screen } from './screen';
+import { orientationOf } from './turn';
+
+/** One screen in one orientation and one appearance. */
+export interface Case {
+  id: string;
+  screen: Screen;
+  rotation: Rotation;
+  appearance: Appearance;
+}
+
+/** Rotations looked at unless one asks for more: every one but upside-down portrait; only 0 where the screen does not turn. */
+export function defaultRotations(screen: Screen): Rotation[] {
+  if (!screen.rotates) return [0];
+  return ([0, 90, 180, 270] as const).filter((r) => orientationOf(screen, r) !== 'portrait-secondary');
+}
+
+export const caseId = (screenId: string, rotation: Rotation, appearance: Appearance) =>
+  `${screenId}.${rotation}.${appearance}`;
+
+export function casesOf(screens: readonly Screen[], appearances: readonly Appearance[]): Case[] {
+  return screens.flatMap((screen) =>
+    defaultRotations(screen).flatMap((rotation) =>
+      appearances.map((appearance) => ({
+        id: caseId(screen.id, rotation, appearance),
+        screen,
+        rotation,
+        appearance,
+      })),
+    ),
+  );
+}
+
+/** The case that an id names, or `null` when the screen is not in the list or the rest is not an id. */
+export function findCase(id: string, screens: readonly Screen[]): Case | null {
+  const match = /^(.+)\.(\d+)\.(light|dark)$/.exec(id);
+  const screen = screens.find((s) => s.id === match?.[1]);
+  const rotation = Rotation.safeParse(Number(match?.[2]));
+  if (!match || !screen || !rotation.success) return null;
+  return { id, screen, rotation: rotation.data, appearance: match[3] as Appearance };
+}

@@ -1,0 +1,38 @@
+import type { Case } from './cases';
+import { turn } from './turn';
+
+/** Cases that are drawn and measured alike, of which the first stands for all. */
+export interface DistinctCase {
+  shown: Case;
+  alike: Case[];
+}
+
+/** Everything that a drawing or a measure depends on; two cases with the same key cannot be told apart. */
+function likeness(c: Case): string {
+  const { size, insets, cutouts } = turn(c.screen, c.rotation);
+  const { density, cornerRadius, family, bars, panelPx, ppi } = c.screen;
+  return JSON.stringify([
+    size,
+    insets,
+    cutouts,
+    density,
+    cornerRadius,
+    family,
+    bars,
+    panelPx,
+    ppi,
+    c.appearance,
+  ]);
+}
+
+/** The cases that differ from one another, in the order in which they first come. */
+export function distinctCases(cases: readonly Case[]): DistinctCase[] {
+  const distinct = new Map<string, DistinctCase>();
+  for (const c of cases) {
+    const key = likeness(c);
+    const first = distinct.get(key);
+    if (first) first.alike.push(c);
+    else distinct.set(key, { shown: c, alike: [] });
+  }
+  return [...distinct.values()];
+}

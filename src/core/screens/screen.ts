@@ -1,0 +1,65 @@
+import { z } from 'zod';
+import { Id } from '../scene/values';
+
+export const KINDS = [
+  'compact-phone',
+  'phone',
+  'large-phone',
+  'foldable-cover',
+  'foldable-inner',
+  'tablet',
+  'split-window',
+  'desktop-window',
+  'tv',
+] as const;
+
+/** Clockwise turns of the content against the natural position; the natural top is at the left at 90. */
+export const Rotation = z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]);
+export type Rotation = z.infer<typeof Rotation>;
+
+const length = z.number().nonnegative();
+const positive = z.number().positive();
+const Px = z.object({ width: z.int().positive(), height: z.int().positive() });
+const Insets = z.object({ top: length, right: length, bottom: length, left: length });
+
+/** In the natural rotation. A `hinge` of no width or no height is a fold line and takes no room. */
+export const Cutout = z.looseObject({
+  shape: z.enum(['notch', 'pill', 'circle', 'hinge']),
+  x: z.number(),
+  y: z.number(),
+  width: length,
+  height: length,
+  radius: length,
+});
+export type Cutout = z.infer<typeof Cutout>;
+
+/**
+ * One set of display metrics. `width`, `height` are whole-number labels in lu; geometry uses
+ * `framebufferPx ÷ density`. `insets` are per rotation, in the turned position; 180 is derived when absent.
+ */
+export const Screen = z.looseObject({
+  id: Id,
+  label: z.string().max(200),
+  kind: z.enum(KINDS),
+  family: z.enum(['whole-number', 'density-class']),
+  width: positive,
+  height: positive,
+  framebufferPx: Px,
+  panelPx: Px,
+  density: positive,
+  ppi: positive.optional(),
+  cornerRadius: length,
+  insets: z.object({ 0: Insets, 90: Insets, 180: Insets.optional(), 270: Insets }),
+  bars: z.object({
+    status: z.object({ portrait: length, landscape: length }),
+    gesture: length.nullable(),
+    buttons: length.nullable(),
+  }),
+  cutouts: z.array(Cutout).max(16),
+  rotates: z.boolean(),
+  weight: length,
+  origin: z.enum(['catalogue', 'custom', 'imported', 'measured']),
+  confidence: z.enum(['high', 'medium', 'low']),
+  approximate: z.array(z.string()),
+});
+export type Screen = z.infer<typeof Screen>;

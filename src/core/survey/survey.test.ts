@@ -1,0 +1,98 @@
+import json from '../../../data/screens.json';
+import { demoDocuments, demoPictures } from '../../../demo/documents';
+import type { Rendition } from '../pictures/picture';
+import { Documents, usersOfPicture } from '../scene/documents';
+import { casesOf } from '../screens/cases';
+import { readCatalogue } from '../screens/catalogue';
+import { OUTCOMES } from '../measure/judge';
+import { survey, surveyCase, type SurveyInput } from './survey';
+import { summarise, tally } from './summary';
+
+const renditionsOf = (id: string): Rendition[] =>
+  demoPictures
+    .find((p) => p.id === id)!
+    .files.map((f, i) => ({
+      hash: String(i).repeat(64),
+      widthPx: f.widthPx,
+      heightPx: id === 'wordmark' ? 300 : Math.round(id === 'harbour' ? f.widthPx * 0.75 : f.widthPx),
+      density: f.density,
+      appearance: f.appearance,
+      vector: false,
+    }));
+const documents = demoDocuments(renditionsOf);
+const cases = casesOf(readCatalogue(json), ['light', 'dark']);
+const input = (scene: string): SurveyInput => ({
+  scene: documents.scenes[scene]!,
+  pictures: documents.project.pictures,
+  named: documents.project.named,
+  limits: documents.project.limits,
+});
+const find = (id: string) => cases.find((c) => c.id === id)!;
+
+describe('the survey of the demo', () => {
+  it('is of valid documents that survive a round trip', () => {
+    expect(Documents.parse(JSON.parse(JSON.stringify(documents)))).toEqual(documents);
+  });
+
+  it('says of every case what is drawn, what was measured and how it ends', () => {
+    const results = survey(input('winter-splash'), cases);
+    expect(results.map((r) => r.id)).toEqual(cases.map((c) => c.id));
+    for (const r of results) {
+      expect(r.layers.map((l) => l.id)).toEqual(['ground', 'harbour', 'emblem', 'wordmark']);
+      expect(OUTCOMES).toContain(r.outcome);
+    }
+    const counts = tally(results.map(summarise));
+    expect(counts.fail + counts.warn + counts.clear).toBe(cases.length);
+  });
+
+  it('agrees with figures worked out by hand', () => {
+    // 393 × 852 covers 4:3 at 852 ÷ 600 lu; 1136 of width are drawn, 743 of them cut, 62 % of those on the left.
+    const r = surveyCase(input('winter-splash'), find('phone-393x852-3x-pill.0.light'));
+    const harbour = r.layers.find((l) => l.id === 'harbour');
+    if (harbour?.kind !== 'picture') throw new Error('Harbour is a picture');
+    expect(harbour.placement.drawn.width).toBeCloseTo(1136, 9);
+    expect(harbour.measures.crop!.left).toBeCloseTo((743 * 0.62) / 1136, 12);
+    expect(harbour.measures.crop!.total).toBeCloseTo(743 / 1136, 12);
+    expect(harbour.measures.enlargement).toBeCloseTo(852 / 600, 12);
+    expect(summarise(r).headline).toEqual({
+      layerId: 'harbour',
+      measure: 'crop',
+      value: r.breaches[1]!.value,
+    });
+  });
+
+  it('takes the file and the colour of the appearance', () => {
+    const dark = surveyCase(input('winter-splash'), find('phone-393x852-3x-pill.0.dark'));
+    expect(dark.layers[0]).toMatchObject({ kind: 'ground', colour: '#06141b' });
+    expect(dark.layers[1]).toMatchObject({ rendition: { appearance: 'dark' } });
+    expect(dark.layers[2]).toMatchObject({ rendition: { appearance: 'light' } });
+  });
+
+  it('leaves hidden layers out of drawing and judgement', () => {
+    const scene = structuredClone(input('winter-splash').scene);
+    scene.layers.forEach((l) => (l.visible = l.id === 'ground'));
+    const r = surveyCase({ ...input('winter-splash'), scene }, cases[0]!);
+    expect(r.layers).toHaveLength(1);
+    expect(summarise(r)).toEqual({ id: r.id, outcome: 'clear', headline: null });
+  });
+
+  it('names the layer whose picture is not there', () => {
+    expect(() => surveyCase({ ...input('sign-in'), pictures: [] }, cases[0]!)).toThrow('“Deck photo”');
+  });
+});
+
+describe('documents', () => {
+  it('refuse to lose a picture that is in use, and list its users', () => {
+    const without = structuredClone(documents);
+    without.project.pictures = without.project.pictures.filter((p) => p.id !== 'emblem');
+    const message = Documents.safeParse(without).error!.issues[0]!.message;
+    expect(message).toContain('Winter splash, Emblem');
+    expect(usersOfPicture('emblem', documents.scenes)).toHaveLength(3);
+    expect(usersOfPicture('rope', documents.scenes)).toEqual([]);
+  });
+
+  it('keep the list of scenes and the scenes together', () => {
+    const { 'sign-in': _, ...scenes } = documents.scenes;
+    expect(Documents.safeParse({ ...documents, scenes }).error!.issues[0]!.message).toContain('“sign-in”');
+  });
+});

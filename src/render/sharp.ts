@@ -1,0 +1,124 @@
+import sharp, { type OverlayOptions, type Sharp } from 'sharp';
+import type { Rect, Size } from '@/core/geometry/rect';
+import type { Command, Drawing, Glass, Image, Pattern, Rounding } from './drawing';
+
+/** The bytes of a file, as something sharp can decode. */
+export type Bytes = (hash: string) => Promise<Buffer>;
+
+const TRANSPARENT = { r: 0, g: 0, b: 0, alpha: 0 };
+
+/** A resample to an exact size; both extents are given, so nothing is fitted here. */
+async function resample(image: Sharp, to: Size, from: Size): Promise<Sharp> {
+  const grows = to.width > from.width || to.height > from.height;
+  return image.resize(to.width, to.height, { fit: 'fill', kernel: grows ? 'mitchell' : 'lanczos3' });
+}
+
+const svg = (size: Size, body: string) =>
+  Buffer.from(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}">${body}</svg>`,
+  );
+
+const svgRect = ({ x, y, width, height }: Rect, radius: number, fill: string) =>
+  `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${radius}" fill="${fill}"/>`;
+
+/** Takes away what lies outside of a rounded box from an overlay whose corner is at `at`. */
+async function rounded(overlay: Buffer, at: Rect, rounding: Rounding | null): Promise<Buffer> {
+  if (!rounding) return overlay;
+  const { rect, radius } = rounding;
+  const mask = svg(at, svgRect({ ...rect, x: rect.x - at.x, y: rect.y - at.y }, radius, '#fff'));
+  return sharp(overlay)
+    .composite([{ input: mask, blend: 'dest-in' }])
+    .png({ compressionLevel: 0 })
+    .toBuffer();
+}
+
+const lossless = (image: Sharp) => image.png({ compressionLevel: 0 }).toBuffer();
+const overlay = (input: Buffer, at: Rect): OverlayOptions => ({ input, left: at.x, top: at.y });
+
+async function sizeOf(bytes: Buffer): Promise<Size> {
+  const { width, height } = await sharp(bytes).metadata();
+  return { width, height };
+}
+
+async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
+  const { dest, clip } = command;
+  const source = sharp(bytes, { limitInputPixels: false }).toColourspace('srgb').ensureAlpha();
+  const resampled = await resample(source, dest, await sizeOf(bytes));
+  const part = resampled.extract({
+    left: clip.x - dest.x,
+    top: clip.y - dest.y,
+    width: clip.width,
+    height: clip.height,
+  });
+  return overlay(await rounded(await lossless(part), clip, command.rounding), clip);
+}
+
+async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions> {
+  const { tile, cell, pitch, origin, clip } = command;
+  const source = sharp(bytes).toColourspace('srgb').ensureAlpha();
+  const swatch = await lossless(
+    (await resample(source, tile, await sizeOf(bytes))).extend({
+      right: cell.width - tile.width,
+      bottom: cell.height - tile.height,
+      background: TRANSPARENT,
+    }),
+  );
+  // Whole cells from the first that reaches into the clip on, then scaled to the exact pitch as one picture.
+  const along = (start: number, from: number, length: number, step: number, unit: number) => {
+    const first = Math.floor((start - from) / step);
+    const count = Math.ceil((start + length - from) / step) - first;
+    const offset = Math.round(start - (from + first * step));
+    return {
+      count,
+      total: Math.max(offset + length, Math.round(count * step)),
+      offset,
+      extra: (count - 1) * unit,
+    };
+  };
+  const x = along(clip.x, origin.x, clip.width, pitch.x, cell.width);
+  const y = along(clip.y, origin.y, clip.height, pitch.y, cell.height);
+  const grid = await lossless(
+    sharp(swatch).extend({ right: x.extra, bottom: y.extra, extendWith: 'repeat' }),
+  );
+  const exact = { width: x.total, height: y.total };
+  const scaledGrid = await resample(sharp(grid), exact, {
+    width: x.count * cell.width,
+    height: y.count * cell.height,
+  });
+  const part = scaledGrid.extract({ left: x.offset, top: y.offset, width: clip.width, height: clip.height });
+  return overlay(await rounded(await lossless(part), clip, command.rounding), clip);
+}
+
+function glass({ glass: { rect, radius }, holes, colour }: Glass): OverlayOptions[] {
+  const cutouts = holes.map((h) => svgRect(h.rect, h.radius, colour)).join('');
+  return [
+    { input: svg(rect, cutouts) },
+    { input: svg(rect, svgRect(rect, radius, '#fff')), blend: 'dest-in' },
+  ];
+}
+
+async function overlays(command: Command, bytes: Bytes): Promise<OverlayOptions[]> {
+  switch (command.kind) {
+    case 'fill':
+      return [
+        overlay(svg(command.rect, svgRect({ ...command.rect, x: 0, y: 0 }, 0, command.colour)), command.rect),
+      ];
+    case 'glass':
+      return glass(command);
+    case 'image':
+      return [await image(command, await bytes(command.hash))];
+    case 'pattern':
+      return [await pattern(command, await bytes(command.hash))];
+  }
+}
+
+/** Carries out a drawing with sharp and encodes it as PNG. */
+export async function paintPng(drawing: Drawing, bytes: Bytes): Promise<Buffer> {
+  const { width, height } = drawing.size;
+  const layers: OverlayOptions[] = [];
+  for (const command of drawing.commands) layers.push(...(await overlays(command, bytes)));
+  return sharp({ create: { width, height, channels: 4, background: TRANSPARENT } })
+    .composite(layers)
+    .png()
+    .toBuffer();
+}

@@ -1,0 +1,44 @@
+import { mkdirSync, readFileSync } from 'node:fs';
+import path from 'node:path';
+import Database from 'better-sqlite3';
+import { drizzle } from 'drizzle-orm/better-sqlite3';
+import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { storeFolder } from '../settings';
+import * as schema from './schema';
+
+const MIGRATIONS = path.resolve(/* turbopackIgnore: true */ 'drizzle');
+
+/** Opens the database of a store folder, making both if they are not there. */
+export function openDb(folder: string) {
+  mkdirSync(folder, { recursive: true });
+  const sqlite = new Database(path.join(folder, 'coulee.db'));
+  sqlite.pragma('journal_mode = WAL');
+  sqlite.pragma('synchronous = FULL');
+  sqlite.pragma('foreign_keys = ON');
+  sqlite.pragma('busy_timeout = 5000');
+  return drizzle(sqlite, { schema });
+}
+export type Db = ReturnType<typeof openDb>;
+
+/** Brings the tables up to date; a database that already holds some is copied beside itself first. */
+export async function migrateDb(db: Db, folder: string): Promise<void> {
+  const tables = db.$client.prepare(
+    "select count(*) as n from sqlite_master where name = '__drizzle_migrations'",
+  );
+  const { n } = tables.get() as { n: number };
+  const backup = path.join(folder, 'coulee.before-migration.db');
+  if (n > 0 && pendingMigrations(db)) await db.$client.backup(backup);
+  migrate(db, { migrationsFolder: MIGRATIONS });
+}
+
+function pendingMigrations(db: Db): boolean {
+  const journal = readFileSync(path.join(MIGRATIONS, 'meta', '_journal.json'), 'utf8');
+  const { entries } = JSON.parse(journal) as { entries: unknown[] };
+  const { n } = db.$client.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number };
+  return n < entries.length;
+}
+
+const shared = globalThis as unknown as { couleeDb?: Db };
+
+/** One handle per process; on globalThis, so that development reloads and separate bundles share it. */
+export const getDb = (): Db => (shared.couleeDb ??= openDb(storeFolder()));

@@ -1,0 +1,36 @@
+import { integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+
+/** `deletedAt` hides a project until it is brought back or swept. Times are ISO 8601. */
+export const projects = sqliteTable('projects', {
+  id: text('id').primaryKey(),
+  name: text('name').notNull(),
+  revision: integer('revision').notNull(),
+  createdAt: text('created_at').notNull(),
+  updatedAt: text('updated_at').notNull(),
+  deletedAt: text('deleted_at'),
+});
+
+/** The documents of a project as JSON: `project` once (its id again), `scene` as often as there are scenes. */
+export const documents = sqliteTable(
+  'documents',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    kind: text('kind', { enum: ['project', 'scene'] }).notNull(),
+    id: text('id').notNull(),
+    body: text('body').notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.projectId, t.kind, t.id] })],
+);
+
+/** A picture file whose bytes lie in the store under their SHA-256. The row is written after the bytes are safe. */
+export const blobs = sqliteTable('blobs', {
+  hash: text('hash').primaryKey(),
+  type: text('type').notNull(),
+  bytes: integer('bytes').notNull(),
+  widthPx: integer('width_px').notNull(),
+  heightPx: integer('height_px').notNull(),
+  vector: integer('vector', { mode: 'boolean' }).notNull(),
+  createdAt: text('created_at').notNull(),
+});

@@ -1,0 +1,27 @@
+import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import sharp from 'sharp';
+import { demoDocuments, demoPictures, type DemoFile } from '../../demo/documents';
+import type { Rendition } from '@/core/pictures/picture';
+import { keepPicture } from './services/pictures';
+import { createProject, listProjects } from './services/projects';
+
+async function keepDemoFile({ svg, widthPx, density, appearance }: DemoFile): Promise<Rendition> {
+  const drawing = await readFile(path.resolve('demo', svg));
+  const png = await sharp(drawing).resize(widthPx).png({ compressionLevel: 9 }).toBuffer();
+  const { hash, widthPx: width, heightPx: height } = await keepPicture(png);
+  return { hash, widthPx: width, heightPx: height, density, appearance, vector: false };
+}
+
+/** Puts the demo project into a store that holds no project. @returns whether it did */
+export async function seedDemo(): Promise<boolean> {
+  if (listProjects().length > 0) return false;
+  const renditions = new Map<string, Rendition[]>();
+  for (const picture of demoPictures) {
+    const kept: Rendition[] = [];
+    for (const file of picture.files) kept.push(await keepDemoFile(file));
+    renditions.set(picture.id, kept);
+  }
+  createProject(demoDocuments((id) => renditions.get(id) ?? []));
+  return true;
+}

@@ -1,0 +1,67 @@
+import { withPreset, type FitPreset } from '@/core/fit/presets';
+import type { Repeat } from '@/core/fit/rule';
+import type { Scene } from '@/core/scene/scene';
+import { findCase } from '@/core/screens/cases';
+import { surveyCase } from '@/core/survey/survey';
+import { drawingOf } from '@/render/painter';
+import { paintPng } from '@/render/sharp';
+import { readOriginal } from '../blobs';
+import { screensOf } from '../catalogue';
+import { notFound, Problem } from '../problem';
+import { loadProject } from './projects';
+
+/** Another fit for a layer than the stored one, to look at it without saving. */
+export interface Trial {
+  layer: string;
+  fit?: FitPreset;
+  repeat?: Repeat;
+}
+
+export interface CasePicture {
+  projectId: string;
+  sceneId: string;
+  caseId: string;
+  /** px per lu; the screen’s own density when absent */
+  scale?: number;
+  /** draw rounded corners and cutouts */
+  glass: boolean;
+  trial?: Trial;
+}
+
+const LARGEST_SIDE_PX = 8192;
+
+function tried(scene: Scene, { layer: id, fit, repeat }: Trial): Scene {
+  const layers = scene.layers.map((layer) => {
+    if (layer.id !== id || layer.kind !== 'picture') return layer;
+    const base = fit ? withPreset(layer.fit, fit) : layer.fit;
+    return { ...layer, fit: repeat ? { ...base, repeat: { x: repeat, y: repeat } } : base };
+  });
+  return { ...scene, layers };
+}
+
+/** One case as PNG. @throws Problem 404 for an unknown project, scene or case, 422 for a size out of range */
+export async function casePng(asked: CasePicture): Promise<Buffer> {
+  const { project, scenes } = loadProject(asked.projectId).documents;
+  const scene = scenes[asked.sceneId];
+  if (!scene) throw notFound('This scene');
+  const found = findCase(asked.caseId, screensOf(project));
+  if (!found) throw notFound('This case');
+  const input = {
+    scene: asked.trial ? tried(scene, asked.trial) : scene,
+    pictures: project.pictures,
+    named: project.named,
+    limits: project.limits,
+  };
+  const drawing = drawingOf(surveyCase(input, found), {
+    scale: asked.scale ?? found.screen.density,
+    glass: asked.glass,
+  });
+  const { width, height } = drawing.size;
+  if (Math.max(width, height) > LARGEST_SIDE_PX || Math.min(width, height) < 1) {
+    throw new Problem(
+      422,
+      `A drawing of ${width} × ${height} px is out of range: 1 to ${LARGEST_SIDE_PX} px a side.`,
+    );
+  }
+  return paintPng(drawing, readOriginal);
+}

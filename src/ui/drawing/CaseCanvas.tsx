@@ -1,0 +1,61 @@
+'use client';
+import { createContext, useContext, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
+import { paintCanvas } from '@/render/canvas';
+import { drawingOf } from '@/render/painter';
+import type { CaseResult } from '@/core/survey/survey';
+import type { PixelStore } from './pixels';
+
+const Context = createContext<PixelStore | null>(null);
+export const PixelProvider = Context.Provider;
+
+function usePixels(): PixelStore {
+  const store = useContext(Context);
+  if (!store) throw new Error('Drawings need a store of pixels.');
+  useSyncExternalStore(store.subscribe, store.version, () => 0);
+  return store;
+}
+
+interface Props {
+  result: CaseResult;
+  /** CSS px per lu */
+  scale: number;
+}
+
+/** A case as it is drawn, with its glass as a hairline around it. */
+export function CaseCanvas({ result, scale }: Props) {
+  const ref = useRef<HTMLCanvasElement>(null);
+  const store = usePixels();
+  const version = store.version();
+  const { glass } = result.outline;
+
+  useLayoutEffect(() => {
+    const canvas = ref.current;
+    const context = canvas?.getContext('2d');
+    if (!canvas || !context) return;
+    const ratio = window.devicePixelRatio;
+    const drawing = drawingOf(result, { scale: scale * ratio, glass: true });
+    canvas.width = drawing.size.width;
+    canvas.height = drawing.size.height;
+    canvas.style.width = `${drawing.size.width / ratio}px`;
+    canvas.style.height = `${drawing.size.height / ratio}px`;
+    const complete = paintCanvas(context, drawing, store.pixels);
+    canvas.dataset.complete = String(complete);
+    canvas.dataset.scale = String(scale * ratio);
+  }, [result, scale, store, version]);
+
+  return (
+    <span className="glass" aria-hidden="true">
+      <canvas ref={ref} />
+      <svg viewBox={`0 0 ${glass.rect.width} ${glass.rect.height}`} width="100%" height="100%">
+        <rect
+          {...glass.rect}
+          rx={glass.radius}
+          fill="none"
+          stroke="var(--ink)"
+          strokeWidth="1"
+          vectorEffect="non-scaling-stroke"
+        />
+      </svg>
+    </span>
+  );
+}

@@ -1,0 +1,63 @@
+import { previewFor } from '@/core/pictures/previews';
+import type { Project } from '@/core/scene/project';
+import type { Pixels } from '@/render/canvas';
+
+/** Decoded previews of the project’s files. */
+export interface PixelStore {
+  pixels: Pixels;
+  subscribe: (listener: () => void) => () => void;
+  /** changes whenever more pixels have arrived */
+  version: () => number;
+}
+
+const previewAddress = (hash: string, widthPx: number) => `/api/pictures/${hash}/${widthPx}`;
+
+async function load(hash: string, widthPx: number): Promise<ImageBitmap> {
+  const response = await fetch(previewAddress(hash, widthPx));
+  if (!response.ok) throw new Error(`Preview ${hash} at ${widthPx} px: ${response.status}`);
+  return createImageBitmap(await response.blob());
+}
+
+/** @param widthOf width in px of a file of the project, or `undefined` for one that it does not hold */
+export function createPixelStore(widthOf: (hash: string) => number | undefined): PixelStore {
+  const loaded = new Map<string, Map<number, ImageBitmap>>();
+  const asked = new Set<string>();
+  const listeners = new Set<() => void>();
+  let version = 0;
+
+  const request = (hash: string, widthPx: number) => {
+    const key = `${hash}-${widthPx}`;
+    if (asked.has(key)) return;
+    asked.add(key);
+    load(hash, widthPx).then(
+      (bitmap) => {
+        loaded.set(hash, (loaded.get(hash) ?? new Map<number, ImageBitmap>()).set(widthPx, bitmap));
+        version++;
+        for (const listener of listeners) listener();
+      },
+      () => setTimeout(() => asked.delete(key), 2000),
+    );
+  };
+
+  return {
+    pixels(hash, drawnPx) {
+      const width = widthOf(hash);
+      if (width === undefined) return null;
+      const level = previewFor(width, drawnPx);
+      const levels = loaded.get(hash);
+      const exact = levels?.get(level);
+      if (exact) return exact;
+      request(hash, level);
+      const others = [...(levels?.keys() ?? [])];
+      return others.length > 0 ? levels!.get(Math.max(...others))! : null;
+    },
+    subscribe(listener) {
+      listeners.add(listener);
+      return () => listeners.delete(listener);
+    },
+    version: () => version,
+  };
+}
+
+export const widthOfFile = (project: Project) => (hash: string) =>
+  project.pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions)).find((r) => r.hash === hash)?.widthPx;

@@ -1,0 +1,26 @@
+import { gravestOfEach } from '@/core/measure/judge';
+import type { CaseResult } from '@/core/survey/survey';
+import { sayFigure, sayLimit } from '@/core/measure/words';
+import { OUTCOME_SHAPES } from '../words';
+
+/** Limits that a case breaks, in words. */
+export function BreachList({ result }: { result: CaseResult }) {
+  if (result.breaches.length === 0) {
+    return <p className="outcome-clear">{OUTCOME_SHAPES.clear} Within all limits.</p>;
+  }
+  return (
+    <ul className="breaches">
+      {gravestOfEach(result.breaches).map((b, index) => (
+        <li key={index} className={`breach breach-${b.limit.outcome}`}>
+          <strong>
+            <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
+            {result.layers.find((l) => l.id === b.layerId)?.name}: {sayFigure(b.limit.measure, b.value)}
+          </strong>
+          <span>
+            Accepted is {sayLimit(b.limit)}. {b.limit.reason}
+          </span>
+        </li>
+      ))}
+    </ul>
+  );
+}

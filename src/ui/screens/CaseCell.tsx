@@ -1,0 +1,71 @@
+'use client';
+import { memo, useMemo } from 'react';
+import type { Case } from '@/core/screens/cases';
+import { turn } from '@/core/screens/turn';
+import { summarise } from '@/core/survey/summary';
+import { surveyCase } from '@/core/survey/survey';
+import { sayFigure } from '@/core/measure/words';
+import { CaseCanvas } from '../drawing/CaseCanvas';
+import { useWorkbench } from '../state/context';
+import { sceneOf, surveyInput } from '../state/workbench';
+import { caseSize, caseText, OUTCOME_SHAPES } from '../words';
+import { useInView } from './useInView';
+
+interface Props {
+  shown: Case;
+  alike: number;
+  scale: number;
+  selected: boolean;
+  onSelect: (id: string) => void;
+}
+
+/**
+ * One case of the field: drawn and measured in the same frame while it is in view; its size is kept while not.
+ */
+export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, onSelect }: Props) {
+  const [ref, inView] = useInView<HTMLDivElement>();
+  const documents = useWorkbench((s) => s.documents);
+  const scene = useWorkbench(sceneOf);
+  const known = useWorkbench((s) => s.summaries.get(shown.id));
+  const result = useMemo(
+    () => (inView ? surveyCase(surveyInput(documents, scene), shown) : null),
+    [inView, documents, scene, shown],
+  );
+  const summary = useMemo(() => (result ? summarise(result) : known), [result, known]);
+  const headline = summary?.headline;
+  const layerName = headline ? scene.layers.find((l) => l.id === headline.layerId)?.name : undefined;
+  const { size } = turn(shown.screen, shown.rotation);
+
+  return (
+    <div
+      ref={ref}
+      role="gridcell"
+      className="case"
+      id={`case-${shown.id}`}
+      data-case={shown.id}
+      aria-selected={selected}
+      aria-label={caseText(shown, summary, layerName)}
+      tabIndex={selected ? 0 : -1}
+      onClick={() => onSelect(shown.id)}
+      onFocus={() => onSelect(shown.id)}
+    >
+      {result ? (
+        <CaseCanvas result={result} scale={scale} />
+      ) : (
+        <span className="glass" style={{ width: size.width * scale, height: size.height * scale }} />
+      )}
+      <span className="case-caption figures">
+        {summary && <b className={`outcome-${summary.outcome}`}>{OUTCOME_SHAPES[summary.outcome]}</b>}{' '}
+        <span className="case-size">
+          {caseSize(shown)}
+          {alike > 0 && ` (${alike + 1})`}
+        </span>
+        <br />
+        {headline && (
+          <b className={`measure-${headline.measure}`}>{sayFigure(headline.measure, headline.value)}</b>
+        )}
+        {!headline && <span className="quiet">{summary ? 'nothing lost' : '…'}</span>}
+      </span>
+    </div>
+  );
+});

@@ -1,0 +1,55 @@
+'use client';
+import { useMemo } from 'react';
+import { findCase } from '@/core/screens/cases';
+import { naturalSize } from '@/core/screens/turn';
+import { saySize } from '@/core/formats/numbers';
+import { surveyCase } from '@/core/survey/survey';
+import { CaseCanvas } from '../drawing/CaseCanvas';
+import { useWorkbench } from '../state/context';
+import { sceneOf, surveyInput } from '../state/workbench';
+import { caseName, sayDensity } from '../words';
+import { BreachList } from './BreachList';
+import { Dimensions } from './Dimensions';
+import { Guides } from './Guides';
+import { MeasureTable } from './MeasureTable';
+
+/** CSS px that the drawing itself may take. */
+const ROOM = { width: 200, height: 320 };
+
+/** One case, large, with what was measured on it. */
+export function CloseUp() {
+  const documents = useWorkbench((s) => s.documents);
+  const scene = useWorkbench(sceneOf);
+  const screens = useWorkbench((s) => s.screens);
+  const id = useWorkbench((s) => s.view.case);
+  const c = useMemo(() => (id ? findCase(id, screens) : null), [id, screens]);
+  const result = useMemo(() => c && surveyCase(surveyInput(documents, scene), c), [documents, scene, c]);
+  if (!c || !result) {
+    return (
+      <aside className="close-up" aria-label="Close-up">
+        <p className="quiet">Choose a screen to see it large, with its figures.</p>
+      </aside>
+    );
+  }
+  const { screen } = result.regions;
+  const scale = Math.min(ROOM.width / screen.width, ROOM.height / screen.height);
+  const address = `/api/projects/${documents.project.id}/scenes/${scene.id}/cases/${result.id}`;
+  return (
+    <aside className="close-up" aria-label="Close-up">
+      <h2>{caseName(c)}</h2>
+      <p className="quiet figures">
+        {saySize(naturalSize(c.screen))} lu at {sayDensity(c.screen.density)} px per lu ·{' '}
+        {saySize(c.screen.framebufferPx)} px
+        <br />
+        {c.screen.label} · <a href={address}>as PNG</a>
+      </p>
+      <div className="close-up-drawing">
+        <CaseCanvas result={result} scale={scale} />
+        <Guides result={result} />
+        <Dimensions regions={result.regions} scale={scale} />
+      </div>
+      <BreachList result={result} />
+      <MeasureTable result={result} />
+    </aside>
+  );
+}

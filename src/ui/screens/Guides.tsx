@@ -1,0 +1,23 @@
+import { useId } from 'react';
+import { bottom, right } from '@/core/geometry/rect';
+import type { CaseResult } from '@/core/survey/survey';
+
+/** Lines over a drawing: the safe area, hatched outside, and the boxes of the pictures that do not fill the screen. */
+export function Guides({ result }: { result: CaseResult }) {
+  const hatch = useId();
+  const { screen, safe } = result.regions;
+  const boxes = result.layers.filter((l) => l.kind === 'picture' && l.role !== 'background');
+  const outside = `M0 0H${screen.width}V${screen.height}H0ZM${safe.x} ${safe.y}V${bottom(safe)}H${right(safe)}V${safe.y}Z`;
+  return (
+    <svg className="guides" viewBox={`0 0 ${screen.width} ${screen.height}`} aria-hidden="true">
+      <pattern id={hatch} width="9" height="9" patternUnits="userSpaceOnUse" patternTransform="rotate(-45)">
+        <rect width="2" height="9" fill="#fff" fillOpacity=".7" />
+      </pattern>
+      <path d={outside} fill={`url(#${hatch})`} fillRule="evenodd" />
+      <rect {...safe} className="guide-safe" />
+      {boxes.map((l) => (
+        <rect key={l.id} {...l.box} className="guide-box" />
+      ))}
+    </svg>
+  );
+}

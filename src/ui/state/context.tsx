@@ -1,0 +1,16 @@
+'use client';
+import { createContext, useContext } from 'react';
+import { useStore } from 'zustand';
+import type { WorkbenchState, WorkbenchStore } from './workbench';
+
+const Context = createContext<WorkbenchStore | null>(null);
+export const WorkbenchProvider = Context.Provider;
+
+export function useWorkbenchStore(): WorkbenchStore {
+  const store = useContext(Context);
+  if (!store) throw new Error('This part of the page needs an open workbench.');
+  return store;
+}
+
+export const useWorkbench = <T,>(select: (state: WorkbenchState) => T): T =>
+  useStore(useWorkbenchStore(), select);

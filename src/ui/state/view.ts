@@ -1,0 +1,32 @@
+import { z } from 'zod';
+import { Appearance } from '@/core/scene/values';
+import { OUTCOMES } from '@/core/measure/judge';
+import { ORIENTATIONS } from '@/core/screens/turn';
+import { KIND_GROUPS } from '@/core/screens/kinds';
+
+/** What of a project is looked at: kept in the address, so that a link shows the same thing. */
+export const View = z.object({
+  case: z.string().optional().catch(undefined),
+  appearance: Appearance.catch('light'),
+  kind: z
+    .enum(KIND_GROUPS.map((g) => g.id))
+    .optional()
+    .catch(undefined),
+  orientation: z.enum(ORIENTATIONS).optional().catch(undefined),
+  outcome: z.enum(OUTCOMES).optional().catch(undefined),
+  text: z.string().max(100).optional().catch(undefined),
+});
+export type View = z.infer<typeof View>;
+
+/** Reads a view from the parts of an address; what cannot be read is left at its default. */
+export const readView = (params: Record<string, unknown>): View => View.parse(params);
+
+/** The view as the query of an address, without what is at its default. */
+export function writeView(view: View): string {
+  const params = new URLSearchParams();
+  for (const [key, value] of Object.entries(view)) {
+    if (value && !(key === 'appearance' && value === 'light')) params.set(key, value);
+  }
+  const text = params.toString();
+  return text ? `?${text}` : '';
+}

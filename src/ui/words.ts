@@ -1,0 +1,54 @@
+import type { Outcome } from '@/core/measure/judge';
+import type { Appearance } from '@/core/scene/values';
+import type { Case } from '@/core/screens/cases';
+import { KIND_GROUPS } from '@/core/screens/kinds';
+import { orientationOf, type Orientation } from '@/core/screens/turn';
+import type { CaseSummary } from '@/core/survey/summary';
+import { sayFigure } from '@/core/measure/words';
+import { sayNumber } from '@/core/formats/numbers';
+
+/** Outcomes have shapes, so that nothing is said by colour alone. */
+export const OUTCOME_SHAPES: Record<Outcome, string> = { fail: '▲', warn: '◭', clear: '○' };
+
+export const ORIENTATION_LABELS: Record<Orientation, string> = {
+  'portrait-primary': 'portrait',
+  'landscape-primary': 'landscape',
+  'landscape-secondary': 'landscape, turned the other way',
+  'portrait-secondary': 'portrait, upside down',
+};
+
+export const APPEARANCE_LABELS: Record<Appearance, string> = { light: 'Light', dark: 'Dark' };
+
+const KIND_NAMES: Record<(typeof KIND_GROUPS)[number]['kinds'][number], string> = {
+  'compact-phone': 'Phone',
+  phone: 'Phone',
+  'large-phone': 'Phone',
+  'foldable-cover': 'Folded phone',
+  'foldable-inner': 'Unfolded',
+  tablet: 'Tablet',
+  'split-window': 'Split window',
+  'desktop-window': 'Desktop window',
+  tv: 'Television or car',
+};
+
+/** The size of a case by its whole-number label, turned: “852 × 393”. The exact one stands in the close-up. */
+export function caseSize({ screen, rotation }: Case): string {
+  const sideways = rotation === 90 || rotation === 270;
+  const [width, height] = sideways ? [screen.height, screen.width] : [screen.width, screen.height];
+  return `${width} × ${height}`;
+}
+
+/** “Phone 393 × 852, portrait, light” */
+export const caseName = (c: Case) =>
+  `${KIND_NAMES[c.screen.kind]} ${caseSize(c)}, ${ORIENTATION_LABELS[orientationOf(c.screen, c.rotation)]}`;
+
+/** What is read out for a case: its name, its outcome and its figure. */
+export function caseText(c: Case, summary: CaseSummary | undefined, layerName: string | undefined): string {
+  if (!summary) return `${caseName(c)}: being measured`;
+  const { headline, outcome } = summary;
+  const figure = headline ? `, ${layerName ?? ''} ${sayFigure(headline.measure, headline.value)}` : '';
+  return `${caseName(c)}: ${outcome}${figure}`;
+}
+
+/** “×3”, “×2.625” */
+export const sayDensity = (density: number) => `${sayNumber(Math.round(density * 1000) / 1000)}`;

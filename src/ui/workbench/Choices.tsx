@@ -1,0 +1,33 @@
+'use client';
+import { useId } from 'react';
+import { Button } from 'react-bootstrap';
+
+interface Props<T extends string> {
+  label: string;
+  options: readonly { value: T; label: string; title?: string }[];
+  value: T | undefined;
+  onChoose: (value: T) => void;
+}
+
+/** One of a few, as a row of words. */
+export function Choices<T extends string>({ label, options, value, onChoose }: Props<T>) {
+  const id = useId();
+  return (
+    <div className="choices" role="group" aria-labelledby={id}>
+      <span className="choices-label" id={id}>
+        {label}
+      </span>
+      {options.map((o) => (
+        <Button
+          key={o.value}
+          bsPrefix="choice"
+          title={o.title}
+          aria-pressed={o.value === value}
+          onClick={() => onChoose(o.value)}
+        >
+          {o.label}
+        </Button>
+      ))}
+    </div>
+  );
+}

@@ -1,0 +1,20 @@
+'use client';
+import { OUTCOMES } from '@/core/measure/judge';
+import { tally } from '@/core/survey/summary';
+import { useWorkbench } from '../state/context';
+import { OUTCOME_SHAPES } from '../words';
+
+/** How many cases fail, warn and are clear, over both appearances. */
+export function Tally() {
+  const summaries = useWorkbench((s) => s.summaries);
+  const counts = tally(summaries.values());
+  return (
+    <p className="tally figures" role="status" title="Cases in light and dark together">
+      {OUTCOMES.map((o) => (
+        <span key={o} className={`outcome-${o}`}>
+          {OUTCOME_SHAPES[o]} {counts[o]} {o}
+        </span>
+      ))}
+    </p>
+  );
+}
