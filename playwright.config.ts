@@ -7,7 +7,8 @@ export default defineConfig({
   testMatch: '**/*.e2e.ts',
   outputDir: 'test-results/browser',
   workers: 1,
-  timeout: 60_000,
+  timeout: 90_000,
+  expect: { timeout: 15_000 },
   forbidOnly: true,
   use: {
     baseURL: `http://127.0.0.1:${port}`,

@@ -27,7 +27,11 @@ async function cssOf(page: Page, way: Way, preview: string, size: Raster, k: num
   await page.goto('/api/health');
   await page.setContent(`<body style="margin:0"><div style="width:${size.width}px;height:${size.height}px;
     background:${GROUND} url(${preview}) ${HELD.x}% ${HELD.y}% / ${way.css(k)} ${repeatCss(way)}"></div>`);
-  await page.waitForLoadState('networkidle');
+  await page.evaluate(async (src) => {
+    const image = new Image();
+    image.src = src;
+    await image.decode();
+  }, preview);
   return raster(await page.locator('div').screenshot());
 }
 

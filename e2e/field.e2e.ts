@@ -1,27 +1,21 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { cell, closeUp, saving, seriousFindings } from './fixtures';
 
 const SCENE = '/projects/larkmoor-ferries/winter-splash';
 const PILL = 'phone-393x852-3x-pill';
-const cell = (page: Page, id: string) => page.locator(`[data-case="${id}"]`);
+const tally = { name: 'Outcomes' };
 
-async function seriousFindings(page: Page) {
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  return violations
-    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    .map((v) => [v.id, v.nodes[0]?.html]);
-}
-
-test('the address leads to the demo, with every screen drawn and judged', async ({ page }) => {
+test('the start page leads to the demo, with every screen drawn and judged', async ({ page }) => {
   const problems: string[] = [];
   page.on('console', (m) => {
     if (m.type() === 'error') problems.push(m.text());
   });
   page.on('pageerror', (e) => problems.push(e.message));
   await page.goto('/');
+  await page.getByRole('link', { name: 'Winter splash' }).click();
   await expect(page).toHaveURL(new RegExp(SCENE));
   await expect(page.getByRole('heading', { name: 'Larkmoor Ferries / Winter splash' })).toBeVisible();
-  await expect(page.getByRole('status')).toContainText('fail');
+  await expect(page.getByRole('status', tally)).toContainText('fail');
   await expect(page.getByRole('gridcell').first()).toBeVisible();
   expect(await page.getByRole('gridcell').count()).toBeGreaterThan(180);
   await expect(cell(page, `${PILL}.0.light`)).toHaveAccessibleName(
@@ -32,20 +26,25 @@ test('the address leads to the demo, with every screen drawn and judged', async 
 
 test('a change of fit is drawn and measured on all screens at once', async ({ page }) => {
   await page.goto(`${SCENE}?case=${PILL}.0.light`);
-  const close = page.getByRole('complementary', { name: 'Close-up' });
+  const close = closeUp(page);
   await expect(close.getByRole('table', { name: 'Harbour' })).toContainText('1136 × 852 lu');
-  const before = await page.getByRole('status').textContent();
-  await page.getByRole('button', { name: 'contain' }).click();
+  await expect(page.getByRole('status', tally)).not.toContainText('0 fail◭ 0 warn');
+  const before = await page.getByRole('status', tally).textContent();
+  await page.getByRole('button', { name: 'contain', exact: true }).click();
   await expect(cell(page, `${PILL}.0.light`)).toHaveAccessibleName(/fail, Harbour bare 65.4 %/);
   await expect(close.getByRole('table', { name: 'Harbour' })).toContainText('393 × 294.8 lu');
-  await expect(page.getByRole('status')).not.toHaveText(before!);
-  await page.getByRole('button', { name: 'stretch' }).click();
+  await expect(page.getByRole('status', tally)).not.toHaveText(before!);
+  await page.getByRole('button', { name: 'stretch', exact: true }).click();
   await expect(cell(page, `${PILL}.0.light`)).toHaveAccessibleName(/Harbour distorted 189 %/);
+  await page.keyboard.press('Control+z');
+  await page.keyboard.press('Control+z');
+  await expect(page.getByRole('status', tally)).toHaveText(before!);
+  await expect(saving(page)).toHaveText('saved');
 });
 
 test('light and dark show their own files, and the address says which', async ({ page }) => {
   await page.goto(SCENE);
-  await page.getByRole('button', { name: 'Dark' }).click();
+  await page.getByRole('button', { name: 'dark', exact: true }).click();
   await expect(cell(page, `${PILL}.0.dark`)).toBeAttached();
   await expect(cell(page, `${PILL}.0.light`)).not.toBeAttached();
   await expect(page).toHaveURL(/appearance=dark/);
@@ -77,8 +76,8 @@ test('arrow keys walk the field, and the case walked to is in the close-up and i
 for (const colorScheme of ['light', 'dark'] as const) {
   test(`axe finds nothing serious on the field, ${colorScheme} theme`, async ({ page }) => {
     await page.emulateMedia({ colorScheme });
-    await page.goto(`${SCENE}?case=${PILL}.90.light`);
-    await expect(page.getByRole('status')).toContainText('fail');
+    await page.goto(`${SCENE}?case=${PILL}.90.light&kind=phones&orientation=landscape-primary`);
+    await expect(page.getByRole('status', tally)).toContainText('fail');
     expect(await seriousFindings(page)).toEqual([]);
   });
 }

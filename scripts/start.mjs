@@ -7,6 +7,14 @@ const host = process.env.HOST ?? '127.0.0.1';
 const port = process.env.PORT ?? '3000';
 const development = process.argv.includes('--dev');
 
+const LOOPBACK = ['127.0.0.1', 'localhost', '::1'];
+if (!LOOPBACK.includes(host) && !process.env.PASSPHRASE) {
+  console.error(
+    `On ${host} others could reach this server: set a passphrase, such as PASSPHRASE='…' npm start`,
+  );
+  process.exit(1);
+}
+
 /** Another server that answers on the port would look like this one. */
 const free = await new Promise((resolve) => {
   const probe = createServer();

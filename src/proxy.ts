@@ -1,4 +1,5 @@
 import { NextResponse, type NextRequest } from 'next/server';
+import { isKnownHost, isSession, needsPassphrase, SESSION_COOKIE } from '@/server/access';
 
 function policy(nonce: string): string {
   const development = process.env.NODE_ENV === 'development';
@@ -19,8 +20,18 @@ function policy(nonce: string): string {
   ].join('; ');
 }
 
-/** Gives every page a Content-Security-Policy with a nonce of its own. */
+const ENTER = '/enter';
+
+/** The doors of the pages: the host, the passphrase, and a Content-Security-Policy with a nonce for each page. */
 export function proxy(request: NextRequest) {
+  if (!isKnownHost(request.headers.get('host'))) {
+    return new NextResponse('This server only answers under its own address, such as 127.0.0.1.', {
+      status: 421,
+    });
+  }
+  const { pathname } = request.nextUrl;
+  const inside = !needsPassphrase() || isSession(request.cookies.get(SESSION_COOKIE)?.value);
+  if (!inside && pathname !== ENTER) return NextResponse.redirect(new URL(ENTER, request.url));
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);

@@ -1,5 +1,7 @@
 import type { Metadata } from 'next';
+import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
 import '@fontsource-variable/archivo/wdth.css';
 import '@/ui/theme/theme.scss';
 
@@ -11,9 +13,10 @@ export const metadata: Metadata = {
 // The nonce of the Content-Security-Policy is made for each request.
 export const dynamic = 'force-dynamic';
 
-export default function RootLayout({ children }: { children: ReactNode }) {
+export default async function RootLayout({ children }: { children: ReactNode }) {
+  const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
   return (
-    <html lang="en">
+    <html lang="en" data-theme={theme === 'system' ? undefined : theme}>
       <body>{children}</body>
     </html>
   );

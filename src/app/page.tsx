@@ -1,9 +1,9 @@
-import { redirect } from 'next/navigation';
-import { listProjects, loadProject } from '@/server/services/projects';
+import { cookies } from 'next/headers';
+import { projectCards } from '@/server/services/cards';
+import { StartPage } from '@/ui/start/StartPage';
+import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
 
-export default function Start() {
-  const first = listProjects()[0];
-  if (!first) return <main className="p-4">There is no project in this store.</main>;
-  const { scenes } = loadProject(first.id).documents.project;
-  redirect(`/projects/${first.id}/${scenes.find((s) => s === 'winter-splash') ?? scenes[0]}`);
+export default async function Start() {
+  const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
+  return <StartPage projects={projectCards()} theme={theme} />;
 }

@@ -7,10 +7,22 @@ export type Bytes = (hash: string) => Promise<Buffer>;
 
 const TRANSPARENT = { r: 0, g: 0, b: 0, alpha: 0 };
 
-/** A resample to an exact size; both extents are given, so nothing is fitted here. */
-async function resample(image: Sharp, to: Size, from: Size): Promise<Sharp> {
-  const grows = to.width > from.width || to.height > from.height;
-  return image.resize(to.width, to.height, { fit: 'fill', kernel: grows ? 'mitchell' : 'lanczos3' });
+const SVG_DPI = 72;
+
+/**
+ * A file resampled to an exact size; both extents are given, so nothing is fitted here. A photo is turned as its
+ * EXIF orientation says; a vector is rasterised at the size it is drawn at.
+ */
+async function resampled(bytes: Buffer, to: Size): Promise<Sharp> {
+  const { autoOrient: size, format } = await sharp(bytes).metadata();
+  const grows = to.width > size.width || to.height > size.height;
+  const factor = Math.max(1, to.width / size.width, to.height / size.height);
+  const options = { limitInputPixels: false, ...(format === 'svg' ? { density: SVG_DPI * factor } : {}) };
+  return sharp(bytes, options)
+    .autoOrient()
+    .toColourspace('srgb')
+    .ensureAlpha()
+    .resize(to.width, to.height, { fit: 'fill', kernel: grows ? 'mitchell' : 'lanczos3' });
 }
 
 const svg = (size: Size, body: string) =>
@@ -35,16 +47,9 @@ async function rounded(overlay: Buffer, at: Rect, rounding: Rounding | null): Pr
 const lossless = (image: Sharp) => image.png({ compressionLevel: 0 }).toBuffer();
 const overlay = (input: Buffer, at: Rect): OverlayOptions => ({ input, left: at.x, top: at.y });
 
-async function sizeOf(bytes: Buffer): Promise<Size> {
-  const { width, height } = await sharp(bytes).metadata();
-  return { width, height };
-}
-
 async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
   const { dest, clip } = command;
-  const source = sharp(bytes, { limitInputPixels: false }).toColourspace('srgb').ensureAlpha();
-  const resampled = await resample(source, dest, await sizeOf(bytes));
-  const part = resampled.extract({
+  const part = (await resampled(bytes, dest)).extract({
     left: clip.x - dest.x,
     top: clip.y - dest.y,
     width: clip.width,
@@ -55,9 +60,8 @@ async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
 
 async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions> {
   const { tile, cell, pitch, origin, clip } = command;
-  const source = sharp(bytes).toColourspace('srgb').ensureAlpha();
   const swatch = await lossless(
-    (await resample(source, tile, await sizeOf(bytes))).extend({
+    (await resampled(bytes, tile)).extend({
       right: cell.width - tile.width,
       bottom: cell.height - tile.height,
       background: TRANSPARENT,
@@ -80,11 +84,7 @@ async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions>
   const grid = await lossless(
     sharp(swatch).extend({ right: x.extra, bottom: y.extra, extendWith: 'repeat' }),
   );
-  const exact = { width: x.total, height: y.total };
-  const scaledGrid = await resample(sharp(grid), exact, {
-    width: x.count * cell.width,
-    height: y.count * cell.height,
-  });
+  const scaledGrid = await resampled(grid, { width: x.total, height: y.total });
   const part = scaledGrid.extract({ left: x.offset, top: y.offset, width: clip.width, height: clip.height });
   return overlay(await rounded(await lossless(part), clip, command.rounding), clip);
 }

@@ -3,13 +3,13 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { demoDocuments, demoPictures, type DemoFile } from '../../demo/documents';
 import type { Rendition } from '@/core/pictures/picture';
-import { keepPicture } from './services/pictures';
+import { keepFile } from './pictures/import';
 import { createProject, listProjects } from './services/projects';
 
 async function keepDemoFile({ svg, widthPx, density, appearance }: DemoFile): Promise<Rendition> {
   const drawing = await readFile(path.resolve('demo', svg));
   const png = await sharp(drawing).resize(widthPx).png({ compressionLevel: 9 }).toBuffer();
-  const { hash, widthPx: width, heightPx: height } = await keepPicture(png);
+  const { hash, widthPx: width, heightPx: height } = await keepFile(png, svg);
   return { hash, widthPx: width, heightPx: height, density, appearance, vector: false };
 }
 

@@ -1,3 +1,4 @@
+import type { FitPreset } from '@/core/fit/presets';
 import type { Outcome } from '@/core/measure/judge';
 import type { Appearance } from '@/core/scene/values';
 import type { Case } from '@/core/screens/cases';
@@ -52,3 +53,14 @@ export function caseText(c: Case, summary: CaseSummary | undefined, layerName: s
 
 /** “×3”, “×2.625” */
 export const sayDensity = (density: number) => `${sayNumber(Math.round(density * 1000) / 1000)}`;
+
+export const FIT_WORDS: Record<FitPreset, { label: string; title: string }> = {
+  cover: { label: 'cover', title: 'Fills the box and keeps the shape; what spills is cut' },
+  contain: { label: 'contain', title: 'Shows all and keeps the shape; leaves bars' },
+  stretch: { label: 'stretch', title: 'Fills both ways; changes the shape' },
+  natural: { label: 'natural', title: 'The file’s own size' },
+  'scale-down': { label: 'scale down', title: 'Natural size, but never larger than the box' },
+  tile: { label: 'tile', title: 'Natural size, repeated both ways' },
+  'match-width': { label: 'match width', title: 'As wide as the box; the height follows' },
+  'match-height': { label: 'match height', title: 'As high as the box; the width follows' },
+};

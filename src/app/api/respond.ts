@@ -1,11 +1,23 @@
 import pino from 'pino';
-import { Problem } from '@/server/problem';
+import type { z } from 'zod';
+import { checkAccess } from '@/server/access';
+import { describe, Problem } from '@/server/problem';
+import { INPUT_LIMITS } from '@/server/settings';
 
 const log = pino({ name: 'coulee', level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
 
-/** Runs a handler; what the caller can put right is answered as RFC 9457 problem JSON, the rest is logged. */
-export async function respond(handler: () => Promise<Response> | Response): Promise<Response> {
+/**
+ * Runs a handler behind the doors; what the caller can put right is answered as RFC 9457 problem JSON, the rest is
+ * logged and says no more than that it went wrong.
+ * @param open whether the passphrase is not asked for
+ */
+export async function respond(
+  request: Request,
+  handler: () => Promise<Response> | Response,
+  open = false,
+): Promise<Response> {
   try {
+    checkAccess(request, open);
     return await handler();
   } catch (error) {
     const known = error instanceof Problem;
@@ -14,7 +26,7 @@ export async function respond(handler: () => Promise<Response> | Response): Prom
     const title = known ? error.message : 'Something went wrong on the server; nothing was changed.';
     return Response.json(
       { ...(known ? error.more : {}), status, title },
-      { status, headers: { 'content-type': 'application/problem+json' } },
+      { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } },
     );
   }
 }
@@ -22,3 +34,38 @@ export async function respond(handler: () => Promise<Response> | Response): Prom
 /** Bytes as a body; the copy gives them a plain buffer of their own. */
 export const bytesResponse = (bytes: Buffer, type: string, cache: string) =>
   new Response(new Uint8Array(bytes), { headers: { 'content-type': type, 'cache-control': cache } });
+
+/** The whole body, read no further than the limit. @throws the problem that is given when it is larger */
+export async function readBody(request: Request, limit: number, tooLarge: () => Problem): Promise<Buffer> {
+  if (Number(request.headers.get('content-length') ?? 0) > limit) throw tooLarge();
+  const chunks: Uint8Array[] = [];
+  let length = 0;
+  const reader = request.body?.getReader();
+  for (;;) {
+    const part = await reader?.read();
+    if (!part || part.done) return Buffer.concat(chunks);
+    length += part.value.length;
+    if (length > limit) {
+      await reader?.cancel();
+      throw tooLarge();
+    }
+    chunks.push(part.value);
+  }
+}
+
+/** A JSON body of a schema. @throws Problem 413, 400 for what is not JSON, 422 naming the field */
+export async function readJson<T extends z.ZodType>(request: Request, schema: T): Promise<z.infer<T>> {
+  const limit = INPUT_LIMITS.documentBytes;
+  const tooLarge = () =>
+    new Problem(413, `The request is larger than ${limit / 1024 / 1024} MB, which is the limit.`);
+  const text = (await readBody(request, limit, tooLarge)).toString('utf8');
+  let json: unknown;
+  try {
+    json = JSON.parse(text);
+  } catch {
+    throw new Problem(400, 'The body of the request is not JSON.');
+  }
+  const parsed = schema.safeParse(json);
+  if (!parsed.success) throw new Problem(422, describe(parsed.error));
+  return parsed.data;
+}

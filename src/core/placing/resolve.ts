@@ -14,6 +14,8 @@ import type { AxisRule, Basis, Bound, Edge, Placing, Region } from './rule';
 /** A layer as placing sees it. `natural` is the natural size of its picture, in lu, if it has one. */
 export interface Placeable {
   id: string;
+  /** for messages; the id stands in for it */
+  name?: string;
   placing: Placing;
   natural?: Size;
 }
@@ -51,6 +53,7 @@ export function resolveBoxes(layers: readonly Placeable[], context: PlacingConte
   const byId = new Map(layers.map((l) => [l.id, l]));
   const done: Record<Axis, Map<string, Span>> = { x: new Map(), y: new Map() };
   const open: string[] = [];
+  const nameOf = (id: string) => byId.get(id)?.name ?? id;
 
   const layerSpan = (id: string, axis: Axis): Span => {
     const known = done[axis].get(id);
@@ -59,7 +62,7 @@ export function resolveBoxes(layers: readonly Placeable[], context: PlacingConte
     if (!layer) throw new Error(`A rule is measured from the layer “${id}”, which is not in the scene.`);
     const key = `${axis} ${id}`;
     if (open.includes(key)) {
-      const circle = [...open.slice(open.indexOf(key)), key].map((k) => k.slice(2));
+      const circle = [...open.slice(open.indexOf(key)), key].map((k) => nameOf(k.slice(2)));
       throw new PlacingCycle(circle);
     }
     open.push(key);
@@ -106,7 +109,7 @@ export function resolveBoxes(layers: readonly Placeable[], context: PlacingConte
       return Math.max(0, edgeAt(rule.end, 'end', axis) - edgeAt(rule.start, 'start', axis));
     if (rule.extent.kind === 'from-ratio') return null;
     if (rule.extent.kind === 'length') return lengthOf(rule.extent.length, rule.extent.of, axis);
-    if (!layer.natural) throw new Error(`The layer “${layer.id}” has no natural size.`);
+    if (!layer.natural) throw new Error(`The layer “${nameOf(layer.id)}” has no natural size.`);
     return extentOf(layer.natural, axis);
   };
 
@@ -114,7 +117,7 @@ export function resolveBoxes(layers: readonly Placeable[], context: PlacingConte
     const { ratio } = layer.placing;
     if (!ratio) return null;
     if (ratio.value === 'own' && !layer.natural)
-      throw new Error(`The layer “${layer.id}” has no shape of its own.`);
+      throw new Error(`The layer “${nameOf(layer.id)}” has no shape of its own.`);
     const value = ratio.value === 'own' ? layer.natural!.width / layer.natural!.height : ratio.value;
     return axis === 'x' ? value : 1 / value;
   };
@@ -136,7 +139,7 @@ export function resolveBoxes(layers: readonly Placeable[], context: PlacingConte
       const { low, high } = limits(layer, axis);
       return pinned ? own : bounded(own, low, high);
     }
-    if (ratio === null) throw new Error(`The layer “${layer.id}” follows a ratio but has none.`);
+    if (ratio === null) throw new Error(`The layer “${nameOf(layer.id)}” follows a ratio but has none.`);
     if (own === null && (!strict || layer.placing[across].kind === 'edges')) {
       const size = sizeOf(layer, across) * ratio;
       const { low, high } = limits(layer, axis);

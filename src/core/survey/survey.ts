@@ -84,6 +84,7 @@ export function surveyCase(input: SurveyInput, c: Case): CaseResult {
   const chosen = choices(input, pictureLayers, turned, c.appearance);
   const placeable = pictureLayers.map((l) => ({
     id: l.id,
+    name: l.name,
     placing: l.placing,
     natural: naturalSizeOf(chosen.get(l.id)!.rendition),
   }));

@@ -1,4 +1,4 @@
-import { integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** `deletedAt` hides a project until it is brought back or swept. Times are ISO 8601. */
 export const projects = sqliteTable('projects', {
@@ -32,5 +32,26 @@ export const blobs = sqliteTable('blobs', {
   widthPx: integer('width_px').notNull(),
   heightPx: integer('height_px').notNull(),
   vector: integer('vector', { mode: 'boolean' }).notNull(),
+  transparent: integer('transparent', { mode: 'boolean' }).notNull().default(false),
   createdAt: text('created_at').notNull(),
 });
+
+/** Every change of a project, in order: what it did and what takes it back, as JSON Patches over all documents. */
+export const history = sqliteTable(
+  'history',
+  {
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    /** the revision that the change led to */
+    revision: integer('revision').notNull(),
+    changeId: text('change_id').notNull(),
+    patch: text('patch').notNull(),
+    inverse: text('inverse').notNull(),
+    at: text('at').notNull(),
+  },
+  (t) => [
+    primaryKey({ columns: [t.projectId, t.revision] }),
+    index('history_change').on(t.projectId, t.changeId),
+  ],
+);

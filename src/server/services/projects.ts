@@ -1,12 +1,27 @@
-import { and, asc, eq, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, isNull } from 'drizzle-orm';
+import { Project, SCHEMA_VERSION } from '@/core/scene/project';
+import { DEFAULT_LIMITS } from '@/core/measure/limit';
 import { Documents } from '@/core/scene/documents';
-import { getDb } from '../db/client';
-import { documents, projects } from '../db/schema';
+import { readDocuments } from '@/core/scene/migrate';
+import { getDb, type Db } from '../db/client';
+import { documents, history, projects } from '../db/schema';
 import { notFound } from '../problem';
 
 export interface StoredProject {
   revision: number;
   documents: Documents;
+}
+
+/** Ids of the latest changes that a project holds, so that a page knows which of its own have arrived. */
+export function recentChanges(id: string): string[] {
+  return getDb()
+    .select({ changeId: history.changeId })
+    .from(history)
+    .where(eq(history.projectId, id))
+    .orderBy(desc(history.revision))
+    .limit(200)
+    .all()
+    .map((r) => r.changeId);
 }
 
 export interface ProjectSummary {
@@ -15,6 +30,9 @@ export interface ProjectSummary {
   revision: number;
   updatedAt: string;
 }
+
+/** The database, or a transaction on it. */
+export type Handle = Db | Parameters<Parameters<Db['transaction']>[0]>[0];
 
 export function listProjects(): ProjectSummary[] {
   return getDb()
@@ -31,8 +49,7 @@ export function listProjects(): ProjectSummary[] {
 }
 
 /** @throws Problem 404 */
-export function loadProject(id: string): StoredProject {
-  const db = getDb();
+export function loadProject(id: string, db: Handle = getDb()): StoredProject {
   const row = db
     .select()
     .from(projects)
@@ -44,28 +61,70 @@ export function loadProject(id: string): StoredProject {
   const scenes = Object.fromEntries(
     rows.filter((r) => r.kind === 'scene').map((r) => [r.id, JSON.parse(r.body) as unknown]),
   );
-  return { revision: row.revision, documents: Documents.parse({ project, scenes }) };
+  return { revision: row.revision, documents: readDocuments({ project, scenes }) };
+}
+
+/** Replaces the document rows of a project by those that differ between two states. */
+export function writeDocuments(db: Handle, id: string, before: Documents | null, after: Documents): void {
+  const put = (kind: 'project' | 'scene', docId: string, body: unknown) =>
+    db
+      .insert(documents)
+      .values({ projectId: id, kind, id: docId, body: JSON.stringify(body) })
+      .onConflictDoUpdate({
+        target: [documents.projectId, documents.kind, documents.id],
+        set: { body: JSON.stringify(body) },
+      })
+      .run();
+  if (before?.project !== after.project) put('project', id, after.project);
+  for (const [sceneId, scene] of Object.entries(after.scenes)) {
+    if (before?.scenes[sceneId] !== scene) put('scene', sceneId, scene);
+  }
+  for (const sceneId of Object.keys(before?.scenes ?? {})) {
+    if (after.scenes[sceneId]) continue;
+    const row = and(eq(documents.projectId, id), eq(documents.kind, 'scene'), eq(documents.id, sceneId));
+    db.delete(documents).where(row).run();
+  }
 }
 
 /** Writes a new project with all its documents at revision 1, in one transaction. */
 export function createProject(input: Documents): StoredProject {
-  const docs = Documents.parse(input);
-  const { project, scenes } = docs;
+  const docs = readDocuments(input);
+  const { id, name } = docs.project;
   const now = new Date().toISOString();
   getDb().transaction((tx) => {
-    tx.insert(projects)
-      .values({ id: project.id, name: project.name, revision: 1, createdAt: now, updatedAt: now })
-      .run();
-    const rows = [
-      { projectId: project.id, kind: 'project' as const, id: project.id, body: JSON.stringify(project) },
-      ...Object.values(scenes).map((scene) => ({
-        projectId: project.id,
-        kind: 'scene' as const,
-        id: scene.id,
-        body: JSON.stringify(scene),
-      })),
-    ];
-    tx.insert(documents).values(rows).run();
+    tx.insert(projects).values({ id, name, revision: 1, createdAt: now, updatedAt: now }).run();
+    writeDocuments(tx, id, null, docs);
   });
   return { revision: 1, documents: docs };
 }
+
+/** A project without pictures and scenes, with the limits that are given at the start. */
+export function createEmptyProject(name: string): StoredProject {
+  const project = Project.parse({
+    id: crypto.randomUUID(),
+    schema: SCHEMA_VERSION,
+    name,
+    pictures: [],
+    named: [],
+    screens: [],
+    limits: [...DEFAULT_LIMITS],
+    scenes: [],
+  });
+  return createProject({ project, scenes: {} });
+}
+
+/** A copy under a new id; scenes and pictures keep theirs, which are only looked up inside their project. */
+export function duplicateProject(id: string): StoredProject {
+  const { documents: source } = loadProject(id);
+  const name = `${source.project.name.slice(0, 110)} (copy)`;
+  return createProject({ ...source, project: { ...source.project, id: crypto.randomUUID(), name } });
+}
+
+function setDeleted(id: string, deletedAt: string | null): void {
+  const { changes } = getDb().update(projects).set({ deletedAt }).where(eq(projects.id, id)).run();
+  if (changes === 0) throw notFound('This project');
+}
+
+/** Hides a project; it can be brought back until it is swept. */
+export const deleteProject = (id: string) => setDeleted(id, new Date().toISOString());
+export const restoreProject = (id: string) => setDeleted(id, null);

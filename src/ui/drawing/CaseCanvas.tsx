@@ -1,5 +1,12 @@
 'use client';
-import { createContext, useContext, useLayoutEffect, useRef, useSyncExternalStore } from 'react';
+import {
+  createContext,
+  useContext,
+  useLayoutEffect,
+  useRef,
+  useSyncExternalStore,
+  type ReactNode,
+} from 'react';
 import { paintCanvas } from '@/render/canvas';
 import { drawingOf } from '@/render/painter';
 import type { CaseResult } from '@/core/survey/survey';
@@ -19,10 +26,12 @@ interface Props {
   result: CaseResult;
   /** CSS px per lu */
   scale: number;
+  /** lines over the drawing */
+  children?: ReactNode;
 }
 
 /** A case as it is drawn, with its glass as a hairline around it. */
-export function CaseCanvas({ result, scale }: Props) {
+export function CaseCanvas({ result, scale, children }: Props) {
   const ref = useRef<HTMLCanvasElement>(null);
   const store = usePixels();
   const version = store.version();
@@ -46,6 +55,7 @@ export function CaseCanvas({ result, scale }: Props) {
   return (
     <span className="glass" aria-hidden="true">
       <canvas ref={ref} />
+      {children}
       <svg viewBox={`0 0 ${glass.rect.width} ${glass.rect.height}`} width="100%" height="100%">
         <rect
           {...glass.rect}

@@ -10,7 +10,7 @@ export interface PixelStore {
   version: () => number;
 }
 
-const previewAddress = (hash: string, widthPx: number) => `/api/pictures/${hash}/${widthPx}`;
+export const previewAddress = (hash: string, widthPx: number) => `/api/pictures/${hash}/${widthPx}`;
 
 async function load(hash: string, widthPx: number): Promise<ImageBitmap> {
   const response = await fetch(previewAddress(hash, widthPx));

@@ -6,9 +6,10 @@ import { summarise } from '@/core/survey/summary';
 import { surveyCase } from '@/core/survey/survey';
 import { sayFigure } from '@/core/measure/words';
 import { CaseCanvas } from '../drawing/CaseCanvas';
-import { useWorkbench } from '../state/context';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { sceneOf, surveyInput } from '../state/workbench';
 import { caseSize, caseText, OUTCOME_SHAPES } from '../words';
+import { Guides } from './Guides';
 import { useInView } from './useInView';
 
 interface Props {
@@ -24,16 +25,20 @@ interface Props {
  */
 export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, onSelect }: Props) {
   const [ref, inView] = useInView<HTMLDivElement>();
-  const documents = useWorkbench((s) => s.documents);
-  const scene = useWorkbench(sceneOf);
+  // Out of view nothing is drawn, and a change of the documents is not even heard of.
+  const documents = useWorkbench((s) => (inView ? s.documents : null));
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const guides = useWorkbench((s) => s.view.guides);
   const known = useWorkbench((s) => s.summaries.get(shown.id));
+  const scene = documents?.scenes[sceneId];
   const result = useMemo(
-    () => (inView ? surveyCase(surveyInput(documents, scene), shown) : null),
-    [inView, documents, scene, shown],
+    () => (documents && scene ? surveyCase(surveyInput(documents, scene), shown) : null),
+    [documents, scene, shown],
   );
   const summary = useMemo(() => (result ? summarise(result) : known), [result, known]);
   const headline = summary?.headline;
-  const layerName = headline ? scene.layers.find((l) => l.id === headline.layerId)?.name : undefined;
+  const layers = sceneOf(useWorkbenchStore().getState())?.layers;
+  const layerName = headline ? layers?.find((l) => l.id === headline.layerId)?.name : undefined;
   const { size } = turn(shown.screen, shown.rotation);
 
   return (
@@ -50,7 +55,9 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
       onFocus={() => onSelect(shown.id)}
     >
       {result ? (
-        <CaseCanvas result={result} scale={scale} />
+        <CaseCanvas result={result} scale={scale}>
+          {guides && <Guides result={result} />}
+        </CaseCanvas>
       ) : (
         <span className="glass" style={{ width: size.width * scale, height: size.height * scale }} />
       )}

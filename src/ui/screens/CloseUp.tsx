@@ -5,8 +5,8 @@ import { naturalSize } from '@/core/screens/turn';
 import { saySize } from '@/core/formats/numbers';
 import { surveyCase } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';
-import { useWorkbench } from '../state/context';
-import { sceneOf, surveyInput } from '../state/workbench';
+import { useScene, useWorkbench } from '../state/context';
+import { surveyInput } from '../state/workbench';
 import { caseName, sayDensity } from '../words';
 import { BreachList } from './BreachList';
 import { Dimensions } from './Dimensions';
@@ -19,7 +19,7 @@ const ROOM = { width: 200, height: 320 };
 /** One case, large, with what was measured on it. */
 export function CloseUp() {
   const documents = useWorkbench((s) => s.documents);
-  const scene = useWorkbench(sceneOf);
+  const scene = useScene();
   const screens = useWorkbench((s) => s.screens);
   const id = useWorkbench((s) => s.view.case);
   const c = useMemo(() => (id ? findCase(id, screens) : null), [id, screens]);
@@ -44,8 +44,9 @@ export function CloseUp() {
         {c.screen.label} · <a href={address}>as PNG</a>
       </p>
       <div className="close-up-drawing">
-        <CaseCanvas result={result} scale={scale} />
-        <Guides result={result} />
+        <CaseCanvas result={result} scale={scale}>
+          <Guides result={result} />
+        </CaseCanvas>
         <Dimensions regions={result.regions} scale={scale} />
       </div>
       <BreachList result={result} />

@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useMemo, useRef, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { arrange, type CaseGroup } from './arrange';
 import { CaseCell } from './CaseCell';
@@ -22,6 +22,13 @@ export function Field() {
   const shown = groups.some((g) => g.cases.some((c) => c.shown.id === view.case));
   const selected = shown ? view.case : first;
   const ref = useRef<HTMLDivElement>(null);
+
+  // A link opens on its case, also when that stands further down.
+  const opened = useRef(view.case);
+  useEffect(() => {
+    const element = opened.current ? document.getElementById(`case-${opened.current}`) : null;
+    element?.scrollIntoView({ block: 'nearest' });
+  }, []);
 
   const select = useCallback(
     (id: string) => {

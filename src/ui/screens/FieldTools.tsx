@@ -1,38 +1,121 @@
 'use client';
-import { FIT_PRESETS, presetOf, withPreset, type FitPreset } from '@/core/fit/presets';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { backgroundOf, editPictureLayer } from '../state/edit';
+import { Button, Form } from 'react-bootstrap';
+import { FIT_PRESETS, presetOf, withPreset } from '@/core/fit/presets';
+import { OUTCOMES } from '@/core/measure/judge';
+import { KIND_GROUPS } from '@/core/screens/kinds';
+import { ORIENTATIONS } from '@/core/screens/turn';
 import { sceneOf } from '../state/workbench';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { backgroundOf, edit, inLayer } from '../state/edit';
+import type { View } from '../state/view';
+import { FIT_WORDS, ORIENTATION_LABELS, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../workbench/Choices';
 
-const FIT_WORDS: Record<FitPreset, { label: string; title: string }> = {
-  cover: { label: 'cover', title: 'Fills the box and keeps the shape; what spills is cut' },
-  contain: { label: 'contain', title: 'Shows all and keeps the shape; leaves bars' },
-  stretch: { label: 'stretch', title: 'Fills both ways; changes the shape' },
-  natural: { label: 'natural', title: 'The file’s own size' },
-  'scale-down': { label: 'scale down', title: 'Natural size, but never larger than the box' },
-  tile: { label: 'tile', title: 'Natural size, repeated both ways' },
-  'match-width': { label: 'match width', title: 'As wide as the box; the height follows' },
-  'match-height': { label: 'match height', title: 'As high as the box; the width follows' },
-};
+interface FilterProps {
+  label: string;
+  all: string;
+  value: string | undefined;
+  options: readonly (readonly [string, string])[];
+  onChange: (value: string | undefined) => void;
+}
 
-/** What is tried on all screens at once: the size of fit of the background. */
+function Filter({ label, all, value, options, onChange }: FilterProps) {
+  return (
+    <Form.Select
+      size="sm"
+      aria-label={label}
+      className={value ? 'filter-on' : undefined}
+      value={value ?? ''}
+      onChange={(e) => onChange(e.target.value || undefined)}
+    >
+      <option value="">{all}</option>
+      {options.map(([id, name]) => (
+        <option key={id} value={id}>
+          {name}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+/** What is tried on all screens at once, and which of them are shown. */
 export function FieldTools() {
   const store = useWorkbenchStore();
   const background = useWorkbench((s) => backgroundOf(sceneOf(s)));
-  if (!background) return null;
+  const view = useWorkbench((s) => s.view);
+  const set = (change: Partial<View>) => store.setState({ view: { ...store.getState().view, ...change } });
+  const filtered = view.kind ?? view.orientation ?? view.outcome ?? view.text;
   return (
     <div className="field-tools">
-      <Choices
-        label={`${background.name} drawn as`}
-        options={FIT_PRESETS.map((value) => ({ value, ...FIT_WORDS[value] }))}
-        value={presetOf(background.fit) ?? undefined}
-        onChoose={(preset) =>
-          editPictureLayer(store, background.id, (layer) => {
-            layer.fit = withPreset(layer.fit, preset);
-          })
-        }
-      />
+      {background && (
+        <Choices
+          label={background.name}
+          options={FIT_PRESETS.map((value) => ({ value, ...FIT_WORDS[value] }))}
+          value={presetOf(background.fit) ?? undefined}
+          onChoose={(preset) =>
+            edit(
+              store,
+              inLayer(store, background.id, (layer) => {
+                if (layer.kind === 'picture') layer.fit = withPreset(layer.fit, preset);
+              }),
+            )
+          }
+        />
+      )}
+      <div className="filters" role="group" aria-label="Screens shown">
+        <Filter
+          label="Kind"
+          all="all kinds"
+          value={view.kind}
+          options={KIND_GROUPS.map((g) => [g.id, g.label])}
+          onChange={(kind) => set({ kind: kind as View['kind'] })}
+        />
+        <Filter
+          label="Orientation"
+          all="all orientations"
+          value={view.orientation}
+          options={ORIENTATIONS.filter((o) => o !== 'portrait-secondary').map((o) => [
+            o,
+            ORIENTATION_LABELS[o],
+          ])}
+          onChange={(orientation) => set({ orientation: orientation as View['orientation'] })}
+        />
+        <Filter
+          label="Outcome"
+          all="all outcomes"
+          value={view.outcome}
+          options={OUTCOMES.map((o) => [o, `${OUTCOME_SHAPES[o]} ${o}`])}
+          onChange={(outcome) => set({ outcome: outcome as View['outcome'] })}
+        />
+        <Form.Control
+          size="sm"
+          type="search"
+          aria-label="Text in size or name"
+          placeholder="size or name"
+          value={view.text ?? ''}
+          maxLength={100}
+          onChange={(e) => set({ text: e.target.value || undefined })}
+        />
+        <Form.Check
+          type="checkbox"
+          id="guides"
+          label="guides"
+          title="Safe area and boxes on all screens"
+          checked={view.guides ?? false}
+          onChange={(e) => set({ guides: e.target.checked || undefined })}
+        />
+        {filtered && (
+          <Button
+            variant="quiet"
+            size="sm"
+            onClick={() =>
+              set({ kind: undefined, orientation: undefined, outcome: undefined, text: undefined })
+            }
+          >
+            show all
+          </Button>
+        )}
+      </div>
     </div>
   );
 }

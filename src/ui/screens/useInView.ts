@@ -10,7 +10,7 @@ export function useInView<E extends Element>(): [React.RefObject<E | null>, bool
     if (!element) return;
     const observer = new IntersectionObserver(
       (entries) => setInView(entries.at(-1)?.isIntersecting ?? false),
-      { rootMargin: '200px' },
+      { rootMargin: '60px' },
     );
     observer.observe(element);
     return () => observer.disconnect();

@@ -1,7 +1,8 @@
 'use client';
 import { createContext, useContext } from 'react';
 import { useStore } from 'zustand';
-import type { WorkbenchState, WorkbenchStore } from './workbench';
+import type { Scene } from '@/core/scene/scene';
+import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 const Context = createContext<WorkbenchStore | null>(null);
 export const WorkbenchProvider = Context.Provider;
@@ -14,3 +15,10 @@ export function useWorkbenchStore(): WorkbenchStore {
 
 export const useWorkbench = <T,>(select: (state: WorkbenchState) => T): T =>
   useStore(useWorkbenchStore(), select);
+
+/** The open scene; only for what is shown while there is one. */
+export function useScene(): Scene {
+  const scene = useWorkbench(sceneOf);
+  if (!scene) throw new Error('This part of the page needs an open scene.');
+  return scene;
+}

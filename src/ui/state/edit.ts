@@ -1,25 +1,98 @@
 import { produce } from 'immer';
+import { changeBetween, inverted, undoable, type Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
-import type { PictureLayer, Scene } from '@/core/scene/scene';
-import type { WorkbenchStore } from './workbench';
+import { applyPatch } from '@/core/scene/patch';
+import type { Layer, PictureLayer, Scene } from '@/core/scene/scene';
+import { surveyCase } from '@/core/survey/survey';
+import { surveyInput, type WorkbenchState, type WorkbenchStore } from './workbench';
 
-/** Changes the documents; everything that is drawn and measured follows. */
-export function edit(store: WorkbenchStore, recipe: (documents: Documents) => void): void {
-  store.setState((s) => ({ documents: produce(s.documents, recipe) }));
+const MOST_UNDO = 200;
+
+/** What keeps a scene from being drawn, such as layers measured from one another in a circle; `null` when it can be. */
+function whyNot(state: WorkbenchState, documents: Documents): string | null {
+  const scene = documents.scenes[state.sceneId];
+  const [first] = state.cases;
+  if (!scene || !first) return null;
+  try {
+    surveyCase(surveyInput(documents, scene), first);
+    return null;
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error);
+  }
 }
 
-export function editPictureLayer(
-  store: WorkbenchStore,
-  layerId: string,
-  recipe: (layer: PictureLayer) => void,
-): void {
-  const { sceneId } = store.getState();
-  edit(store, ({ scenes }) => {
-    const layer = scenes[sceneId]?.layers.find((l) => l.id === layerId);
-    if (layer?.kind === 'picture') recipe(layer);
+/**
+ * Changes the documents within a gesture: everything that is drawn and measured follows at once, and all changes up
+ * to `commit` are one step to be saved and undone. A change after which the scene could not be drawn is not made,
+ * and the reason is said.
+ * @returns whether it was made
+ */
+export function editLive(store: WorkbenchStore, recipe: (documents: Documents) => void): boolean {
+  const state = store.getState();
+  const documents = produce(state.documents, recipe);
+  const problem = whyNot(state, documents);
+  if (problem) store.setState({ message: `That is not possible. ${problem}` });
+  else store.setState({ gesture: state.gesture ?? state.documents, documents });
+  return !problem;
+}
+
+/** Ends a gesture: what it changed is one step. */
+export function commit(store: WorkbenchStore): void {
+  const { gesture, documents, undo, pending } = store.getState();
+  if (!gesture) return;
+  const change = changeBetween(crypto.randomUUID(), gesture, documents);
+  store.setState(
+    change
+      ? {
+          gesture: null,
+          undo: [...undo, change].slice(-MOST_UNDO),
+          redo: [],
+          pending: [...pending, change],
+          message: null,
+        }
+      : { gesture: null },
+  );
+}
+
+/** A change that is a step by itself. */
+export function edit(store: WorkbenchStore, recipe: (documents: Documents) => void): void {
+  commit(store);
+  editLive(store, recipe);
+  commit(store);
+}
+
+function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
+  commit(store);
+  const state = store.getState();
+  const change = state[from].at(-1);
+  if (!change) return;
+  const rest = state[from].slice(0, -1);
+  const back: Change = inverted(crypto.randomUUID(), change);
+  if (!undoable(change, state.documents)) {
+    const message = 'That step cannot be taken back: what it changed was changed again elsewhere.';
+    store.setState({ [from]: rest, message });
+    return;
+  }
+  store.setState({
+    documents: applyPatch(state.documents, back.patch),
+    pending: [...state.pending, back],
+    [from]: rest,
+    [to]: [...state[to], back],
+    message: null,
   });
 }
 
+export const undo = (store: WorkbenchStore) => step(store, 'undo', 'redo');
+export const redo = (store: WorkbenchStore) => step(store, 'redo', 'undo');
+
+/** A recipe for one layer of the open scene, as a recipe for all documents. */
+export const inLayer =
+  (store: WorkbenchStore, layerId: string, recipe: (layer: Layer) => void) =>
+  ({ scenes }: Documents): void => {
+    const layer = scenes[store.getState().sceneId]?.layers.find((l) => l.id === layerId);
+    if (layer) recipe(layer);
+  };
+
 /** The picture that fills the screen: the rearmost picture layer with the role of a background. */
-export const backgroundOf = (scene: Scene): PictureLayer | undefined =>
-  scene.layers.find((l): l is PictureLayer => l.kind === 'picture' && l.role === 'background');
+export const backgroundOf = (scene: Scene | undefined): PictureLayer | undefined =>
+  scene?.layers.find((l): l is PictureLayer => l.kind === 'picture' && l.role === 'background');

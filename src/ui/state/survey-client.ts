@@ -26,7 +26,8 @@ export function watchSurvey(store: WorkbenchStore): () => void {
       if (ended || (state.documents === surveyed && state.sceneId === surveyedScene)) break;
       surveyed = state.documents;
       surveyedScene = state.sceneId;
-      const found = await remote.survey(surveyInput(state.documents, sceneOf(state)));
+      const scene = sceneOf(state);
+      const found = scene ? await remote.survey(surveyInput(state.documents, scene)) : [];
       if (!ended) store.setState({ summaries: new Map(found.map((s: CaseSummary) => [s.id, s])) });
     }
     running = false;

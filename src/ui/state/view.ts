@@ -15,6 +15,11 @@ export const View = z.object({
   orientation: z.enum(ORIENTATIONS).optional().catch(undefined),
   outcome: z.enum(OUTCOMES).optional().catch(undefined),
   text: z.string().max(100).optional().catch(undefined),
+  guides: z
+    .literal('on')
+    .transform(() => true)
+    .optional()
+    .catch(undefined),
 });
 export type View = z.infer<typeof View>;
 
@@ -25,7 +30,7 @@ export const readView = (params: Record<string, unknown>): View => View.parse(pa
 export function writeView(view: View): string {
   const params = new URLSearchParams();
   for (const [key, value] of Object.entries(view)) {
-    if (value && !(key === 'appearance' && value === 'light')) params.set(key, value);
+    if (value && !(key === 'appearance' && value === 'light')) params.set(key, value === true ? 'on' : value);
   }
   const text = params.toString();
   return text ? `?${text}` : '';

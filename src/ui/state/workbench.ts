@@ -1,4 +1,5 @@
 import { createStore } from 'zustand/vanilla';
+import type { Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
 import type { Scene } from '@/core/scene/scene';
 import { casesOf, type Case } from '@/core/screens/cases';
@@ -8,9 +9,31 @@ import type { CaseSummary } from '@/core/survey/summary';
 import type { SurveyInput } from '@/core/survey/survey';
 import type { View } from './view';
 
-export interface WorkbenchState {
-  documents: Documents;
+/** Where saving stands. `refused` and `conflict` need somebody to look. */
+export type Saving = 'saved' | 'saving' | 'offline' | 'refused' | 'conflict';
+
+/** Somebody else’s state of the documents that ours cannot be laid on top of. */
+export interface Conflict {
   revision: number;
+  theirs: Documents;
+}
+
+export interface WorkbenchState {
+  /** as they are on this page, everything that is not saved yet included */
+  documents: Documents;
+  /** as the server has them, at `revision` */
+  stored: Documents;
+  revision: number;
+  /** changes on their way to the server, in order */
+  pending: Change[];
+  undo: Change[];
+  redo: Change[];
+  /** the documents before the gesture that is going on, or `null` */
+  gesture: Documents | null;
+  saving: Saving;
+  /** what there is to say about saving or the last action */
+  message: string | null;
+  conflict: Conflict | null;
   sceneId: string;
   screens: Screen[];
   /** all cases of the project, both appearances */
@@ -26,18 +49,29 @@ export interface WorkbenchStart {
   sceneId: string;
   screens: Screen[];
   view: View;
+  /** ids of the changes that the documents already hold */
+  arrived: string[];
 }
 
-export const createWorkbench = (start: WorkbenchStart) =>
+export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
   createStore<WorkbenchState>(() => ({
     ...start,
+    stored: start.documents,
+    pending: [],
+    undo: [],
+    redo: [],
+    gesture: null,
+    saving: 'saved',
+    message: null,
+    conflict: null,
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
   }));
 export type WorkbenchStore = ReturnType<typeof createWorkbench>;
 
-export const sceneOf = (s: Pick<WorkbenchState, 'documents' | 'sceneId'>): Scene =>
-  s.documents.scenes[s.sceneId]!;
+/** The open scene; `undefined` in a project that has none. */
+export const sceneOf = (s: Pick<WorkbenchState, 'documents' | 'sceneId'>): Scene | undefined =>
+  s.documents.scenes[s.sceneId];
 
 /** What a survey of the open scene needs of the documents. */
 export function surveyInput({ project }: Documents, scene: Scene): SurveyInput {

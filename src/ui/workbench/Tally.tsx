@@ -9,7 +9,7 @@ export function Tally() {
   const summaries = useWorkbench((s) => s.summaries);
   const counts = tally(summaries.values());
   return (
-    <p className="tally figures" role="status" title="Cases in light and dark together">
+    <p className="tally figures" role="status" aria-label="Outcomes" title="Cases in light and dark together">
       {OUTCOMES.map((o) => (
         <span key={o} className={`outcome-${o}`}>
           {OUTCOME_SHAPES[o]} {counts[o]} {o}

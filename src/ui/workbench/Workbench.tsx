@@ -1,47 +1,103 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
+import { createPixelStore, widthOfFile } from '../drawing/pixels';
+import { PixelProvider } from '../drawing/CaseCanvas';
+import { EmptyProject } from '../import/EmptyProject';
+import { ImportProvider } from '../import/ImportProvider';
+import { SceneColumn } from '../scene/SceneColumn';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
 import { FieldTools } from '../screens/FieldTools';
-import { createPixelStore, widthOfFile } from '../drawing/pixels';
-import { PixelProvider } from '../drawing/CaseCanvas';
-import { WorkbenchProvider } from '../state/context';
+import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/context';
+import { watchSaving } from '../state/save-client';
 import { watchSurvey } from '../state/survey-client';
 import { writeView } from '../state/view';
-import { createWorkbench, type WorkbenchStart } from '../state/workbench';
+import { createWorkbench, sceneOf, type WorkbenchStart } from '../state/workbench';
+import type { Theme } from '../theme/theme';
+import { ConflictDialog } from './ConflictDialog';
+import { KeysDialog } from './KeysDialog';
+import { Message } from './Message';
 import { TopBar } from './TopBar';
+import { useKeys } from './useKeys';
 
-/** One scene of a project, open for work. */
-export function Workbench({ start }: { start: WorkbenchStart }) {
+/** The lens on all screens: the rules, the field, the close-up. */
+function Lens() {
+  const hasScene = useWorkbench((s) => sceneOf(s) !== undefined);
+  if (!hasScene) return <EmptyProject />;
+  return (
+    <div className="columns">
+      <SceneColumn />
+      <main className="middle" id="main">
+        <FieldTools />
+        <Field />
+      </main>
+      <CloseUp />
+    </div>
+  );
+}
+
+/** Keeps the address in step with what is looked at. */
+function useAddress(): void {
+  const store = useWorkbenchStore();
+  useEffect(
+    () =>
+      store.subscribe((state, before) => {
+        if (state.view === before.view && state.sceneId === before.sceneId) return;
+        const base = `/projects/${state.documents.project.id}`;
+        const path = state.sceneId ? `${base}/${state.sceneId}` : base;
+        window.history.replaceState(null, '', path + writeView(state.view));
+      }),
+    [store],
+  );
+}
+
+/** A scene that is undone away leaves the first of those that are left open. */
+function useOpenScene(): void {
+  const store = useWorkbenchStore();
+  useEffect(
+    () =>
+      store.subscribe((state) => {
+        if (sceneOf(state)) return;
+        const [first = ''] = state.documents.project.scenes;
+        if (first !== state.sceneId) store.setState({ sceneId: first });
+      }),
+    [store],
+  );
+}
+
+function Bench({ theme }: { theme: Theme }) {
+  const [keys, setKeys] = useState(false);
+  const help = useCallback(() => setKeys(true), []);
+  useAddress();
+  useOpenScene();
+  useKeys(help);
+  return (
+    <ImportProvider>
+      <div className="workbench">
+        <TopBar theme={theme} />
+        <Lens />
+      </div>
+      <Message />
+      <ConflictDialog />
+      <KeysDialog show={keys} onHide={() => setKeys(false)} />
+    </ImportProvider>
+  );
+}
+
+/** A project, open for work. */
+export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Theme }) {
   const [store] = useState(() => createWorkbench(start));
+  const [arrived] = useState(start.arrived);
   const pixels = useMemo(
     () => createPixelStore((hash) => widthOfFile(store.getState().documents.project)(hash)),
     [store],
   );
-
   useEffect(() => watchSurvey(store), [store]);
-  useEffect(
-    () =>
-      store.subscribe((state, before) => {
-        if (state.view === before.view) return;
-        window.history.replaceState(null, '', window.location.pathname + writeView(state.view));
-      }),
-    [store],
-  );
-
+  useEffect(() => watchSaving(store, arrived), [store, arrived]);
   return (
     <WorkbenchProvider value={store}>
       <PixelProvider value={pixels}>
-        <div className="workbench">
-          <TopBar />
-          <div className="columns">
-            <main className="middle" id="main">
-              <FieldTools />
-              <Field />
-            </main>
-            <CloseUp />
-          </div>
-        </div>
+        <Bench theme={theme} />
       </PixelProvider>
     </WorkbenchProvider>
   );

@@ -19,7 +19,7 @@ const Query = z.object({
 
 /** One case as PNG: `scale` in px per lu, `glass=0` without corners and cutouts, `layer` with `fit`, `repeat` to try. */
 export const GET = (request: Request, { params }: Context) =>
-  respond(async () => {
+  respond(request, async () => {
     const { project, scene, case: caseId } = await params;
     const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
     if (!query.success) throw new Problem(422, describe(query.error));

@@ -1,0 +1,101 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, type Locator, type Page } from '@playwright/test';
+import sharp from 'sharp';
+
+/** A photo of known places: red grows from left to right, green from top to bottom. */
+export async function rampJpeg(width = 4000, height = 3000): Promise<Buffer> {
+  const data = Buffer.alloc(width * height * 3);
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      const i = (y * width + x) * 3;
+      data[i] = (x * 255) / (width - 1);
+      data[i + 1] = (y * 255) / (height - 1);
+      data[i + 2] = 128;
+    }
+  }
+  return sharp(data, { raw: { width, height, channels: 3 } })
+    .jpeg({ quality: 95, chromaSubsampling: '4:4:4' })
+    .toBuffer();
+}
+
+/** A round mark on nothing. */
+export const logoPng = (size = 512): Promise<Buffer> =>
+  sharp(
+    Buffer.from(
+      `<svg xmlns="http://www.w3.org/2000/svg" width="${size}" height="${size}"><circle cx="50%" cy="50%" r="45%" fill="#fff8e7"/></svg>`,
+    ),
+  )
+    .png()
+    .toBuffer();
+
+export interface Upload {
+  name: string;
+  mimeType: string;
+  buffer: Buffer;
+}
+
+/** Drops files onto the page as a hand would. */
+export async function dropFiles(page: Page, files: Upload[]): Promise<void> {
+  const data = await page.evaluateHandle(
+    (list) => {
+      const transfer = new DataTransfer();
+      for (const { name, mimeType, base64 } of list) {
+        const bytes = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+        transfer.items.add(new File([bytes], name, { type: mimeType }));
+      }
+      return transfer;
+    },
+    files.map(({ name, mimeType, buffer }) => ({ name, mimeType, base64: buffer.toString('base64') })),
+  );
+  await page.dispatchEvent('body', 'dragover', { dataTransfer: data });
+  await page.dispatchEvent('body', 'drop', { dataTransfer: data });
+}
+
+export async function seriousFindings(page: Page) {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map((v) => [v.id, v.nodes[0]?.html]);
+}
+
+/** Presses Tab until the element has the focus: it can be reached without a mouse. */
+export async function tabTo(page: Page, target: Locator, most = 400): Promise<void> {
+  for (let i = 0; i < most; i++) {
+    if (await target.evaluate((e) => e === document.activeElement)) return;
+    await page.keyboard.press('Tab');
+  }
+  throw new Error(`Not reached with ${most} presses of Tab: ${target}`);
+}
+
+export const cell = (page: Page, id: string) => page.locator(`[data-case="${id}"]`);
+export const saving = (page: Page) => page.getByTestId('saving');
+export const closeUp = (page: Page) => page.getByRole('complementary', { name: 'Close-up' });
+
+/** What stands in a row of a layer’s table in the close-up. */
+export const figure = (page: Page, layer: string, row: string) =>
+  closeUp(page)
+    .getByRole('table', { name: layer })
+    .getByRole('row', { name: new RegExp(`^${row}`) })
+    .getByRole('cell');
+
+export async function createProject(page: Page, name: string): Promise<void> {
+  await page.goto('/');
+  await page.getByRole('textbox', { name: 'Name of a new project' }).fill(name);
+  await page.getByRole('button', { name: 'New project' }).click();
+  await expect(page.getByRole('button', { name: 'Choose files' })).toBeVisible();
+}
+
+/** Red and green at a share of the close-up’s drawing, 0..1 each way, as shares of the photo that is drawn there. */
+export const placeAt = (page: Page, x: number, y: number) =>
+  closeUp(page)
+    .locator('canvas')
+    .evaluate(
+      (canvas: HTMLCanvasElement, at) => {
+        const px = (share: number, size: number) => Math.min(size - 1, Math.floor(share * size));
+        const { data } = canvas
+          .getContext('2d')!
+          .getImageData(px(at.x, canvas.width), px(at.y, canvas.height), 1, 1);
+        return { x: data[0]! / 255, y: data[1]! / 255, blue: data[2]! };
+      },
+      { x, y },
+    );

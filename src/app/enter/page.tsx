@@ -1,0 +1,5 @@
+import { EnterPage } from '@/ui/start/EnterPage';
+
+export default function Enter() {
+  return <EnterPage />;
+}

@@ -1,0 +1,11 @@
+import Link from 'next/link';
+
+export default function NotFound() {
+  return (
+    <main className="start">
+      <h1>Nothing is here</h1>
+      <p>The address names a project or scene that is not in this store. It may have been deleted.</p>
+      <Link href="/">To the projects</Link>
+    </main>
+  );
+}

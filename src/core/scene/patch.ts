@@ -1,0 +1,145 @@
+import { z } from 'zod';
+
+/** JSON Patch (RFC 6902), of which the three operations that a difference is made of are read and written. */
+export const Operation = z.discriminatedUnion('op', [
+  z.object({ op: z.literal('add'), path: z.string(), value: z.unknown() }),
+  z.object({ op: z.literal('replace'), path: z.string(), value: z.unknown() }),
+  z.object({ op: z.literal('remove'), path: z.string() }),
+]);
+export type Operation = z.infer<typeof Operation>;
+export type Patch = Operation[];
+
+type Json = Record<string, unknown> | unknown[];
+
+/** A patch that does not fit the document it is applied to. */
+export class PatchError extends Error {
+  constructor(
+    readonly path: string,
+    problem: string,
+  ) {
+    super(`The change does not fit: ${path || 'the document'} ${problem}.`);
+    this.name = 'PatchError';
+  }
+}
+
+/** RFC 6901: `~` is written `~0`, `/` is written `~1`. */
+const escapeKey = (key: string | number) => String(key).replaceAll('~', '~0').replaceAll('/', '~1');
+const unescapeKey = (key: string) => key.replaceAll('~1', '/').replaceAll('~0', '~');
+
+/** The keys of a JSON pointer. */
+export function pointerKeys(pointer: string): string[] {
+  if (pointer === '') return [];
+  if (!pointer.startsWith('/')) throw new PatchError(pointer, 'is not a JSON pointer');
+  return pointer.slice(1).split('/').map(unescapeKey);
+}
+
+const isContainer = (value: unknown): value is Json => typeof value === 'object' && value !== null;
+/** Keys through which an object’s prototype could be reached. */
+const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
+
+function arrayIndex(list: unknown[], key: string, path: string, adding: boolean): number {
+  if (adding && key === '-') return list.length;
+  const index = /^(0|[1-9]\d*)$/.test(key) ? Number(key) : NaN;
+  if (!(index < list.length + (adding ? 1 : 0))) throw new PatchError(path, 'is not in the list');
+  return index;
+}
+
+function child(parent: Json, key: string, path: string): unknown {
+  if (Array.isArray(parent)) return parent[arrayIndex(parent, key, path, false)];
+  if (FORBIDDEN.has(key) || !Object.hasOwn(parent, key)) throw new PatchError(path, 'is not there');
+  return parent[key];
+}
+
+function applyAt(parent: Json, key: string, operation: Operation): Json {
+  const { op, path } = operation;
+  if (Array.isArray(parent)) {
+    const index = arrayIndex(parent, key, path, op === 'add');
+    return op === 'remove'
+      ? parent.toSpliced(index, 1)
+      : parent.toSpliced(index, op === 'add' ? 0 : 1, operation.value);
+  }
+  if (FORBIDDEN.has(key)) throw new PatchError(path, 'is not a name that can be used');
+  if (op !== 'add') child(parent, key, path);
+  if (op !== 'remove') return { ...parent, [key]: operation.value };
+  const { [key]: _, ...rest } = parent;
+  return rest;
+}
+
+function applyBelow(value: unknown, keys: readonly string[], operation: Operation): unknown {
+  if (!isContainer(value)) throw new PatchError(operation.path, 'is not there');
+  const [key, ...below] = keys as [string, ...string[]];
+  if (below.length === 0) return applyAt(value, key, operation);
+  const changed = applyBelow(child(value, key, operation.path), below, operation);
+  return Array.isArray(value) ? value.with(Number(key), changed) : { ...value, [key]: changed };
+}
+
+/**
+ * The document after a patch; the one that is handed in stays as it is, and what the patch does not touch is shared.
+ * @throws PatchError naming the path; nothing is applied then
+ */
+export function applyPatch<T>(document: T, patch: readonly Operation[]): T {
+  let result: unknown = document;
+  for (const operation of patch) {
+    const keys = pointerKeys(operation.path);
+    if (keys.length > 0) result = applyBelow(result, keys, operation);
+    else if (operation.op !== 'remove') result = operation.value;
+    else throw new PatchError('', 'cannot be removed');
+  }
+  return result as T;
+}
+
+/** Whether two JSON values are the same; the order of keys does not matter, a key that is undefined is not there. */
+export function sameJson(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (!isContainer(a) || !isContainer(b) || Array.isArray(a) !== Array.isArray(b)) return false;
+  if (Array.isArray(a)) {
+    return a.length === (b as unknown[]).length && a.every((v, i) => sameJson(v, (b as unknown[])[i]));
+  }
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((k) =>
+    sameJson((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]),
+  );
+}
+
+function diffObjects(a: Record<string, unknown>, b: Record<string, unknown>, path: string): Patch {
+  const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
+  return [...keys].flatMap((key): Patch => {
+    const at = `${path}/${escapeKey(key)}`;
+    if (a[key] === undefined) return b[key] === undefined ? [] : [{ op: 'add', path: at, value: b[key] }];
+    return b[key] === undefined ? [{ op: 'remove', path: at }] : diff(a[key], b[key], at);
+  });
+}
+
+/** Lists of one length are compared place by place; else the unlike stretch between alike ends is exchanged. */
+function diffLists(a: readonly unknown[], b: readonly unknown[], path: string): Patch {
+  if (a.length === b.length) return a.flatMap((value, i) => diff(value, b[i], `${path}/${i}`));
+  const shorter = Math.min(a.length, b.length);
+  let head = 0;
+  while (head < shorter && sameJson(a[head], b[head])) head++;
+  let tail = 0;
+  while (tail < shorter - head && sameJson(a.at(-1 - tail), b.at(-1 - tail))) tail++;
+  const removed = a
+    .slice(head, a.length - tail)
+    .map((): Operation => ({ op: 'remove', path: `${path}/${head}` }));
+  const added = b
+    .slice(head, b.length - tail)
+    .map((value, i): Operation => ({ op: 'add', path: `${path}/${head + i}`, value }));
+  return [...removed, ...added];
+}
+
+/** The patch that makes `b` of `a`; empty when they are the same. What is shared between the two costs nothing. */
+export function diff(a: unknown, b: unknown, path = ''): Patch {
+  if (Object.is(a, b)) return [];
+  if (Array.isArray(a) && Array.isArray(b)) return diffLists(a, b, path);
+  if (isContainer(a) && isContainer(b) && !Array.isArray(a) && !Array.isArray(b))
+    return diffObjects(a, b, path);
+  return [{ op: 'replace', path, value: b }];
+}
+
+const touches = (a: string, b: string) => a === b || a.startsWith(`${b}/`) || b.startsWith(`${a}/`);
+
+/** The place that an operation concerns: putting into a list or taking out of it moves what comes after it. */
+const reach = ({ op, path }: Operation) => (op === 'replace' ? path : path.replace(/\/(\d+|-)$/, ''));
+
+/** Whether two patches change the same place, or one of them something inside of what the other changes. */
+export const overlap = (a: readonly Operation[], b: readonly Operation[]): boolean =>
+  a.some((x) => b.some((y) => touches(reach(x), reach(y))));

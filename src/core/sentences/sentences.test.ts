@@ -1,0 +1,86 @@
+import { demoDocuments } from '../../../demo/documents';
+import { lu, percent } from '../scene/values';
+import type { Layer, PictureLayer } from '../scene/scene';
+import { layerSentence, picturePart } from './layer';
+import { sentenceText } from './parts';
+import { placingTokens } from './placing';
+
+const { project, scenes } = demoDocuments(() => []);
+const say = (layer: Layer, scene = scenes['winter-splash']!) =>
+  sentenceText(layerSentence(layer, { layers: scene.layers, named: project.named }, project.pictures));
+const layer = (id: string, scene = 'winter-splash') => scenes[scene]!.layers.find((l) => l.id === id)!;
+
+describe('sentences', () => {
+  it.each([
+    ['ground', 'winter-splash', 'Fills the whole screen with deep water.'],
+    ['ground', 'system-window', 'Fills the whole screen with #ffffff.'],
+    [
+      'harbour',
+      'winter-splash',
+      'Pinned 0 from all four edges of the whole screen, covers its box, held at 62 % across, 55 % down, spill cut off.',
+    ],
+    [
+      'emblem',
+      'winter-splash',
+      '38 % of the safe area’s width, at most 220, keeps its shape, centred across, 6 % above centre in the safe area, shown whole in its box.',
+    ],
+    [
+      'wordmark',
+      'winter-splash',
+      '52 % of the safe area’s width, at most 280, keeps its shape, centred across in the safe area, top edge 12 below Emblem, shown whole in its box.',
+    ],
+    [
+      'emblem',
+      'sign-in',
+      '112 wide, keeps its shape, centred across in the safe area, top edge 32 from the top of the safe area, shown whole in its box.',
+    ],
+    [
+      'deck',
+      'sign-in',
+      'Pinned 0 from all four edges of the whole screen, covers its box, keeping 70 % across, 50 % down in the middle, spill cut off.',
+    ],
+  ])('%s of %s', (id, scene, expected) => expect(say(layer(id, scene), scenes[scene])).toBe(expected));
+
+  it('say each edge where they are not alike, and both bounds', () => {
+    const edge = (region: 'screen' | 'safe', value: number) => ({ region, offset: lu(value) });
+    const tokens = placingTokens(
+      {
+        x: { kind: 'edges', start: edge('screen', 0), end: edge('safe', 8) },
+        y: {
+          kind: 'end',
+          edge: edge('safe', 20),
+          extent: { kind: 'natural', min: { length: lu(40) }, max: { length: percent(30), of: 'long' } },
+        },
+      },
+      { layers: [], named: [] },
+    );
+    expect(sentenceText(tokens)).toBe(
+      'natural height, at least 40, at most 30 % of the screen’s longer side, left edge 0 from the left of the whole screen, right edge 8 from the right of the safe area, bottom edge 20 from the bottom of the safe area',
+    );
+  });
+
+  it('offer parts whose paths lead to the values that they show', () => {
+    for (const scene of Object.values(scenes)) {
+      for (const l of scene.layers) {
+        for (const token of layerSentence(
+          l,
+          { layers: scene.layers, named: project.named },
+          project.pictures,
+        )) {
+          if (typeof token === 'string') continue;
+          for (const path of token.paths) {
+            const value = path.reduce<unknown>((v, key) => (v as Record<string | number, unknown>)[key], l);
+            expect(value).toBeDefined();
+            if (token.editable.kind !== 'fit') expect(value).toEqual(token.editable.value);
+          }
+        }
+      }
+    }
+  });
+
+  it('name the picture of a layer, also when it is gone', () => {
+    const swapped: PictureLayer = { ...(layer('harbour') as PictureLayer), picture: 'harbour-upright' };
+    expect(picturePart(swapped, project.pictures).text).toBe('Harbour, upright cut');
+    expect(picturePart(swapped, []).text).toBe('a picture that is gone');
+  });
+});

@@ -1,0 +1,68 @@
+import { sayNumber } from '../formats/numbers';
+import type { Axis } from '../geometry/rect';
+import type { Basis, Region } from '../placing/rule';
+import type { Length, NamedValue } from '../scene/values';
+
+/** What sentences refer to by name. */
+export interface Names {
+  layers: readonly { id: string; name: string }[];
+  named: readonly NamedValue[];
+}
+
+export const AXIS_WORDS: Record<
+  Axis,
+  { start: string; end: string; before: string; after: string; extent: string; size: string; along: string }
+> = {
+  x: {
+    start: 'left',
+    end: 'right',
+    before: 'left of',
+    after: 'right of',
+    extent: 'width',
+    size: 'wide',
+    along: 'across',
+  },
+  y: {
+    start: 'top',
+    end: 'bottom',
+    before: 'above',
+    after: 'below',
+    extent: 'height',
+    size: 'high',
+    along: 'down',
+  },
+};
+
+export const REGION_WORDS: Record<Exclude<Region, `layer:${string}`>, string> = {
+  screen: 'whole screen',
+  safe: 'safe area',
+  content: 'content area',
+  margins: 'margins',
+  parent: 'panel',
+};
+
+const isPlain = (region: Region): region is keyof typeof REGION_WORDS => region in REGION_WORDS;
+
+/** “safe area”, or the name of a layer */
+export function sayRegion(region: Region, names: Names): string {
+  if (isPlain(region)) return REGION_WORDS[region];
+  const id = region.slice('layer:'.length);
+  return names.layers.find((l) => l.id === id)?.name ?? id;
+}
+
+/** The article that the name of a region asks for; a layer is called by its name. */
+export const articleOf = (region: Region) => (isPlain(region) ? 'the ' : '');
+
+export function sayBasis(of: Basis | undefined, axis: Axis, names: Names): string {
+  if (of === 'short') return 'the screen’s shorter side';
+  if (of === 'long') return 'the screen’s longer side';
+  const region = of ?? 'screen';
+  return `${articleOf(region)}${sayRegion(region, names)}’s ${AXIS_WORDS[axis].extent}`;
+}
+
+/** “38 %”, “12”, “3 px”, or the name of a named value; logical units go without saying. */
+export function sayLengthOf(length: Length, names: Names): string {
+  if ('named' in length) return names.named.find((n) => n.id === length.named)?.name ?? length.named;
+  const number = sayNumber(length.value);
+  return length.unit === 'lu' ? number : `${number} ${length.unit}`;
+}

@@ -1,0 +1,146 @@
+import { eq } from 'drizzle-orm';
+import sharp from 'sharp';
+import { previewWidths } from '@/core/pictures/previews';
+import { hashOf, storeOriginal, storePreview } from '../blobs';
+import { getDb } from '../db/client';
+import { blobs } from '../db/schema';
+import { Problem } from '../problem';
+import { INPUT_LIMITS } from '../settings';
+import { sniff, type PictureType } from './sniff';
+import { svgProblem } from './svg';
+
+/** What is kept of a file, and what a picture made of it needs to know. */
+export interface KeptFile {
+  hash: string;
+  type: string;
+  bytes: number;
+  widthPx: number;
+  heightPx: number;
+  vector: boolean;
+  /** whether some of it is see-through */
+  transparent: boolean;
+}
+
+const accepted = 'PNG, JPEG, WebP, AVIF or SVG';
+const millions = (n: number) => Math.round(n / 1e5) / 10;
+
+/** A decoder that turns a photo the way its EXIF orientation says and gives sRGB. */
+const decode = (bytes: Buffer) =>
+  sharp(bytes, { limitInputPixels: INPUT_LIMITS.picturePixels, failOn: 'error' })
+    .autoOrient()
+    .toColourspace('srgb');
+
+function typeOf(bytes: Buffer, name: string): PictureType {
+  if (bytes.length === 0) throw new Problem(422, `“${name}” is empty: it has 0 bytes.`);
+  if (bytes.length > INPUT_LIMITS.pictureBytes) throw tooLarge(name);
+  const type = sniff(bytes);
+  if (!type) throw new Problem(415, `“${name}” is not a picture that can be read. Use ${accepted}.`);
+  if (type === 'svg') {
+    const problem = svgProblem(bytes.toString('utf8'));
+    if (problem)
+      throw new Problem(422, `“${name}” is not taken: it holds ${problem}. Export it as a plain drawing.`);
+  }
+  return type;
+}
+
+export const tooLarge = (name: string) =>
+  new Problem(
+    413,
+    `“${name}” is larger than ${INPUT_LIMITS.pictureBytes / 1024 / 1024} MB, which is the limit.`,
+  );
+
+async function sizeOf(bytes: Buffer, name: string): Promise<{ widthPx: number; heightPx: number }> {
+  // The pixel limit is checked here, on what the header says, before anything is decoded.
+  const meta = await sharp(bytes, { limitInputPixels: false })
+    .metadata()
+    .catch(() => null);
+  if (!meta) throw broken(name);
+  const { width, height } = meta.autoOrient;
+  if (width * height > INPUT_LIMITS.picturePixels) {
+    const most = millions(INPUT_LIMITS.picturePixels);
+    throw new Problem(
+      422,
+      `“${name}” has ${width} × ${height} px, ${millions(width * height)} megapixels; the limit is ${most}.`,
+    );
+  }
+  return { widthPx: width, heightPx: height };
+}
+
+const broken = (name: string) =>
+  new Problem(422, `“${name}” is damaged or cut short and cannot be decoded. Export or download it again.`);
+
+interface Preview {
+  widthPx: number;
+  bytes: Buffer;
+}
+
+/** The pyramid from which browsers draw, each level made from the one above it. Decodes every pixel of the file. */
+async function pyramid(
+  bytes: Buffer,
+  widthPx: number,
+): Promise<{ previews: Preview[]; transparent: boolean }> {
+  const previews: Preview[] = [];
+  let source = decode(bytes);
+  let transparent = false;
+  for (const width of previewWidths(widthPx).reverse()) {
+    const { data, info } = await source
+      .resize(width, undefined, { kernel: 'lanczos3' })
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const raw = { width: info.width, height: info.height, channels: info.channels };
+    const encoded = await sharp(data, { raw }).webp({ quality: 92, alphaQuality: 100, effort: 2 }).toBuffer();
+    previews.push({ widthPx: width, bytes: encoded });
+    source = sharp(data, { raw });
+    if (width === 64 || previews.length === 1) transparent = !(await sharp(data, { raw }).stats()).isOpaque;
+  }
+  return { previews, transparent };
+}
+
+/** At most two files are decoded at a time: a large one takes a few hundred MB. */
+const MOST_AT_ONCE = 2;
+let running = 0;
+const waiting: (() => void)[] = [];
+
+async function inTurn<T>(work: () => Promise<T>): Promise<T> {
+  if (running >= MOST_AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
+  running++;
+  try {
+    return await work();
+  } finally {
+    running--;
+    waiting.shift()?.();
+  }
+}
+
+function known(hash: string): KeptFile | null {
+  return getDb().select().from(blobs).where(eq(blobs.hash, hash)).get() ?? null;
+}
+
+/**
+ * Takes a picture file in: checked, decoded, its previews made; then its bytes are stored, and last the row that
+ * says that they are there. The same bytes are stored once. A file that is refused leaves nothing behind.
+ *
+ * @param name the name it came with, for messages
+ * @throws Problem 413 too large, 415 not a picture, 422 empty, damaged, too many pixels, or an SVG that does things
+ */
+export async function keepFile(bytes: Buffer, name: string): Promise<KeptFile> {
+  const type = typeOf(bytes, name);
+  const already = known(hashOf(bytes));
+  if (already) return already;
+  return inTurn(async () => {
+    const size = await sizeOf(bytes, name);
+    const { previews, transparent } = await pyramid(bytes, size.widthPx).catch(() => {
+      throw broken(name);
+    });
+    for (const p of previews) await storePreview(hashOf(bytes), p.widthPx, p.bytes);
+    const hash = await storeOriginal(bytes);
+    const file = { hash, type, bytes: bytes.length, ...size, vector: type === 'svg', transparent };
+    const createdAt = new Date().toISOString();
+    getDb()
+      .insert(blobs)
+      .values({ ...file, createdAt })
+      .onConflictDoNothing()
+      .run();
+    return file;
+  });
+}

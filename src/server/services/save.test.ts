@@ -1,0 +1,172 @@
+import { changeBetween, inverted, type Change } from '@/core/scene/change';
+import type { Documents } from '@/core/scene/documents';
+import { getDb } from '../db/client';
+import { documents as documentRows, history } from '../db/schema';
+import { ownStore } from '../testing/store';
+import {
+  createEmptyProject,
+  deleteProject,
+  duplicateProject,
+  listProjects,
+  loadProject,
+  recentChanges,
+  restoreProject,
+} from './projects';
+import { saveChange } from './save';
+
+ownStore();
+
+let counter = 0;
+const nextId = () => `change-${++counter}`;
+const change = (before: Documents, edit: (after: Documents) => void): Change => {
+  const after = structuredClone(before);
+  edit(after);
+  return changeBetween(nextId(), before, after)!;
+};
+const rename = (before: Documents, name: string) => change(before, (d) => (d.project.name = name));
+const fresh = () => {
+  const { documents, revision } = createEmptyProject('Test');
+  return { id: documents.project.id, documents, revision };
+};
+
+describe('saving', () => {
+  it('goes on from the revision that was seen, and can be undone by its inverse', () => {
+    const { id, documents } = fresh();
+    const step = rename(documents, 'Renamed');
+    expect(saveChange(id, 1, step)).toEqual({ revision: 2 });
+    expect(loadProject(id).documents.project.name).toBe('Renamed');
+    expect(listProjects().find((p) => p.id === id)!.name).toBe('Renamed');
+    expect(saveChange(id, 2, inverted(nextId(), step))).toEqual({ revision: 3 });
+    expect(loadProject(id).documents).toEqual(documents);
+    expect(recentChanges(id)).toHaveLength(2);
+  });
+
+  it('gives the same change the same answer, also after others', () => {
+    const { id, documents } = fresh();
+    const step = rename(documents, 'Once');
+    saveChange(id, 1, step);
+    saveChange(id, 2, rename(loadProject(id).documents, 'Twice'));
+    expect(saveChange(id, 1, step)).toEqual({ revision: 2 });
+    expect(loadProject(id)).toMatchObject({ revision: 3, documents: { project: { name: 'Twice' } } });
+  });
+
+  it('refuses a stale revision and hands out the present documents', () => {
+    const { id, documents } = fresh();
+    saveChange(id, 1, rename(documents, 'Theirs'));
+    expect(() => saveChange(id, 1, rename(documents, 'Mine'))).toThrow(
+      expect.objectContaining({
+        status: 412,
+        more: {
+          revision: 2,
+          documents: expect.objectContaining({ project: expect.objectContaining({ name: 'Theirs' }) }),
+        },
+      }),
+    );
+  });
+
+  it('writes only the documents that changed', () => {
+    const { id, documents } = fresh();
+    const scene = {
+      id: 's',
+      name: 'S',
+      role: 'splash' as const,
+      bars: {
+        status: { shown: true },
+        title: { shown: false, height: 56 },
+        navigation: { shown: true, style: 'gesture' as const },
+      },
+      margin: Object.fromEntries(
+        ['left', 'right', 'top', 'bottom'].map((s) => [s, { value: 0, unit: 'lu' }]),
+      ) as never,
+      layers: [],
+    };
+    const add = change(documents, (d) => {
+      d.scenes.s = scene;
+      d.project.scenes.push('s');
+    });
+    saveChange(id, 1, add);
+    expect(loadProject(id).documents.scenes.s).toEqual(scene);
+    saveChange(id, 2, inverted(nextId(), add));
+    const rows = getDb().select().from(documentRows).all();
+    expect(rows.filter((r) => r.projectId === id).map((r) => r.kind)).toEqual(['project']);
+  });
+
+  it.each<[string, (d: Documents) => Change, RegExp]>([
+    ['an empty name', (d) => rename(d, ''), /name/],
+    ['a name that is too long', (d) => rename(d, 'x'.repeat(300)), /name/],
+    [
+      'a newer schema version',
+      (d) => change(d, (x) => (x.project.schema = 99 as never)),
+      /schema version 99.*Update Coulee/,
+    ],
+    ['another id', (d) => change(d, (x) => (x.project.id = 'other')), /id of a project/],
+    ['a scene that is not there', (d) => change(d, (x) => x.project.scenes.push('gone')), /“gone”/],
+    [
+      'a file that is not kept',
+      (d) =>
+        change(d, (x) => {
+          const rendition = {
+            hash: 'f'.repeat(64),
+            widthPx: 1,
+            heightPx: 1,
+            density: 1,
+            appearance: 'light' as const,
+            vector: false,
+          };
+          const cut = {
+            cut: 'any' as const,
+            renditions: [rendition],
+            keepAreas: [],
+            focalPoint: { x: 0, y: 0 },
+          };
+          x.project.pictures.push({ id: 'p', name: 'P', cuts: [cut] });
+        }),
+      /Upload it first/,
+    ],
+    [
+      'a path that is not there',
+      () => ({
+        id: nextId(),
+        patch: [{ op: 'remove', path: '/scenes/none' }],
+        inverse: [{ op: 'remove', path: '/scenes/none' }],
+      }),
+      /\/scenes\/none is not there/,
+    ],
+    [
+      'an inverse that does not lead back',
+      (d) => ({ ...rename(d, 'New'), inverse: [{ op: 'replace', path: '/project/name', value: 'Other' }] }),
+      /does not lead back/,
+    ],
+  ])('refuses %s, and nothing is written', (_, make, message) => {
+    const { id, documents } = fresh();
+    expect(() => saveChange(id, 1, make(documents))).toThrow(
+      expect.objectContaining({ status: 422, message: expect.stringMatching(message) }),
+    );
+    expect(loadProject(id)).toEqual({ revision: 1, documents });
+    expect(
+      getDb()
+        .select()
+        .from(history)
+        .all()
+        .filter((h) => h.projectId === id),
+    ).toEqual([]);
+  });
+});
+
+describe('projects', () => {
+  it('are duplicated under a new id', () => {
+    const { id } = fresh();
+    const copy = duplicateProject(id).documents.project;
+    expect(copy.id).not.toBe(id);
+    expect(copy.name).toBe('Test (copy)');
+  });
+
+  it('come back after they were deleted', () => {
+    const { id } = fresh();
+    deleteProject(id);
+    expect(() => loadProject(id)).toThrow(expect.objectContaining({ status: 404 }));
+    restoreProject(id);
+    expect(loadProject(id).revision).toBe(1);
+    expect(() => deleteProject('none')).toThrow(expect.objectContaining({ status: 404 }));
+  });
+});

@@ -1,0 +1,97 @@
+import { and, eq } from 'drizzle-orm';
+import { z } from 'zod';
+import { leadsBack, type Change } from '@/core/scene/change';
+import { Documents } from '@/core/scene/documents';
+import { NewerSchema, readDocuments } from '@/core/scene/migrate';
+import { applyPatch, PatchError } from '@/core/scene/patch';
+import { getDb } from '../db/client';
+import { blobs, history, projects } from '../db/schema';
+import { describe, Problem } from '../problem';
+import { loadProject, writeDocuments, type Handle } from './projects';
+
+export interface Saved {
+  /** the revision that the change led to */
+  revision: number;
+}
+
+/** The documents after a change, checked as a whole. @throws Problem 422 that names what is wrong with it */
+function changed(before: Documents, change: Change): Documents {
+  try {
+    const after = readDocuments(applyPatch(before, change.patch));
+    if (after.project.id !== before.project.id) throw new Problem(422, 'The id of a project cannot change.');
+    if (!leadsBack(change, before, after)) {
+      throw new Problem(422, 'The inverse of this change does not lead back to where it started.');
+    }
+    return keepShared(before, after);
+  } catch (error) {
+    if (error instanceof z.ZodError) throw new Problem(422, describe(error));
+    if (error instanceof PatchError || error instanceof NewerSchema) throw new Problem(422, error.message);
+    throw error;
+  }
+}
+
+/** Parsing copies everything; documents that say the same are the same again, so that only changed rows are written. */
+function keepShared(before: Documents, after: Documents): Documents {
+  const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
+  const scenes = Object.fromEntries(
+    Object.entries(after.scenes).map(([id, scene]) => {
+      const old = before.scenes[id];
+      return [id, old && same(old, scene) ? old : scene];
+    }),
+  );
+  return { project: same(before.project, after.project) ? before.project : after.project, scenes };
+}
+
+const hashesOf = ({ project }: Documents) =>
+  new Set(project.pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash))));
+
+/** Documents may only point at files that are kept. */
+function checkFiles(db: Handle, before: Documents, after: Documents): void {
+  const known = hashesOf(before);
+  for (const hash of hashesOf(after)) {
+    if (known.has(hash)) continue;
+    const row = db.select({ hash: blobs.hash }).from(blobs).where(eq(blobs.hash, hash)).get();
+    if (!row) throw new Problem(422, `The file ${hash.slice(0, 12)}… is not kept here. Upload it first.`);
+  }
+}
+
+/**
+ * Saves one change on top of the revision that its maker saw, in one transaction with its entry in the history. The
+ * same change again gets the same answer.
+ *
+ * @throws Problem 404; 412 with the present documents when others came first; 422 when the result would not be valid
+ */
+export function saveChange(projectId: string, seen: number, change: Change): Saved {
+  return getDb().transaction((tx): Saved => {
+    const { revision, documents: before } = loadProject(projectId, tx);
+    const made = and(eq(history.projectId, projectId), eq(history.changeId, change.id));
+    const again = tx.select({ revision: history.revision }).from(history).where(made).get();
+    if (again) return again;
+    if (revision !== seen) {
+      throw new Problem(412, 'The project was changed elsewhere in the meantime.', {
+        revision,
+        documents: before,
+      });
+    }
+    const after = changed(before, change);
+    checkFiles(tx, before, after);
+    const at = new Date().toISOString();
+    const next = revision + 1;
+    writeDocuments(tx, projectId, before, after);
+    tx.update(projects)
+      .set({ revision: next, name: after.project.name, updatedAt: at })
+      .where(eq(projects.id, projectId))
+      .run();
+    tx.insert(history)
+      .values({
+        projectId,
+        revision: next,
+        changeId: change.id,
+        patch: JSON.stringify(change.patch),
+        inverse: JSON.stringify(change.inverse),
+        at,
+      })
+      .run();
+    return { revision: next };
+  });
+}

@@ -1,0 +1,82 @@
+/** What went wrong with a request, in the server’s words or our own. */
+export class RequestProblem extends Error {
+  constructor(
+    /** HTTP status; 0 when the server could not be reached */
+    readonly status: number,
+    message: string,
+    readonly body: Record<string, unknown> = {},
+  ) {
+    super(message);
+    this.name = 'RequestProblem';
+  }
+}
+
+const UNREACHABLE = 'The server cannot be reached. What you change is kept here and saved when it is back.';
+
+/** What is not JSON, such as the page of a proxy in between, says nothing. */
+function readObject(text: string): Record<string, unknown> {
+  try {
+    return (text ? JSON.parse(text) : {}) as Record<string, unknown>;
+  } catch {
+    return {};
+  }
+}
+
+/** @throws RequestProblem */
+export async function request<T>(method: string, path: string, body?: unknown, headers = {}): Promise<T> {
+  const response = await fetch(path, {
+    method,
+    headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
+    body: body === undefined ? undefined : JSON.stringify(body),
+  }).catch(() => {
+    throw new RequestProblem(0, UNREACHABLE);
+  });
+  const text = await response.text();
+  const json = readObject(text);
+  if (!response.ok)
+    throw new RequestProblem(
+      response.status,
+      String(json.title ?? `The server answered ${response.status}.`),
+      json,
+    );
+  return json as T;
+}
+
+export interface KeptFile {
+  hash: string;
+  type: string;
+  bytes: number;
+  widthPx: number;
+  heightPx: number;
+  vector: boolean;
+  transparent: boolean;
+}
+
+/**
+ * Uploads one picture file.
+ * @param onProgress share of the bytes that are sent, 0..1; 1 means that the server is working on it
+ * @throws RequestProblem; an AbortError when cancelled
+ */
+export function uploadFile(
+  projectId: string,
+  file: File,
+  onProgress: (share: number) => void,
+  signal: AbortSignal,
+): Promise<KeptFile> {
+  return new Promise((resolve, reject) => {
+    const xhr = new XMLHttpRequest();
+    xhr.open('POST', `/api/projects/${projectId}/files?name=${encodeURIComponent(file.name)}`);
+    xhr.responseType = 'json';
+    xhr.upload.onprogress = (e) => onProgress(e.lengthComputable ? e.loaded / e.total : 0);
+    xhr.onload = () => {
+      if (xhr.status === 201) return resolve(xhr.response as KeptFile);
+      const body = (xhr.response ?? {}) as Record<string, unknown>;
+      reject(new RequestProblem(xhr.status, String(body.title ?? `“${file.name}” was refused.`), body));
+    };
+    xhr.onerror = () =>
+      reject(new RequestProblem(0, `“${file.name}” could not be sent: the server cannot be reached.`));
+    xhr.onabort = () => reject(new DOMException('Cancelled', 'AbortError'));
+    signal.addEventListener('abort', () => xhr.abort());
+    xhr.send(file);
+  });
+}

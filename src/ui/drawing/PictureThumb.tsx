@@ -1,0 +1,37 @@
+'use client';
+import { previewAddress } from './pixels';
+import { previewFor } from '@/core/pictures/previews';
+import type { Picture } from '@/core/pictures/picture';
+import type { Appearance } from '@/core/scene/values';
+
+interface Props {
+  picture: Picture;
+  /** CSS px */
+  width: number;
+  appearance?: Appearance;
+}
+
+/** The file that stands for a picture: the largest of the appearance, or the largest there is. */
+export function masterOf(picture: Picture, appearance: Appearance = 'light') {
+  const all = picture.cuts[0]!.renditions;
+  const fitting = all.filter((r) => r.appearance === appearance);
+  return (fitting.length > 0 ? fitting : all).reduce((a, b) => (b.widthPx > a.widthPx ? b : a));
+}
+
+/** A picture, small and whole. Its name stands beside it. */
+export function PictureThumb({ picture, width, appearance }: Props) {
+  const master = masterOf(picture, appearance);
+  const level = previewFor(master.widthPx, width * 2);
+  return (
+    // A preview of our own in the right size: nothing that an image optimiser could add.
+    // eslint-disable-next-line @next/next/no-img-element
+    <img
+      className="thumb"
+      src={previewAddress(master.hash, level)}
+      alt=""
+      width={width}
+      height={(width * master.heightPx) / master.widthPx}
+      draggable={false}
+    />
+  );
+}

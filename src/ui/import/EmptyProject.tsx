@@ -1,0 +1,21 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import { useImports } from './ImportProvider';
+
+/** A project without a scene: one place to drop things. */
+export function EmptyProject() {
+  const { pick } = useImports();
+  return (
+    <main className="empty" id="main">
+      <div className="drop-target">
+        <p>
+          Drop a background or a logo here, as PNG, JPEG, WebP, AVIF or SVG. You will see it on every screen
+          at once, with what is cut, bare or soft.
+        </p>
+        <Button variant="primary" onClick={pick}>
+          Choose files
+        </Button>
+      </div>
+    </main>
+  );
+}

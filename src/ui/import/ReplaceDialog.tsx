@@ -1,0 +1,148 @@
+'use client';
+import { produce } from 'immer';
+import { useEffect, useMemo, useState } from 'react';
+import { Button, Modal } from 'react-bootstrap';
+import type { Picture } from '@/core/pictures/picture';
+import type { Documents } from '@/core/scene/documents';
+import { OUTCOMES } from '@/core/measure/judge';
+import { saySize } from '@/core/formats/numbers';
+import { summarise, tally } from '@/core/survey/summary';
+import type { Case } from '@/core/screens/cases';
+import { survey, type CaseResult } from '@/core/survey/survey';
+import { RequestProblem, uploadFile, type KeptFile } from '../api';
+import { CaseCanvas, PixelProvider } from '../drawing/CaseCanvas';
+import { masterOf } from '../drawing/PictureThumb';
+import { createPixelStore, widthOfFile } from '../drawing/pixels';
+import { useInView } from '../screens/useInView';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+import { surveyInput } from '../state/workbench';
+import { caseSize, OUTCOME_SHAPES } from '../words';
+import { renditionOf } from './place-picture';
+
+interface Props {
+  picture: Picture;
+  file: File;
+  onClose: () => void;
+}
+
+const SCALE = 0.1;
+
+/** Puts a file in the place of the picture’s master; density, appearance and everything else stay. */
+function replaced(documents: Documents, picture: Picture, kept: KeptFile): void {
+  const old = masterOf(picture).hash;
+  const target = documents.project.pictures.find((p) => p.id === picture.id);
+  for (const rendition of target?.cuts.flatMap((c) => c.renditions) ?? []) {
+    if (rendition.hash !== old) continue;
+    const { density, appearance } = rendition;
+    Object.assign(rendition, renditionOf(kept), { density, appearance });
+  }
+}
+
+/** One case with the old file and with the new one; drawn while it is in view. */
+function BeforeAfter({ shown, was, is }: { shown: Case; was: CaseResult; is: CaseResult }) {
+  const [ref, inView] = useInView<HTMLLIElement>();
+  const { width, height } = was.regions.screen;
+  return (
+    <li ref={ref} className={was.outcome === is.outcome ? '' : 'changed'}>
+      <span className="pair" style={{ minWidth: width * SCALE * 2, minHeight: height * SCALE }}>
+        {inView && <CaseCanvas result={was} scale={SCALE} />}
+        {inView && <CaseCanvas result={is} scale={SCALE} />}
+      </span>
+      <span className="case-caption figures">
+        {caseSize(shown)}
+        <br />
+        <b className={`outcome-${was.outcome}`}>{OUTCOME_SHAPES[was.outcome]}</b> →{' '}
+        <b className={`outcome-${is.outcome}`}>
+          {OUTCOME_SHAPES[is.outcome]} {is.outcome}
+        </b>
+      </span>
+    </li>
+  );
+}
+
+/** A new file for a picture, looked at before it is taken: every case before and after. */
+export function ReplaceDialog({ picture, file, onClose }: Props) {
+  const store = useWorkbenchStore();
+  const documents = useWorkbench((s) => s.documents);
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const allCases = useWorkbench((s) => s.cases);
+  const scene = useScene();
+  const [kept, setKept] = useState<KeptFile | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const projectId = documents.project.id;
+
+  useEffect(() => {
+    const abort = new AbortController();
+    uploadFile(projectId, file, () => {}, abort.signal).then(setKept, (error) => {
+      if (error instanceof RequestProblem) setProblem(error.message);
+      else if (!(error instanceof DOMException)) throw error;
+    });
+    return () => abort.abort();
+  }, [projectId, file]);
+
+  const compared = useMemo(() => {
+    if (!kept) return null;
+    const next = produce(documents, (d) => replaced(d, picture, kept));
+    const cases = allCases.filter((c) => c.appearance === appearance);
+    const before = survey(surveyInput(documents, scene), cases);
+    const after = survey(surveyInput(next, scene), cases);
+    const pixels = createPixelStore((h) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h));
+    return { cases, before, after, pixels };
+  }, [kept, documents, picture, scene, allCases, appearance]);
+
+  const take = () => {
+    if (kept) edit(store, (d) => replaced(d, picture, kept));
+    onClose();
+  };
+  const master = masterOf(picture);
+
+  return (
+    <Modal show onHide={onClose} size="xl" scrollable animation={false} aria-labelledby="replace-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="replace-title" as="h2">
+          Another file for {picture.name}
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body tabIndex={0}>
+        {problem && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
+        )}
+        {!problem && !compared && <p className="quiet">The file is being read…</p>}
+        {kept && compared && (
+          <>
+            <p className="figures">
+              {saySize({ width: master.widthPx, height: master.heightPx })} px becomes{' '}
+              {saySize({ width: kept.widthPx, height: kept.heightPx })} px.{' '}
+              {OUTCOMES.map((o) => {
+                const [was, is] = [compared.before, compared.after].map((r) => tally(r.map(summarise))[o]);
+                return (
+                  <span key={o} className={`tally-change outcome-${o}`}>
+                    {OUTCOME_SHAPES[o]} {o} {was} → {is}
+                  </span>
+                );
+              })}
+            </p>
+            <PixelProvider value={compared.pixels}>
+              <ul className="before-after">
+                {compared.cases.map((c, i) => (
+                  <BeforeAfter key={c.id} shown={c} was={compared.before[i]!} is={compared.after[i]!} />
+                ))}
+              </ul>
+            </PixelProvider>
+          </>
+        )}
+      </Modal.Body>
+      <Modal.Footer>
+        <Button variant="quiet" onClick={onClose}>
+          Keep the old file
+        </Button>
+        <Button variant="primary" disabled={!kept} onClick={take}>
+          Take the new file
+        </Button>
+      </Modal.Footer>
+    </Modal>
+  );
+}

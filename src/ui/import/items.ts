@@ -1,0 +1,9 @@
+/** A file on its way into the project. */
+export interface ImportItem {
+  id: string;
+  name: string;
+  state: 'waiting' | 'sending' | 'working' | 'done' | 'failed' | 'cancelled';
+  /** of the bytes that are sent, 0..1 */
+  share: number;
+  note?: string;
+}

@@ -1,0 +1,68 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import type { Layer } from '@/core/scene/scene';
+import { layerSentence, picturePart } from '@/core/sentences/layer';
+import { saySize } from '@/core/formats/numbers';
+import { masterOf } from '../drawing/PictureThumb';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit, inLayer } from '../state/edit';
+import { PicturesTray } from './PicturesTray';
+import { PictureWell } from './PictureWell';
+import { PartButton, Sentence } from './Sentence';
+
+function LayerBlock({ layer }: { layer: Layer }) {
+  const store = useWorkbenchStore();
+  const { layers } = useScene();
+  const { named, pictures } = useWorkbench((s) => s.documents.project);
+  const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
+  const master = picture && masterOf(picture);
+  return (
+    <section className={`layer${layer.visible ? '' : ' layer-hidden'}`} aria-label={`Layer ${layer.name}`}>
+      <h3>
+        {layer.name}
+        <span className="quiet figures">
+          {layer.kind === 'picture' && master ? (
+            <PartButton
+              layer={layer}
+              part={picturePart(layer, pictures)}
+              text={`${saySize({ width: master.widthPx, height: master.heightPx })} px`}
+            />
+          ) : (
+            'colour'
+          )}
+        </span>
+        <Button
+          variant="quiet"
+          size="sm"
+          aria-pressed={!layer.visible}
+          onClick={() =>
+            edit(
+              store,
+              inLayer(store, layer.id, (l) => {
+                l.visible = !l.visible;
+              }),
+            )
+          }
+        >
+          {layer.visible ? 'hide' : 'show'}
+        </Button>
+      </h3>
+      {layer.kind === 'picture' && layer.role === 'background' && <PictureWell layer={layer} />}
+      <Sentence layer={layer} tokens={layerSentence(layer, { layers, named }, pictures)} />
+    </section>
+  );
+}
+
+/** The rules of the open scene, back to front, and the pictures of the project. */
+export function SceneColumn() {
+  const scene = useScene();
+  return (
+    <aside className="scene-column" aria-label="Scene">
+      <h2>Layers, back to front</h2>
+      {scene.layers.map((layer) => (
+        <LayerBlock key={layer.id} layer={layer} />
+      ))}
+      <PicturesTray />
+    </aside>
+  );
+}

@@ -1,0 +1,114 @@
+'use client';
+import { useId, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { Form } from 'react-bootstrap';
+
+interface Props {
+  label: string;
+  value: number;
+  unit?: string;
+  /** stands behind the number, such as a choice of units */
+  after?: ReactNode;
+  min?: number;
+  max?: number;
+  onChange: (value: number) => void;
+  onCommit: () => void;
+  autoFocus?: boolean;
+}
+
+const rounded = (value: number) => Math.round(value * 100) / 100;
+const STEPS = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 } as const;
+
+/**
+ * A number with its unit. Arrow keys step by 1, with Shift by 10, with Alt by 0.1; the label is dragged sideways to
+ * run through values. What is typed and is not a number is left standing and said, and changes nothing.
+ */
+export function NumberField({
+  label,
+  value,
+  unit,
+  after,
+  min = -1e5,
+  max = 1e5,
+  onChange,
+  onCommit,
+  autoFocus,
+}: Props) {
+  const id = useId();
+  const [typed, setTyped] = useState<string | null>(null);
+  const drag = useRef<{ x: number; value: number } | null>(null);
+  const text = typed ?? String(rounded(value));
+  const number = Number(text.replace(',', '.').replace('−', '-'));
+  const valid = text.trim() !== '' && Number.isFinite(number) && number >= min && number <= max;
+
+  const set = (next: number) => {
+    setTyped(null);
+    onChange(rounded(Math.min(max, Math.max(min, next))));
+  };
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') onCommit();
+    const step = STEPS[event.key as keyof typeof STEPS];
+    if (!step) return;
+    event.preventDefault();
+    event.stopPropagation();
+    set((valid ? number : value) + step * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1));
+  };
+  const onPointerDown = (event: PointerEvent<HTMLElement>) => {
+    event.currentTarget.setPointerCapture(event.pointerId);
+    drag.current = { x: event.clientX, value };
+  };
+  const onPointerMove = (event: PointerEvent) => {
+    if (!drag.current) return;
+    const moved = Math.round((event.clientX - drag.current.x) / 2);
+    if (moved !== 0) set(drag.current.value + moved * (event.shiftKey ? 10 : 1));
+  };
+  const onPointerUp = () => {
+    if (!drag.current) return;
+    drag.current = null;
+    onCommit();
+  };
+
+  return (
+    <div className="number-field">
+      <label
+        htmlFor={id}
+        title="Drag sideways to run through values"
+        onPointerDown={onPointerDown}
+        onPointerMove={onPointerMove}
+        onPointerUp={onPointerUp}
+      >
+        {label}
+      </label>
+      <span className="number-field-value">
+        <Form.Control
+          id={id}
+          className="figures"
+          inputMode="decimal"
+          autoComplete="off"
+          autoFocus={autoFocus}
+          value={text}
+          isInvalid={!valid}
+          aria-describedby={valid ? undefined : `${id}-problem`}
+          onFocus={(e) => e.target.select()}
+          onChange={(e) => {
+            const next = Number(e.target.value.replace(',', '.').replace('−', '-'));
+            setTyped(e.target.value);
+            if (e.target.value.trim() !== '' && Number.isFinite(next) && next >= min && next <= max)
+              onChange(next);
+          }}
+          onBlur={() => {
+            setTyped(null);
+            onCommit();
+          }}
+          onKeyDown={onKeyDown}
+        />
+        {unit && <span className="quiet">{unit}</span>}
+        {after}
+      </span>
+      {!valid && (
+        <span className="problem" id={`${id}-problem`} role="alert">
+          A number from {min} to {max}
+        </span>
+      )}
+    </div>
+  );
+}

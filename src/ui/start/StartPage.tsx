@@ -1,0 +1,187 @@
+'use client';
+import Link from 'next/link';
+import { useRouter } from 'next/navigation';
+import { useState, type FormEvent } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import type { Picture } from '@/core/pictures/picture';
+import { PictureThumb } from '../drawing/PictureThumb';
+import { request, RequestProblem } from '../api';
+import type { Theme } from '../theme/theme';
+import { Mark } from '../workbench/Mark';
+import { ThemeSwitch } from '../workbench/ThemeSwitch';
+
+interface Card {
+  id: string;
+  name: string;
+  revision: number;
+  updatedAt: string;
+  scenes: { id: string; name: string }[];
+  pictures: Picture[];
+}
+
+interface CardProps {
+  card: Card;
+  onDelete: () => void;
+  onDuplicate: () => void;
+  onRename: (name: string) => Promise<void>;
+}
+
+function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps) {
+  const [name, setName] = useState<string | null>(null);
+  const address = `/projects/${card.id}`;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    if (name?.trim() && name.trim() !== card.name) void onRename(name.trim());
+    setName(null);
+  };
+  return (
+    <li className="project" aria-label={card.name}>
+      <div className="project-words">
+        {name === null ? (
+          <h2>
+            <Link href={address}>{card.name}</Link>
+          </h2>
+        ) : (
+          <Form onSubmit={submit}>
+            <Form.Control
+              autoFocus
+              aria-label="New name"
+              maxLength={120}
+              value={name}
+              onChange={(e) => setName(e.target.value)}
+              onBlur={submit}
+              onKeyDown={(e) => e.key === 'Escape' && setName(null)}
+            />
+          </Form>
+        )}
+        <p className="quiet figures">
+          {card.scenes.length === 0 && 'Nothing in it yet'}
+          {card.scenes.map((s, i) => (
+            <span key={s.id}>
+              {i > 0 && ' · '}
+              <Link href={`${address}/${s.id}`}>{s.name}</Link>
+            </span>
+          ))}
+          {` · changed ${card.updatedAt.slice(0, 16).replace('T', ' ')} UTC`}
+        </p>
+      </div>
+      <div className="project-pictures" aria-hidden="true">
+        {card.pictures.map((p) => (
+          <PictureThumb key={p.id} picture={p} width={56} />
+        ))}
+      </div>
+      <div className="project-actions">
+        <Button variant="quiet" size="sm" onClick={() => setName(card.name)}>
+          rename
+        </Button>
+        <Button variant="quiet" size="sm" onClick={onDuplicate}>
+          duplicate
+        </Button>
+        <Button variant="quiet" size="sm" onClick={onDelete}>
+          delete
+        </Button>
+      </div>
+    </li>
+  );
+}
+
+/** All projects, and what can be done with each. */
+export function StartPage({ projects, theme }: { projects: Card[]; theme: Theme }) {
+  const router = useRouter();
+  const [name, setName] = useState('');
+  const [problem, setProblem] = useState<string | null>(null);
+  const [deleted, setDeleted] = useState<{ id: string; name: string } | null>(null);
+
+  const act = async (work: () => Promise<unknown>) => {
+    setProblem(null);
+    try {
+      await work();
+      router.refresh();
+    } catch (error) {
+      if (!(error instanceof RequestProblem)) throw error;
+      setProblem(error.message);
+    }
+  };
+  const create = (event: FormEvent) => {
+    event.preventDefault();
+    void act(async () => {
+      const { id } = await request<{ id: string }>('POST', '/api/projects', { name });
+      router.push(`/projects/${id}`);
+    });
+  };
+  const rename = (card: Card, next: string) =>
+    act(() => {
+      const replace = (value: string) => [{ op: 'replace', path: '/project/name', value }];
+      const change = { id: crypto.randomUUID(), patch: replace(next), inverse: replace(card.name) };
+      return request('PATCH', `/api/projects/${card.id}`, change, { 'if-match': `"${card.revision}"` });
+    });
+
+  return (
+    <>
+      <header className="top">
+        <span className="home">
+          <Mark />
+          Coulee
+        </span>
+        <div className="top-end">
+          <ThemeSwitch start={theme} />
+        </div>
+      </header>
+      <main className="start" id="main">
+        <h1>Projects</h1>
+        <p className="quiet lead-in">
+          A project holds the pictures and scenes of one app. Open one to see how they sit on every screen.
+        </p>
+        {problem && (
+          <p className="problem" role="alert">
+            {problem}
+          </p>
+        )}
+        <p role="status" className={deleted ? 'message message-inline' : 'visually-hidden'}>
+          {deleted && `${deleted.name} was deleted. `}
+          {deleted && (
+            <Button
+              variant="quiet"
+              size="sm"
+              onClick={() =>
+                void act(async () => {
+                  await request('POST', `/api/projects/${deleted.id}/restore`);
+                  setDeleted(null);
+                })
+              }
+            >
+              undo
+            </Button>
+          )}
+        </p>
+        <ul className="projects">
+          {projects.map((card) => (
+            <ProjectRow
+              key={card.id}
+              card={card}
+              onRename={(next) => rename(card, next)}
+              onDuplicate={() => void act(() => request('POST', `/api/projects/${card.id}/copies`))}
+              onDelete={() =>
+                void act(async () => {
+                  await request('DELETE', `/api/projects/${card.id}`);
+                  setDeleted(card);
+                })
+              }
+            />
+          ))}
+        </ul>
+        <Form className="new-project" onSubmit={create}>
+          <Form.Control
+            aria-label="Name of a new project"
+            placeholder="name of a new project"
+            value={name}
+            onChange={(e) => setName(e.target.value)}
+          />
+          <Button type="submit" variant="primary" disabled={name.trim() === ''}>
+            New project
+          </Button>
+        </Form>
+      </main>
+    </>
+  );
+}

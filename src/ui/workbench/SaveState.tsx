@@ -1,0 +1,42 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { redo, undo } from '../state/edit';
+import type { Saving } from '../state/workbench';
+
+const WORDS: Record<Saving, string> = {
+  saved: 'saved',
+  saving: 'saving…',
+  offline: 'not saved: no server',
+  refused: 'not saved',
+  conflict: 'changed elsewhere',
+};
+
+/** Where saving stands, and the way back and forth. */
+export function SaveState() {
+  const store = useWorkbenchStore();
+  const saving = useWorkbench((s) =>
+    s.gesture || (s.pending.length > 0 && s.saving === 'saved') ? 'saving' : s.saving,
+  );
+  const canUndo = useWorkbench((s) => s.undo.length > 0 || s.gesture !== null);
+  const canRedo = useWorkbench((s) => s.redo.length > 0);
+  return (
+    <div className="save-state">
+      <Button variant="bar" size="sm" disabled={!canUndo} onClick={() => undo(store)} title="Undo (Ctrl Z)">
+        undo
+      </Button>
+      <Button
+        variant="bar"
+        size="sm"
+        disabled={!canRedo}
+        onClick={() => redo(store)}
+        title="Redo (Ctrl Shift Z)"
+      >
+        redo
+      </Button>
+      <span className={`saving saving-${saving}`} data-testid="saving">
+        {WORDS[saving]}
+      </span>
+    </div>
+  );
+}
