@@ -1,5 +1,7 @@
 import { defineConfig } from '@playwright/test';
+import { readFileSync } from 'node:fs';
 
+const args = JSON.parse(readFileSync('e2e/chromium-flags.json', 'utf8')) as string[];
 const port = Number(process.env.E2E_PORT ?? 3107);
 
 export default defineConfig({
@@ -13,18 +15,7 @@ export default defineConfig({
   use: {
     baseURL: `http://127.0.0.1:${port}`,
     viewport: { width: 1280, height: 800 },
-    launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-      args: [
-        '--no-sandbox',
-        '--disable-gpu',
-        '--disable-quic',
-        '--no-first-run',
-        '--disable-background-networking',
-        '--disable-component-update',
-        '--disable-sync',
-      ],
-    },
+    launchOptions: { executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium', args },
   },
   webServer: {
     command:

@@ -1,6 +1,7 @@
 // Five seconds of dragging the focal point at 1280x800 against a running server: how long a redraw takes, the longest
 // task of the main thread, and when the last value is drawn. Run: npm start, then npm run bench:scrub [address]
 import { cpus } from 'node:os';
+import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
 
 const address = process.argv[2] ?? 'http://127.0.0.1:3000';
@@ -10,16 +11,9 @@ const machine = { cpu: cpus()[0]?.model ?? 'unknown', cores: cpus().length, node
 const report = (name, unit, value, more = {}) =>
   console.log(JSON.stringify({ name, unit, value: Math.round(value * 10) / 10, ...more, machine }));
 
-const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
-  args: [
-    '--no-sandbox',
-    '--disable-gpu',
-    '--disable-quic',
-    '--no-first-run',
-    '--disable-background-networking',
-  ],
-});
+const args = JSON.parse(readFileSync(new URL('../e2e/chromium-flags.json', import.meta.url), 'utf8'));
+const executablePath = process.env.CHROMIUM ?? '/usr/bin/chromium';
+const browser = await chromium.launch({ executablePath, args });
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(`${address}/projects/larkmoor-ferries/${scene}?case=phone-393x852-3x-pill.0.light`);
 await page.waitForLoadState('networkidle');

@@ -1,3 +1,5 @@
+import { KeptFile } from '@/core/pictures/kept-file';
+
 /** What went wrong with a request, in the server’s words or our own. */
 export class RequestProblem extends Error {
   constructor(
@@ -42,16 +44,6 @@ export async function request<T>(method: string, path: string, body?: unknown, h
   return json as T;
 }
 
-export interface KeptFile {
-  hash: string;
-  type: string;
-  bytes: number;
-  widthPx: number;
-  heightPx: number;
-  vector: boolean;
-  transparent: boolean;
-}
-
 /**
  * Uploads one picture file.
  * @param onProgress share of the bytes that are sent, 0..1; 1 means that the server is working on it
@@ -69,7 +61,7 @@ export function uploadFile(
     xhr.responseType = 'json';
     xhr.upload.onprogress = (e) => onProgress(e.lengthComputable ? e.loaded / e.total : 0);
     xhr.onload = () => {
-      if (xhr.status === 201) return resolve(xhr.response as KeptFile);
+      if (xhr.status === 201) return resolve(KeptFile.parse(xhr.response));
       const body = (xhr.response ?? {}) as Record<string, unknown>;
       reject(new RequestProblem(xhr.status, String(body.title ?? `“${file.name}” was refused.`), body));
     };

@@ -6,7 +6,8 @@ type AxisPosition = Extract<Align, { kind: 'position' }>['x'];
 const KEYWORDS: Record<string, number> = { left: 0, top: 0, center: 50, right: 100, bottom: 100 };
 const VERTICAL = ['top', 'bottom'];
 
-function cssLength(text: string): Length {
+/** A length in px or %. @throws naming any other */
+export function cssLength(text: string): Length {
   const match = /^(-?[\d.]+)(px|%)?$/.exec(text);
   if (!match) throw new Error(`“${text}” is not a length in px or %`);
   return match[2] === '%' ? percent(Number(match[1])) : lu(Number(match[1]));

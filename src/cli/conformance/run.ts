@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { checkAspectCase } from './aspect-cases';
 import { checkFitCase, FIT_KINDS } from './fit-cases';
 import { checkPlacingCase } from './placing-cases';
 import type { Verdict } from './report';
@@ -19,6 +20,7 @@ export interface ConformanceResult {
 
 function check(json: unknown, kind: string | undefined): Verdict {
   if (kind === 'placing') return checkPlacingCase(json);
+  if (kind === 'aspect-box') return checkAspectCase(json);
   return FIT_KINDS.includes(kind ?? '') ? checkFitCase(json) : 'skipped';
 }
 

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { fromSize, inset, right, bottom } from '../geometry/rect';
 import { lu, percent } from '../scene/values';
+import { boundedKeepingShape } from './bounds';
 import { PlacingCycle, resolveBoxes, type Placeable } from './resolve';
 import { Placing, type AxisRule, type Extent, type Region } from './rule';
 
@@ -115,6 +116,46 @@ describe('placing', () => {
         expect((box.x + right(box)) / 2).toBeCloseTo(safe.x + safe.width / 2, 6);
       }),
     );
+  });
+});
+
+describe('bounds of both axes', () => {
+  const positive = fc.double({ min: 1, max: 2000, noNaN: true });
+  const sizes = fc.record({ width: positive, height: positive });
+  const ranges = fc.record({ low: positive, more: fc.double({ min: 0, max: 1500, noNaN: true }) });
+
+  it('are kept, and the shape with them wherever they leave room for it', () => {
+    fc.assert(
+      fc.property(sizes, ranges, ranges, (natural, w, h) => {
+        const bounds = {
+          minWidth: w.low,
+          maxWidth: w.low + w.more,
+          minHeight: h.low,
+          maxHeight: h.low + h.more,
+        };
+        const { width, height } = boundedKeepingShape(natural, bounds);
+        expect(width).toBeGreaterThanOrEqual(bounds.minWidth - 1e-9);
+        expect(width).toBeLessThanOrEqual(bounds.maxWidth + 1e-9);
+        expect(height).toBeGreaterThanOrEqual(bounds.minHeight - 1e-9);
+        expect(height).toBeLessThanOrEqual(bounds.maxHeight + 1e-9);
+        const shape = natural.width / natural.height;
+        const possible =
+          bounds.minWidth / bounds.maxHeight <= shape && shape <= bounds.maxWidth / bounds.minHeight;
+        if (possible) expect(width / height / shape).toBeCloseTo(1, 6);
+      }),
+    );
+  });
+
+  it('make a natural size give way in its shape only where they contradict each other', () => {
+    const placing: Placing = {
+      x: middle({ kind: 'natural', min: { length: lu(300) } }),
+      y: middle({ kind: 'natural', max: { length: lu(50) } }),
+      ratio: { value: 'own', strict: false },
+    };
+    expect(resolve({ id: 'a', natural: picture, placing }).get('a')).toMatchObject({
+      width: 300,
+      height: 50,
+    });
   });
 });
 

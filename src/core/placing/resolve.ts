@@ -8,6 +8,7 @@ import {
   type Span,
 } from '../geometry/rect';
 import type { Regions } from '../screens/regions';
+import { boundedKeepingShape } from './bounds';
 import { resolveLength, type Length, type NamedValue } from '../scene/values';
 import type { AxisRule, Basis, Bound, Edge, Placing, Region } from './rule';
 
@@ -127,29 +128,51 @@ export function resolveBoxes(layers: readonly Placeable[], context: PlacingConte
     return { low: bound(rule?.min, axis, 0), high: bound(rule?.max, axis, Infinity) };
   };
 
-  /** Size along an axis, after min, max and the held ratio. */
-  const sizeOf = (layer: Placeable, axis: Axis): number => {
+  /** Natural on both axes with a shape that yields: the bounds of both are weighed against each other. */
+  const naturalBoth = (layer: Placeable) =>
+    layer.placing.ratio?.strict === false &&
+    (['x', 'y'] as const).every((a) => extentRule(layer.placing[a])?.kind === 'natural');
+
+  const yieldingNatural = (layer: Placeable): Size => {
+    const width = limits(layer, 'x');
+    const height = limits(layer, 'y');
+    return boundedKeepingShape(layer.natural!, {
+      minWidth: width.low,
+      maxWidth: width.high,
+      minHeight: height.low,
+      maxHeight: height.high,
+    });
+  };
+
+  const follows = (layer: Placeable, axis: Axis) => extentRule(layer.placing[axis])?.kind === 'from-ratio';
+
+  const withinBounds = (layer: Placeable, axis: Axis, size: number) => {
+    const { low, high } = limits(layer, axis);
+    return bounded(size, low, high);
+  };
+
+  /** One axis has a size and the other follows it strictly: the bounds of both act on both. */
+  const strictSize = (layer: Placeable, axis: Axis, own: number | null, ratio: number) => {
     const across = other(axis);
-    const own = ownExtent(layer, axis);
-    const ratio = ratioAlong(layer, axis);
-    const pinned = layer.placing[axis].kind === 'edges';
-    const follows = (a: Axis) => extentRule(layer.placing[a])?.kind === 'from-ratio';
-    const strict = layer.placing.ratio?.strict ?? false;
-    if (own !== null && (pinned || ratio === null || !strict || !follows(across))) {
-      const { low, high } = limits(layer, axis);
-      return pinned ? own : bounded(own, low, high);
-    }
-    if (ratio === null) throw new Error(`The layer “${nameOf(layer.id)}” follows a ratio but has none.`);
-    if (own === null && (!strict || layer.placing[across].kind === 'edges')) {
-      const size = sizeOf(layer, across) * ratio;
-      const { low, high } = limits(layer, axis);
-      return strict ? size : bounded(size, low, high);
-    }
-    // Strict, one axis with a size and the other following it: the bounds of both act on both.
     const mine = limits(layer, axis);
     const theirs = limits(layer, across);
     const start = own ?? ownExtent(layer, across)! * ratio;
     return bounded(start, Math.max(mine.low, theirs.low * ratio), Math.min(mine.high, theirs.high * ratio));
+  };
+
+  /** Size along an axis, after min, max and the held ratio. Pinned edges always hold. */
+  const sizeOf = (layer: Placeable, axis: Axis): number => {
+    if (layer.natural && naturalBoth(layer)) return extentOf(yieldingNatural(layer), axis);
+    const across = other(axis);
+    const own = ownExtent(layer, axis);
+    if (own !== null && layer.placing[axis].kind === 'edges') return own;
+    const ratio = ratioAlong(layer, axis);
+    const strict = ratio !== null && layer.placing.ratio?.strict === true;
+    if (own !== null && !(strict && follows(layer, across))) return withinBounds(layer, axis, own);
+    if (ratio === null) throw new Error(`The layer “${nameOf(layer.id)}” follows a ratio but has none.`);
+    if (!strict) return withinBounds(layer, axis, sizeOf(layer, across) * ratio);
+    if (layer.placing[across].kind === 'edges') return sizeOf(layer, across) * ratio;
+    return strictSize(layer, axis, own, ratio);
   };
 
   const placeAxis = (layer: Placeable, axis: Axis): Span => {

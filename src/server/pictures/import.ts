@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
+import type { KeptFile } from '@/core/pictures/kept-file';
 import { previewWidths } from '@/core/pictures/previews';
 import { hashOf, storeOriginal, storePreview } from '../blobs';
 import { getDb } from '../db/client';
@@ -8,18 +9,6 @@ import { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
 import { sniff, type PictureType } from './sniff';
 import { svgProblem } from './svg';
-
-/** What is kept of a file, and what a picture made of it needs to know. */
-export interface KeptFile {
-  hash: string;
-  type: string;
-  bytes: number;
-  widthPx: number;
-  heightPx: number;
-  vector: boolean;
-  /** whether some of it is see-through */
-  transparent: boolean;
-}
 
 const accepted = 'PNG, JPEG, WebP, AVIF or SVG';
 const millions = (n: number) => Math.round(n / 1e5) / 10;

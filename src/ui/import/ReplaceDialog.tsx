@@ -8,8 +8,10 @@ import { OUTCOMES } from '@/core/measure/judge';
 import { saySize } from '@/core/formats/numbers';
 import { summarise, tally } from '@/core/survey/summary';
 import type { Case } from '@/core/screens/cases';
+import { distinctCases } from '@/core/screens/likeness';
 import { survey, type CaseResult } from '@/core/survey/survey';
-import { RequestProblem, uploadFile, type KeptFile } from '../api';
+import type { KeptFile } from '@/core/pictures/kept-file';
+import { RequestProblem, uploadFile } from '../api';
 import { CaseCanvas, PixelProvider } from '../drawing/CaseCanvas';
 import { masterOf } from '../drawing/PictureThumb';
 import { createPixelStore, widthOfFile } from '../drawing/pixels';
@@ -65,7 +67,6 @@ function BeforeAfter({ shown, was, is }: { shown: Case; was: CaseResult; is: Cas
 export function ReplaceDialog({ picture, file, onClose }: Props) {
   const store = useWorkbenchStore();
   const documents = useWorkbench((s) => s.documents);
-  const appearance = useWorkbench((s) => s.view.appearance);
   const allCases = useWorkbench((s) => s.cases);
   const scene = useScene();
   const [kept, setKept] = useState<KeptFile | null>(null);
@@ -84,12 +85,12 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
   const compared = useMemo(() => {
     if (!kept) return null;
     const next = produce(documents, (d) => replaced(d, picture, kept));
-    const cases = allCases.filter((c) => c.appearance === appearance);
+    const cases = distinctCases(allCases).map((c) => c.shown);
     const before = survey(surveyInput(documents, scene), cases);
     const after = survey(surveyInput(next, scene), cases);
     const pixels = createPixelStore((h) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h));
     return { cases, before, after, pixels };
-  }, [kept, documents, picture, scene, allCases, appearance]);
+  }, [kept, documents, picture, scene, allCases]);
 
   const take = () => {
     if (kept) edit(store, (d) => replaced(d, picture, kept));
@@ -125,6 +126,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
                 );
               })}
             </p>
+            <p className="quiet">Each screen with the old file at the left and the new one at the right.</p>
             <PixelProvider value={compared.pixels}>
               <ul className="before-after">
                 {compared.cases.map((c, i) => (

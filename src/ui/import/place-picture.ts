@@ -2,7 +2,7 @@ import type { Documents } from '@/core/scene/documents';
 import type { Picture, Rendition } from '@/core/pictures/picture';
 import type { Bars, Layer, PictureLayer, Scene } from '@/core/scene/scene';
 import { lu, percent } from '@/core/scene/values';
-import type { KeptFile } from '../api';
+import type { KeptFile } from '@/core/pictures/kept-file';
 
 const bars: Bars = {
   status: { shown: true },

@@ -2,7 +2,7 @@ import { createStore } from 'zustand/vanilla';
 import type { Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
 import type { Scene } from '@/core/scene/scene';
-import { casesOf, type Case } from '@/core/screens/cases';
+import { caseId, casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/scene/values';
 import type { CaseSummary } from '@/core/survey/summary';
@@ -53,9 +53,16 @@ export interface WorkbenchStart {
   arrived: string[];
 }
 
+/** The case that is looked at when the address names none: the weightiest screen as it is held by nature. */
+function firstCase(screens: readonly Screen[], { appearance }: View): string | undefined {
+  const [weightiest] = screens.toSorted((a, b) => b.weight - a.weight);
+  return weightiest && caseId(weightiest.id, 0, appearance);
+}
+
 export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
   createStore<WorkbenchState>(() => ({
     ...start,
+    view: { ...start.view, case: start.view.case ?? firstCase(start.screens, start.view) },
     stored: start.documents,
     pending: [],
     undo: [],

@@ -67,17 +67,19 @@ export function TopBar({ theme }: { theme: Theme }) {
         {projectName}
         {sceneName && <span className="visually-hidden"> / {sceneName}</span>}
       </h1>
-      <SceneMenu />
+      {sceneName && <SceneMenu />}
       <SaveState />
       <div className="top-end">
         <ThemeSwitch start={theme} />
-        <Choices
-          label="Screens in"
-          options={APPEARANCES.map((a) => ({ value: a, label: APPEARANCE_LABELS[a].toLowerCase() }))}
-          value={appearance}
-          onChoose={choose}
-        />
-        <Tally />
+        {sceneName && (
+          <Choices
+            label="Screens in"
+            options={APPEARANCES.map((a) => ({ value: a, label: APPEARANCE_LABELS[a].toLowerCase() }))}
+            value={appearance}
+            onChoose={choose}
+          />
+        )}
+        {sceneName && <Tally />}
       </div>
     </header>
   );

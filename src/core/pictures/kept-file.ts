@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { Hash } from './picture';
+
+/** What is kept of a picture file, and what a picture made of it needs to know. */
+export const KeptFile = z.object({
+  hash: Hash,
+  /** png, jpeg, webp, avif or svg */
+  type: z.string(),
+  bytes: z.int().positive(),
+  /** as it is shown: turned as its EXIF orientation says */
+  widthPx: z.int().positive(),
+  heightPx: z.int().positive(),
+  vector: z.boolean(),
+  /** whether some of it is see-through */
+  transparent: z.boolean(),
+});
+export type KeptFile = z.infer<typeof KeptFile>;
