@@ -137,6 +137,8 @@ test('drop a photo and a logo, fit, drag, read, reload, undo: all of it is there
 
 test('the same by keyboard alone', async ({ page }) => {
   const press = (key: string) => page.keyboard.press(key);
+  // Being listened for from the start, the choosing of files is taken over before the key is pressed.
+  page.on('filechooser', () => {});
   await page.goto('/');
   await tabTo(page, page.getByRole('textbox', { name: 'Name of a new project' }));
   await page.keyboard.type('By keys');
@@ -159,7 +161,7 @@ test('the same by keyboard alone', async ({ page }) => {
   await press('Control+z');
   await tabTo(page, page.getByRole('button', { name: 'cover', exact: true }));
   await press('Space');
-  await tabTo(page, page.getByRole('gridcell').first());
+  await tabTo(page, page.locator('[role=gridcell][aria-selected=true]'));
   await press('End');
   await press('Home');
   await press('ArrowRight');
@@ -255,6 +257,71 @@ test('every part of a sentence is edited in place, and a circle of layers is ref
   await expect(ground).toContainText('#123456, in the dark #101418');
   await ground.getByRole('button', { name: 'hide' }).click();
   await expect(ground.getByRole('button', { name: 'show' })).toBeVisible();
+  await expect(saving(page)).toHaveText('saved');
+});
+
+test('layers are named, thinned, moved, duplicated and deleted, and differ when turned', async ({ page }) => {
+  await createProject(page, 'Layers');
+  await dropFiles(page, [await photo(), await mark()]);
+  const layer = (name: string) => page.getByRole('region', { name: `Layer ${name}`, exact: true });
+  await expect(layer('mark')).toBeVisible();
+  const menu = (name: string) => page.getByRole('button', { name: `More about ${name}`, exact: true });
+  const act = async (name: string, action: string) => {
+    await menu(name).click();
+    await page.getByRole('dialog').getByRole('button', { name: action }).click();
+  };
+  const order = () =>
+    page.locator('.layer').evaluateAll((list) => list.map((l) => l.getAttribute('aria-label')!.slice(6)));
+
+  await menu('mark').click();
+  await page.getByRole('textbox', { name: 'Name', exact: true }).fill('Badge');
+  await page.getByRole('textbox', { name: 'Opacity' }).fill('40');
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(layer('Badge')).toBeVisible();
+  await act('Badge', 'duplicate');
+  await expect.poll(order).toEqual(['Ground', 'coast', 'Badge', 'Badge (copy)']);
+  await page.keyboard.press('Escape');
+  await act('coast', 'move forward');
+  await expect.poll(order).toEqual(['Ground', 'Badge', 'coast', 'Badge (copy)']);
+  await page.keyboard.press('Escape');
+  await act('Badge (copy)', 'delete');
+  await expect.poll(order).toEqual(['Ground', 'Badge', 'coast']);
+
+  await page.getByRole('button', { name: 'add', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Picture to add' }).selectOption('mark');
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^under Badge/ })
+    .click();
+  await expect(layer('mark')).toContainText('top edge 16 below Badge');
+  await act('Badge', 'delete');
+  await expect(page.getByRole('status', { name: 'Message' })).toContainText('mark is measured from Badge');
+  await page.keyboard.press('Escape');
+
+  await cell(page, PHONE.replace('.0.', '.90.')).click();
+  await expect(figure(page, 'coast', 'Drawn')).toHaveText('640 × 480 lu');
+  await act('coast', 'differs when turned');
+  const differs = layer('coast').locator('.differs');
+  await expect(differs).toContainText(
+    'In landscape: pinned 0 from all four edges of the whole screen, covers its box',
+  );
+  await differs.getByRole('button', { name: 'covers its box' }).click();
+  await page
+    .getByRole('dialog')
+    .getByRole('button', { name: /^contain/ })
+    .click();
+  await expect(figure(page, 'coast', 'Drawn')).toHaveText('480 × 360 lu');
+  await differs.getByRole('button', { name: 'In landscape', exact: true }).click();
+  await page.getByRole('checkbox', { name: 'From a width on' }).check();
+  await page.getByRole('textbox', { name: 'Width' }).fill('800');
+  await page.keyboard.press('Escape');
+  await expect(differs).toContainText('In landscape from 800 lu of width');
+  await expect(figure(page, 'coast', 'Drawn')).toHaveText('640 × 480 lu');
+  await cell(page, PHONE).click();
+  await expect(figure(page, 'coast', 'Drawn')).toHaveText('853.3 × 640 lu');
+  await differs.getByRole('button', { name: /^Take away/ }).click();
+  await expect(differs).toHaveCount(0);
   await expect(saving(page)).toHaveText('saved');
 });
 
@@ -407,6 +474,25 @@ test('files that are refused say so where they were dropped, and the others are 
   expect((await request.patch(api, { data: '{}' })).status()).toBe(403);
   expect((await request.get('/api/projects/none')).status()).toBe(404);
   expect((await request.get('/api/health')).ok()).toBe(true);
+});
+
+test('a picture is pasted, and an import is cancelled while it is sent', async ({ page }) => {
+  await createProject(page, 'Paste');
+  const { buffer } = await mark();
+  await page.evaluate((base64) => {
+    const transfer = new DataTransfer();
+    const bytes = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+    transfer.items.add(new File([bytes], 'pasted.png', { type: 'image/png' }));
+    window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: transfer, bubbles: true }));
+  }, buffer.toString('base64'));
+  await expect(page.getByRole('region', { name: 'Layer pasted' })).toBeVisible();
+
+  await page.route('**/files?name=slow.png', () => {});
+  await dropFiles(page, [{ name: 'slow.png', mimeType: 'image/png', buffer: await logoPng(200) }]);
+  const imports = page.getByRole('region', { name: 'Import' });
+  await imports.getByRole('button', { name: 'Cancel slow.png' }).click();
+  await expect(imports.getByText('cancelled')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Layer slow' })).not.toBeVisible();
 });
 
 test('projects are created, renamed, duplicated and deleted, and deleting is undone', async ({ page }) => {

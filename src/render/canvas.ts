@@ -9,7 +9,9 @@ function roundedPath(path: Path2D, { rect, radius }: Rounding) {
   path.roundRect(rect.x, rect.y, rect.width, rect.height, radius);
 }
 
-function clipTo(ctx: Context, { clip, rounding }: Image | Pattern) {
+/** What ends the drawing of a picture, and how much of it shows through. */
+function clipTo(ctx: Context, { clip, rounding, opacity }: Image | Pattern) {
+  ctx.globalAlpha = opacity;
   const path = new Path2D();
   path.rect(clip.x, clip.y, clip.width, clip.height);
   ctx.clip(path);
@@ -67,8 +69,10 @@ export function paintCanvas(ctx: Context, drawing: Drawing, pixels: Pixels): boo
   ctx.imageSmoothingQuality = 'high';
   for (const command of drawing.commands) {
     if (command.kind === 'fill') {
+      ctx.globalAlpha = command.opacity;
       ctx.fillStyle = command.colour;
       ctx.fillRect(command.rect.x, command.rect.y, command.rect.width, command.rect.height);
+      ctx.globalAlpha = 1;
     } else if (command.kind === 'glass') {
       drawGlass(ctx, command);
     } else {

@@ -13,6 +13,8 @@ export interface Fill {
   rect: Rect;
   /** `#rrggbb` or `#rrggbbaa` */
   colour: string;
+  /** 0..1 */
+  opacity: number;
 }
 
 /** One copy of a picture, resampled to `dest`, of which only `clip` is drawn. Both are whole. */
@@ -22,6 +24,8 @@ export interface Image {
   dest: Rect;
   clip: Rect;
   rounding: Rounding | null;
+  /** 0..1 */
+  opacity: number;
 }
 
 /**
@@ -39,6 +43,8 @@ export interface Pattern {
   /** whole; the part of the drawing that is covered */
   clip: Rect;
   rounding: Rounding | null;
+  /** 0..1 */
+  opacity: number;
 }
 
 /** Clears what lies outside the rounded glass and fills the cutouts. */

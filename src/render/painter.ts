@@ -2,7 +2,7 @@ import { extent, intersect, type Axis, type Rect } from '@/core/geometry/rect';
 import { roundHalfUp, snap } from '@/core/geometry/snap';
 import type { Placement } from '@/core/fit/place';
 import { isRepeated, paintedRect } from '@/core/fit/tiles';
-import type { CaseResult } from '@/core/survey/survey';
+import type { CaseResult, PictureResult } from '@/core/survey/survey';
 import type { RoundRect } from '@/core/screens/outline';
 import type { Command, Drawing, Image, Pattern, Rounding } from './drawing';
 
@@ -22,7 +22,9 @@ const scaled = ({ rect, radius }: RoundRect, scale: number): Rounding => ({
 
 const wholeExtent = (length: number, scale: number) => Math.max(1, roundHalfUp(length * scale));
 
-function pattern(p: Placement, hash: string, clip: Rect, rounding: Rounding | null, scale: number): Pattern {
+type Cut = Pick<Image, 'hash' | 'clip' | 'rounding' | 'opacity'>;
+
+function pattern(p: Placement, cut: Cut, scale: number): Pattern {
   const along = (axis: Axis) => {
     const tiling = p.tiles[axis];
     const tile = extent(p.drawn, axis);
@@ -33,25 +35,24 @@ function pattern(p: Placement, hash: string, clip: Rect, rounding: Rounding | nu
   const y = along('y');
   return {
     kind: 'pattern',
-    hash,
+    ...cut,
     tile: { width: x.tile, height: y.tile },
     cell: { width: x.cell, height: y.cell },
     pitch: { x: x.pitch, y: y.pitch },
     origin: { x: roundHalfUp(p.drawn.x * scale), y: roundHalfUp(p.drawn.y * scale) },
-    clip,
-    rounding,
   };
 }
 
 /** One picture as a command, or nothing when no part of it is visible. */
-function picture(p: Placement, hash: string, whole: Rect, scale: number): Image | Pattern | null {
+function picture(layer: PictureResult, whole: Rect, scale: number): Image | Pattern | null {
+  const { placement: p, rendition, opacity } = layer;
   const box = snap(p.box, scale);
   const painted = intersect(snap(paintedRect(p), scale), whole);
   const clip = painted && (p.clipped ? intersect(painted, box) : painted);
   if (!clip) return null;
   const rounding = p.cornerRadius > 0 && p.clipped ? { rect: box, radius: p.cornerRadius * scale } : null;
-  if (isRepeated(p)) return pattern(p, hash, clip, rounding, scale);
-  return { kind: 'image', hash, dest: snap(p.drawn, scale), clip, rounding };
+  const cut: Cut = { hash: rendition.hash, clip, rounding, opacity };
+  return isRepeated(p) ? pattern(p, cut, scale) : { kind: 'image', ...cut, dest: snap(p.drawn, scale) };
 }
 
 /** The one way from a measured case to what is drawn of it; the surfaces only carry out its commands. */
@@ -60,10 +61,11 @@ export function drawingOf(result: CaseResult, { scale, glass }: PaintOptions): D
   const commands: Command[] = [];
   for (const layer of result.layers) {
     if (layer.kind === 'ground') {
-      commands.push({ kind: 'fill', rect: snap(layer.box, scale), colour: layer.colour });
+      const { colour, opacity } = layer;
+      commands.push({ kind: 'fill', rect: snap(layer.box, scale), colour, opacity });
       continue;
     }
-    const command = picture(layer.placement, layer.rendition.hash, whole, scale);
+    const command = picture(layer, whole, scale);
     if (command) commands.push(command);
   }
   if (glass) {

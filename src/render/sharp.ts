@@ -1,6 +1,6 @@
 import sharp, { type OverlayOptions, type Sharp } from 'sharp';
 import type { Rect, Size } from '@/core/geometry/rect';
-import type { Command, Drawing, Glass, Image, Pattern, Rounding } from './drawing';
+import type { Command, Drawing, Glass, Image, Pattern } from './drawing';
 
 /** The bytes of a file, as something sharp can decode. */
 export type Bytes = (hash: string) => Promise<Buffer>;
@@ -30,14 +30,15 @@ const svg = (size: Size, body: string) =>
     `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}">${body}</svg>`,
   );
 
-const svgRect = ({ x, y, width, height }: Rect, radius: number, fill: string) =>
-  `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${radius}" fill="${fill}"/>`;
+const svgRect = ({ x, y, width, height }: Rect, radius: number, fill: string, opacity = 1) =>
+  `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${radius}" fill="${fill}" opacity="${opacity}"/>`;
 
-/** Takes away what lies outside of a rounded box from an overlay whose corner is at `at`. */
-async function rounded(overlay: Buffer, at: Rect, rounding: Rounding | null): Promise<Buffer> {
-  if (!rounding) return overlay;
-  const { rect, radius } = rounding;
-  const mask = svg(at, svgRect({ ...rect, x: rect.x - at.x, y: rect.y - at.y }, radius, '#fff'));
+/** Takes away from an overlay, whose corner is at `at`, what lies outside of a rounded box, and thins it to its opacity. */
+async function masked(overlay: Buffer, at: Rect, { rounding, opacity }: Image | Pattern): Promise<Buffer> {
+  if (!rounding && opacity === 1) return overlay;
+  const { rect, radius } = rounding ?? { rect: at, radius: 0 };
+  const inside = { ...rect, x: rect.x - at.x, y: rect.y - at.y };
+  const mask = svg(at, svgRect(inside, radius, '#fff', opacity));
   return sharp(overlay)
     .composite([{ input: mask, blend: 'dest-in' }])
     .png({ compressionLevel: 0 })
@@ -55,7 +56,7 @@ async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
     width: clip.width,
     height: clip.height,
   });
-  return overlay(await rounded(await lossless(part), clip, command.rounding), clip);
+  return overlay(await masked(await lossless(part), clip, command), clip);
 }
 
 async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions> {
@@ -86,7 +87,7 @@ async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions>
   );
   const scaledGrid = await resampled(grid, { width: x.total, height: y.total });
   const part = scaledGrid.extract({ left: x.offset, top: y.offset, width: clip.width, height: clip.height });
-  return overlay(await rounded(await lossless(part), clip, command.rounding), clip);
+  return overlay(await masked(await lossless(part), clip, command), clip);
 }
 
 function glass({ glass: { rect, radius }, holes, colour }: Glass): OverlayOptions[] {
@@ -101,7 +102,10 @@ async function overlays(command: Command, bytes: Bytes): Promise<OverlayOptions[
   switch (command.kind) {
     case 'fill':
       return [
-        overlay(svg(command.rect, svgRect({ ...command.rect, x: 0, y: 0 }, 0, command.colour)), command.rect),
+        overlay(
+          svg(command.rect, svgRect({ ...command.rect, x: 0, y: 0 }, 0, command.colour, command.opacity)),
+          command.rect,
+        ),
       ];
     case 'glass':
       return glass(command);

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Fit } from '../fit/rule';
 import { Placing } from '../placing/rule';
 import { Colour, Id, Length } from './values';
+import { When } from './when';
 
 export const LAYER_ROLES = ['background', 'logo', 'text', 'other'] as const;
 export type LayerRole = (typeof LAYER_ROLES)[number];
@@ -11,6 +12,8 @@ const common = {
   name: z.string().min(1).max(120),
   role: z.enum(LAYER_ROLES),
   visible: z.boolean(),
+  /** 0..1; a layer without one is opaque */
+  opacity: z.number().min(0).max(1).optional(),
 };
 
 export const GroundLayer = z.looseObject({
@@ -24,6 +27,8 @@ export const PictureLayer = z.looseObject({
   picture: Id,
   placing: Placing,
   fit: Fit,
+  /** rules that differ when the screen is turned, or by its width; the first that holds wins */
+  when: z.array(When).max(16).optional(),
 });
 
 /** Drawn in the order of the scene's list, back to front. A ground fills the whole screen. */

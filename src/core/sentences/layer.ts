@@ -2,9 +2,11 @@ import { sayNumber } from '../formats/numbers';
 import { presetOf, type FitPreset } from '../fit/presets';
 import type { Fit } from '../fit/rule';
 import type { Picture } from '../pictures/picture';
+import type { Placing } from '../placing/rule';
 import type { Layer, PictureLayer } from '../scene/scene';
+import type { When } from '../scene/when';
 import type { Colour } from '../scene/values';
-import type { Part, Token } from './parts';
+import type { Part, Path, Token } from './parts';
 import { joined, placingTokens } from './placing';
 import type { Names } from './words';
 
@@ -21,9 +23,9 @@ const FIT_VERBS: Record<FitPreset, string> = {
 
 const point = (x: number, y: number) => `${sayNumber(x)} % across, ${sayNumber(y)} % down`;
 
-function alignTokens({ align }: Fit, picture: Picture | undefined): Token[] {
+function alignTokens({ align }: Fit, picture: Picture | undefined, base: Path): Token[] {
   const editable = { kind: 'align', value: align } as const;
-  const paths = [['fit', 'align']];
+  const paths = [[...base, 'fit', 'align']];
   if (align.kind === 'position') {
     return ['held at ', { text: point(align.x.percent, align.y.percent), paths, editable }];
   }
@@ -32,24 +34,23 @@ function alignTokens({ align }: Fit, picture: Picture | undefined): Token[] {
 }
 
 /** Whether the box always has the picture’s own shape, so that there is nothing to hold or to cut. */
-const ownShape = ({ placing, fit }: PictureLayer) =>
+const ownShape = (placing: Placing, fit: Fit) =>
   placing.ratio?.value === 'own' && placing.ratio.strict && fit.size === 'contain';
 
-function fitTokens(layer: PictureLayer, picture: Picture | undefined): Token[] {
-  const { fit } = layer;
+function fitTokens(fit: Fit, placing: Placing, picture: Picture | undefined, base: Path): Token[] {
   const preset = presetOf(fit);
   const verb: Token = {
     text: preset ? FIT_VERBS[preset] : 'drawn at a size of its own',
-    paths: [['fit']],
+    paths: [[...base, 'fit']],
     editable: { kind: 'fit', value: preset },
   };
-  if (ownShape(layer)) return [verb];
+  if (ownShape(placing, fit)) return [verb];
   const clip: Token = {
     text: fit.clip ? 'cut off' : 'left to show',
-    paths: [['fit', 'clip']],
+    paths: [[...base, 'fit', 'clip']],
     editable: { kind: 'clip', value: fit.clip },
   };
-  return joined([[verb], alignTokens(fit, picture), ['spill ', clip]]);
+  return joined([[verb], alignTokens(fit, picture, base), ['spill ', clip]]);
 }
 
 function sayColour(colour: Colour, names: Names): string {
@@ -64,6 +65,39 @@ const capital = (tokens: Token[]): Token[] => {
   return [typeof first === 'string' ? up(first) : { ...first, text: up(first.text) }, ...rest];
 };
 
+/** Where the box lies, and how the picture is drawn in it. */
+const ruleTokens = (placing: Placing, fit: Fit, names: Names, picture: Picture | undefined): Token[] =>
+  joined([placingTokens(placing, names), fitTokens(fit, placing, picture, names.base ?? [])]);
+
+/** “in landscape”, “from 600 lu of width”, “in portrait up to 400 lu of width” */
+export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
+  const from = minWidth === undefined ? null : `from ${sayNumber(minWidth)} lu of width`;
+  const upTo = maxWidth === undefined ? null : `up to ${sayNumber(maxWidth)} lu of width`;
+  return [orientation && `in ${orientation}`, from, upTo].filter(Boolean).join(' ');
+}
+
+/** A rule that differs: when it holds, and then the rule itself, with the parts of its own. */
+export function whenSentence(
+  layer: PictureLayer,
+  index: number,
+  names: Names,
+  pictures: readonly Picture[],
+): Token[] {
+  const when = layer.when?.[index];
+  if (!when) return [];
+  const base: Path = ['when', index];
+  const condition: Token = {
+    text: sayWhen(when),
+    paths: [base],
+    editable: { kind: 'when', value: when },
+  };
+  if (when.visible === false) return [...capital([condition]), ': not shown.'];
+  const picture = pictures.find((p) => p.id === layer.picture);
+  const placing = when.placing ? placingTokens(when.placing, { ...names, base }) : [];
+  const fit = when.fit ? fitTokens(when.fit, when.placing ?? layer.placing, picture, base) : [];
+  return [...capital([condition]), ': ', ...joined([placing, fit]), '.'];
+}
+
 /** A layer’s rule as one sentence of fixed words and parts that can be changed in place. */
 export function layerSentence(layer: Layer, names: Names, pictures: readonly Picture[]): Token[] {
   if (layer.kind === 'ground') {
@@ -76,7 +110,7 @@ export function layerSentence(layer: Layer, names: Names, pictures: readonly Pic
     return ['Fills the whole screen with ', part, '.'];
   }
   const picture = pictures.find((p) => p.id === layer.picture);
-  return [...capital(joined([placingTokens(layer.placing, names), fitTokens(layer, picture)])), '.'];
+  return [...capital(ruleTokens(layer.placing, layer.fit, names, picture)), '.'];
 }
 
 /** Which picture a layer shows, as a part. */

@@ -3,6 +3,7 @@ import type { FitPreset } from '../fit/presets';
 import type { Axis } from '../geometry/rect';
 import type { Extent, Region } from '../placing/rule';
 import type { Colour, Length } from '../scene/values';
+import type { When } from '../scene/when';
 
 /** Where a value stands inside of a layer. */
 export type Path = readonly (string | number)[];
@@ -17,7 +18,8 @@ export type Editable =
   | { kind: 'align'; value: Align }
   | { kind: 'clip'; value: boolean }
   | { kind: 'picture'; value: string }
-  | { kind: 'colour'; value: Colour };
+  | { kind: 'colour'; value: Colour }
+  | { kind: 'when'; value: When };
 
 /** A part of a sentence that can be changed in place; the new value goes to every one of its paths. */
 export interface Part {

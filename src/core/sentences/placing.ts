@@ -10,7 +10,7 @@ type Middle = Extract<AxisRule, { kind: 'middle' }>;
 type Sized = Exclude<AxisRule, Pinned>;
 
 const AXES = ['x', 'y'] as const;
-const at = (axis: Axis, ...path: Path): Path => ['placing', axis, ...path];
+const at = ({ base = [] }: Names, axis: Axis, ...path: Path): Path => [...base, 'placing', axis, ...path];
 
 const lengthPart = (value: Length, paths: Path[], label: string, percentOf: string, names: Names): Part => ({
   text: sayLengthOf(value, names),
@@ -26,7 +26,8 @@ const regionPart = (value: Region, paths: Path[], names: Names): Part => ({
 
 /** All four edges pinned alike. */
 function allEdges(edge: Edge, names: Names): Token[] {
-  const paths = (key: 'offset' | 'region') => AXES.flatMap((a) => [at(a, 'start', key), at(a, 'end', key)]);
+  const paths = (key: 'offset' | 'region') =>
+    AXES.flatMap((a) => [at(names, a, 'start', key), at(names, a, 'end', key)]);
   const percentOf = `${articleOf(edge.region)}${sayRegion(edge.region, names)}`;
   return [
     'pinned ',
@@ -55,9 +56,9 @@ function pinnedAlong(rule: Pinned, axis: Axis, names: Names): Token[] {
   const words = AXIS_WORDS[axis];
   return [
     `${words.start} edge `,
-    ...edge(rule.start, 'start', axis, at(axis, 'start'), names),
+    ...edge(rule.start, 'start', axis, at(names, axis, 'start'), names),
     `, ${words.end} edge `,
-    ...edge(rule.end, 'end', axis, at(axis, 'end'), names),
+    ...edge(rule.end, 'end', axis, at(names, axis, 'end'), names),
   ];
 }
 
@@ -91,7 +92,7 @@ function extentPart(rule: Sized, axis: Axis, names: Names): Token[] {
   return [
     {
       text: extentWords(extent, axis, names),
-      paths: [at(axis, 'extent')],
+      paths: [at(names, axis, 'extent')],
       editable: { kind: 'extent', value: extent, axis },
     },
   ];
@@ -103,7 +104,7 @@ const isZero = (length: Length) => !('named' in length) && length.value === 0;
 function shiftPart(rule: Middle, axis: Axis, names: Names): Part {
   const words = AXIS_WORDS[axis];
   const { shift } = rule;
-  const paths = [at(axis, 'shift')];
+  const paths = [at(names, axis, 'shift')];
   const percentOf = `${articleOf(rule.region)}${sayRegion(rule.region, names)}’s ${words.extent}`;
   const editable = { kind: 'shift', value: shift, axis, percentOf } as const;
   if (isZero(shift)) return { text: `centred ${words.along}`, paths, editable };
@@ -115,16 +116,16 @@ function shiftPart(rule: Middle, axis: Axis, names: Names): Part {
 
 function positionAlong(rule: Sized, axis: Axis, names: Names): Token[] {
   if (rule.kind === 'middle') {
-    const region = regionPart(rule.region, [at(axis, 'region')], names);
+    const region = regionPart(rule.region, [at(names, axis, 'region')], names);
     return [shiftPart(rule, axis, names), ` in ${articleOf(rule.region)}`, region];
   }
   const words = AXIS_WORDS[axis];
-  return [`${words[rule.kind]} edge `, ...edge(rule.edge, rule.kind, axis, at(axis, 'edge'), names)];
+  return [`${words[rule.kind]} edge `, ...edge(rule.edge, rule.kind, axis, at(names, axis, 'edge'), names)];
 }
 
 /** Both axes in the middle of one region, which is then named once. */
 function middleOfOne(x: Middle, y: Middle, names: Names): Token[] {
-  const paths = [at('x', 'region'), at('y', 'region')];
+  const paths = [at(names, 'x', 'region'), at(names, 'y', 'region')];
   return [
     shiftPart(x, 'x', names),
     ', ',

@@ -1,7 +1,7 @@
 import { demoDocuments } from '../../../demo/documents';
 import { lu, percent } from '../scene/values';
 import type { Layer, PictureLayer } from '../scene/scene';
-import { layerSentence, picturePart } from './layer';
+import { layerSentence, picturePart, whenSentence } from './layer';
 import { sentenceText } from './parts';
 import { placingTokens } from './placing';
 
@@ -82,5 +82,29 @@ describe('sentences', () => {
     const swapped: PictureLayer = { ...(layer('harbour') as PictureLayer), picture: 'harbour-upright' };
     expect(picturePart(swapped, project.pictures).text).toBe('Harbour, upright cut');
     expect(picturePart(swapped, []).text).toBe('a picture that is gone');
+  });
+
+  it('say when a rule differs, with the parts of its own', () => {
+    const usual = layer('harbour') as PictureLayer;
+    const { placing, fit } = usual;
+    const differs: PictureLayer = {
+      ...usual,
+      when: [
+        { orientation: 'landscape', placing, fit: { ...fit, size: 'contain' } },
+        { minWidth: 600, maxWidth: 900, visible: false },
+      ],
+    };
+    const names = { layers: [], named: [] };
+    const tokens = whenSentence(differs, 0, names, project.pictures);
+    expect(sentenceText(tokens)).toBe(
+      'In landscape: pinned 0 from all four edges of the whole screen, shown whole in its box, held at 62 % across, 55 % down, spill cut off.',
+    );
+    for (const token of tokens) {
+      if (typeof token === 'string') continue;
+      for (const path of token.paths) expect(path.slice(0, 2)).toEqual(['when', 0]);
+    }
+    expect(sentenceText(whenSentence(differs, 1, names, project.pictures))).toBe(
+      'From 600 lu of width up to 900 lu of width: not shown.',
+    );
   });
 });

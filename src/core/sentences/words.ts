@@ -2,11 +2,14 @@ import { sayNumber } from '../formats/numbers';
 import type { Axis } from '../geometry/rect';
 import type { Basis, Region } from '../placing/rule';
 import type { Length, NamedValue } from '../scene/values';
+import type { Path } from './parts';
 
 /** What sentences refer to by name. */
 export interface Names {
   layers: readonly { id: string; name: string }[];
   named: readonly NamedValue[];
+  /** where the rule that is said stands inside of its layer; the layer itself when absent */
+  base?: Path;
 }
 
 export const AXIS_WORDS: Record<

@@ -5,6 +5,7 @@ import { Documents, usersOfPicture } from '../scene/documents';
 import { casesOf } from '../screens/cases';
 import { readCatalogue } from '../screens/catalogue';
 import { OUTCOMES } from '../measure/judge';
+import { oneOfEachRule, whyNotDrawn } from './drawable';
 import { survey, surveyCase, type SurveyInput } from './survey';
 import { summarise, tally } from './summary';
 
@@ -78,6 +79,24 @@ describe('the survey of the demo', () => {
 
   it('names the layer whose picture is not there', () => {
     expect(() => surveyCase({ ...input('sign-in'), pictures: [] }, cases[0]!)).toThrow('“Deck photo”');
+  });
+});
+
+describe('what cannot be drawn', () => {
+  const edge = (id: string) => ({
+    region: `layer:${id}` as const,
+    offset: { value: 0, unit: 'lu' as const },
+  });
+  const circle = structuredClone(documents);
+  const [, , emblem] = circle.scenes['winter-splash']!.layers;
+  if (emblem?.kind !== 'picture') throw new Error('Emblem is a picture');
+  const y = { kind: 'edges' as const, start: edge('wordmark'), end: edge('wordmark') };
+  emblem.when = [{ minWidth: 1900, placing: { ...emblem.placing, y, x: y } }];
+
+  it('is found on the one screen where a rule that differs closes a circle, by name', () => {
+    expect(oneOfEachRule(circle.scenes['winter-splash']!, cases)).toHaveLength(2);
+    expect(whyNotDrawn(circle, 'winter-splash', cases)).toContain('Emblem → Wordmark → Emblem');
+    expect(whyNotDrawn(documents, 'winter-splash', cases)).toBeNull();
   });
 });
 

@@ -7,6 +7,7 @@ import { chooseRendition, naturalSizeOf, type Choice } from '../pictures/choose'
 import type { Picture, Rendition } from '../pictures/picture';
 import { resolveBoxes } from '../placing/resolve';
 import type { Layer, LayerRole, PictureLayer, Scene } from '../scene/scene';
+import { onSize } from '../scene/when';
 import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
 import type { Case } from '../screens/cases';
 import { outlineOf, type Outline } from '../screens/outline';
@@ -25,6 +26,8 @@ interface LayerBase {
   id: string;
   name: string;
   role: LayerRole;
+  /** 0..1 */
+  opacity: number;
   box: Rect;
 }
 
@@ -80,7 +83,8 @@ export function surveyCase(input: SurveyInput, c: Case): CaseResult {
   const turned = turn(c.screen, c.rotation);
   const { density } = c.screen;
   const regions = regionsOf(turned, scene.bars, scene.margin, named);
-  const pictureLayers = scene.layers.filter(isPicture);
+  const layersHere = scene.layers.map((l) => (isPicture(l) ? onSize(l, turned.size) : l));
+  const pictureLayers = layersHere.filter(isPicture);
   const chosen = choices(input, pictureLayers, turned, c.appearance);
   const placeable = pictureLayers.map((l) => ({
     id: l.id,
@@ -92,12 +96,12 @@ export function surveyCase(input: SurveyInput, c: Case): CaseResult {
 
   const layers: LayerResult[] = [];
   const breaches: Breach[] = [];
-  for (const layer of scene.layers) {
+  for (const layer of layersHere) {
     if (!layer.visible) continue;
-    const { id, name, role } = layer;
+    const { id, name, role, opacity = 1 } = layer;
     if (layer.kind === 'ground') {
       const colour = resolveColour(layer.colour, c.appearance, named);
-      layers.push({ kind: 'ground', id, name, role, box: regions.screen, colour });
+      layers.push({ kind: 'ground', id, name, role, opacity, box: regions.screen, colour });
       continue;
     }
     const { rendition, cut } = chosen.get(layer.id)!;
@@ -112,7 +116,7 @@ export function surveyCase(input: SurveyInput, c: Case): CaseResult {
       named,
     });
     const measures = measure(placement, rendition, regions, c.screen);
-    layers.push({ kind: 'picture', id, name, role, box, rendition, placement, measures });
+    layers.push({ kind: 'picture', id, name, role, opacity, box, rendition, placement, measures });
     breaches.push(...breachesOf(layer, measures, limits));
   }
   return {

@@ -4,6 +4,9 @@ import { leadsBack, type Change } from '@/core/scene/change';
 import { Documents } from '@/core/scene/documents';
 import { NewerSchema, readDocuments } from '@/core/scene/migrate';
 import { applyPatch, PatchError } from '@/core/scene/patch';
+import { casesOf } from '@/core/screens/cases';
+import { whyNotDrawn } from '@/core/survey/drawable';
+import { screensOf } from '../catalogue';
 import { getDb } from '../db/client';
 import { blobs, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
@@ -22,7 +25,9 @@ function changed(before: Documents, change: Change): Documents {
     if (!leadsBack(change, before, after)) {
       throw new Problem(422, 'The inverse of this change does not lead back to where it started.');
     }
-    return keepShared(before, after);
+    const shared = keepShared(before, after);
+    checkDrawable(before, shared);
+    return shared;
   } catch (error) {
     if (error instanceof z.ZodError) throw new Problem(422, describe(error));
     if (error instanceof PatchError || error instanceof NewerSchema) throw new Problem(422, error.message);
@@ -44,6 +49,16 @@ function keepShared(before: Documents, after: Documents): Documents {
 
 const hashesOf = ({ project }: Documents) =>
   new Set(project.pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash))));
+
+/** A scene that could not be drawn on some screen would be lost to its makers: the page could not show it. */
+function checkDrawable(before: Documents, after: Documents): void {
+  const cases = casesOf(screensOf(after.project), ['light']);
+  for (const [id, scene] of Object.entries(after.scenes)) {
+    if (before.scenes[id] === scene && before.project === after.project) continue;
+    const problem = whyNotDrawn(after, id, cases);
+    if (problem) throw new Problem(422, `The scene “${scene.name}” could not be drawn. ${problem}`);
+  }
+}
 
 /** Documents may only point at files that are kept. */
 function checkFiles(db: Handle, before: Documents, after: Documents): void {

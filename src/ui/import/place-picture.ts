@@ -1,7 +1,9 @@
 import type { Documents } from '@/core/scene/documents';
 import type { Picture, Rendition } from '@/core/pictures/picture';
-import type { Bars, Layer, PictureLayer, Scene } from '@/core/scene/scene';
-import { lu, percent } from '@/core/scene/values';
+import { fillScreen, middleOfSafeArea } from '@/core/placing/presets';
+import type { Placing } from '@/core/placing/rule';
+import type { Bars, Layer, LayerRole, PictureLayer, Scene } from '@/core/scene/scene';
+import { lu } from '@/core/scene/values';
 import type { KeptFile } from '@/core/pictures/kept-file';
 
 const bars: Bars = {
@@ -34,54 +36,40 @@ export const pictureOf = (file: KeptFile, fileName: string): Picture => ({
   cuts: [{ cut: 'any', renditions: [renditionOf(file)], keepAreas: [], focalPoint: { x: 0.5, y: 0.5 } }],
 });
 
-/** Fills the whole screen, behind everything but the ground. */
-function background(picture: Picture): PictureLayer {
-  const edge = { region: 'screen' as const, offset: zero };
-  const rule = { kind: 'edges' as const, start: edge, end: edge };
+const focal = { kind: 'focal' } as const;
+
+/** A layer that shows a picture: a background covers its box, anything else is shown whole in it. */
+export function pictureLayer(picture: Picture, role: LayerRole, placing: Placing): PictureLayer {
+  const fills = role === 'background';
   return {
     kind: 'picture',
     id: crypto.randomUUID(),
     name: picture.name,
-    role: 'background',
+    role,
     visible: true,
     picture: picture.id,
-    placing: { x: rule, y: rule },
-    fit: { size: 'cover', repeat: once, align: { kind: 'focal' }, clip: true, cornerRadius: zero },
+    placing,
+    fit: {
+      size: fills ? 'cover' : 'contain',
+      repeat: once,
+      align: fills ? focal : centred,
+      clip: true,
+      cornerRadius: zero,
+    },
   };
 }
 
-/** A share of the safe area’s width, not too large, in its own shape in the middle of the safe area. */
-function logo(picture: Picture): PictureLayer {
-  const middle = { kind: 'middle' as const, region: 'safe' as const, shift: zero };
-  return {
-    kind: 'picture',
-    id: crypto.randomUUID(),
-    name: picture.name,
-    role: 'logo',
-    visible: true,
-    picture: picture.id,
-    placing: {
-      x: {
-        ...middle,
-        extent: { kind: 'length', length: percent(40), of: 'safe', max: { length: lu(220) } },
-      },
-      y: { ...middle, extent: { kind: 'from-ratio' } },
-      ratio: { value: 'own', strict: true },
-    },
-    fit: { size: 'contain', repeat: once, align: centred, clip: true, cornerRadius: zero },
-  };
-}
+export const groundLayer = (): Layer => ({
+  kind: 'ground',
+  id: crypto.randomUUID(),
+  name: 'Ground',
+  role: 'background',
+  visible: true,
+  colour: { light: '#ffffff', dark: '#101418' },
+});
 
 export function newScene(name: string): Scene {
-  const ground: Layer = {
-    kind: 'ground',
-    id: crypto.randomUUID(),
-    name: 'Ground',
-    role: 'background',
-    visible: true,
-    colour: { light: '#ffffff', dark: '#101418' },
-  };
-  return { id: crypto.randomUUID(), name, role: 'splash', bars, margin: noMargin, layers: [ground] };
+  return { id: crypto.randomUUID(), name, role: 'splash', bars, margin: noMargin, layers: [groundLayer()] };
 }
 
 /**
@@ -105,10 +93,10 @@ export function placeImported(
   }
   const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
   const hasBackground = scene.layers.some((l) => l.kind === 'picture' && l.role === 'background');
-  if (file.transparent) scene.layers.push(logo(picture));
+  if (file.transparent) scene.layers.push(pictureLayer(picture, 'logo', middleOfSafeArea()));
   else if (!hasBackground) {
     const behind = scene.layers.filter((l) => l.kind === 'ground').length;
-    scene.layers.splice(behind, 0, background(picture));
+    scene.layers.splice(behind, 0, pictureLayer(picture, 'background', fillScreen()));
   } else return undefined;
   return scene.id;
 }

@@ -1,5 +1,5 @@
 'use client';
-import type { Align } from '@/core/fit/rule';
+import type { Align, Fit } from '@/core/fit/rule';
 import { FIT_PRESETS, withPreset, type FitPreset } from '@/core/fit/presets';
 import type { Region } from '@/core/placing/rule';
 import type { Part } from '@/core/sentences/parts';
@@ -14,30 +14,34 @@ import { ColourEditor } from './editors/ColourEditor';
 import { ExtentEditor } from './editors/ExtentEditor';
 import { LengthField } from './editors/LengthField';
 import { ListEditor } from './editors/ListEditor';
+import { WhenEditor } from './editors/WhenEditor';
 import { RegionDrawing } from './editors/RegionDrawing';
+
+/** What stands at a path of a layer. */
+const valueAt = (layer: Layer, path: Part['paths'][number]): unknown =>
+  path.reduce<unknown>((v, key) => (v as Record<string | number, unknown>)[key], layer);
 
 /** Puts a value at each path of a part. */
 function setAt(layer: Layer, paths: Part['paths'], value: unknown): void {
   for (const path of paths) {
-    const parent = path
-      .slice(0, -1)
-      .reduce<Record<string | number, unknown>>((v, key) => v[key] as never, layer as never);
+    const parent = valueAt(layer, path.slice(0, -1)) as Record<string | number, unknown>;
     parent[path.at(-1)!] = value;
   }
 }
 
 interface AlignProps {
   layer: PictureLayer;
+  fit: Fit;
   value: Align;
   onChange: (value: Align) => void;
   onCommit: () => void;
 }
 
 /** A focal point belongs to the picture, not to the layer, and is written there. */
-function AlignPart({ layer, value, onChange, onCommit }: AlignProps) {
+function AlignPart({ layer, fit, value, onChange, onCommit }: AlignProps) {
   const store = useWorkbenchStore();
   const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture));
-  const { repeat } = layer.fit;
+  const { repeat } = fit;
   const setFocal = (point: { x: number; y: number }) =>
     editLive(store, ({ project }) => {
       const cuts = project.pictures.find((p) => p.id === layer.picture)?.cuts ?? [];
@@ -103,7 +107,8 @@ export function PartEditor({ layer, part, onDone }: { layer: Layer; part: Part; 
         ...FIT_WORDS[value],
         note: FIT_WORDS[value].title,
       }));
-      const set = (preset: FitPreset) => layer.kind === 'picture' && choose(withPreset(layer.fit, preset));
+      const fit = valueAt(layer, paths[0]!) as Fit;
+      const set = (preset: FitPreset) => choose(withPreset(fit, preset));
       return <ListEditor label="Drawn as" options={options} value={editable.value} onChoose={set} />;
     }
     case 'clip': {
@@ -124,7 +129,16 @@ export function PartEditor({ layer, part, onDone }: { layer: Layer; part: Part; 
       }));
       return <ListEditor label="Picture" options={options} value={editable.value} onChoose={choose} />;
     }
+    case 'when':
+      return <WhenEditor value={editable.value} {...done} />;
     case 'align':
-      return layer.kind === 'picture' ? <AlignPart layer={layer} value={editable.value} {...done} /> : null;
+      return layer.kind === 'picture' ? (
+        <AlignPart
+          layer={layer}
+          fit={valueAt(layer, paths[0]!.slice(0, -1)) as Fit}
+          value={editable.value}
+          {...done}
+        />
+      ) : null;
   }
 }

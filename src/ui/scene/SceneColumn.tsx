@@ -1,14 +1,23 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import type { Layer } from '@/core/scene/scene';
-import { layerSentence, picturePart } from '@/core/sentences/layer';
+import { layerSentence, picturePart, sayWhen, whenSentence } from '@/core/sentences/layer';
 import { saySize } from '@/core/formats/numbers';
 import { masterOf } from '../drawing/PictureThumb';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit, inLayer } from '../state/edit';
 import { PicturesTray } from './PicturesTray';
 import { PictureWell } from './PictureWell';
+import { AddLayer } from './AddLayer';
+import { LayerMenu } from './LayerMenu';
 import { PartButton, Sentence } from './Sentence';
+
+/** Without its last rule that differs a layer has no list of them. */
+function takeAway(layer: Layer, index: number): void {
+  if (layer.kind !== 'picture' || !layer.when) return;
+  layer.when.splice(index, 1);
+  if (layer.when.length === 0) delete layer.when;
+}
 
 function LayerBlock({ layer }: { layer: Layer }) {
   const store = useWorkbenchStore();
@@ -46,9 +55,29 @@ function LayerBlock({ layer }: { layer: Layer }) {
         >
           {layer.visible ? 'hide' : 'show'}
         </Button>
+        <LayerMenu layer={layer} />
       </h3>
       {layer.kind === 'picture' && layer.role === 'background' && <PictureWell layer={layer} />}
       <Sentence layer={layer} tokens={layerSentence(layer, { layers, named }, pictures)} />
+      {layer.kind === 'picture' &&
+        layer.when?.map((_, i) => (
+          <div className="differs" key={i}>
+            <Sentence layer={layer} tokens={whenSentence(layer, i, { layers, named }, pictures)} />
+            <Button
+              variant="quiet"
+              size="sm"
+              aria-label={`Take away: ${sayWhen(layer.when![i]!)}`}
+              onClick={() =>
+                edit(
+                  store,
+                  inLayer(store, layer.id, (l) => takeAway(l, i)),
+                )
+              }
+            >
+              take away
+            </Button>
+          </div>
+        ))}
     </section>
   );
 }
@@ -58,7 +87,10 @@ export function SceneColumn() {
   const scene = useScene();
   return (
     <aside className="scene-column" aria-label="Scene">
-      <h2>Layers, back to front</h2>
+      <h2>
+        Layers, back to front
+        <AddLayer />
+      </h2>
       {scene.layers.map((layer) => (
         <LayerBlock key={layer.id} layer={layer} />
       ))}

@@ -39,6 +39,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
   const headline = summary?.headline;
   const layers = sceneOf(useWorkbenchStore().getState())?.layers;
   const layerName = headline ? layers?.find((l) => l.id === headline.layerId)?.name : undefined;
+  const text = caseText(shown, summary, layerName);
   const { size } = turn(shown.screen, shown.rotation);
 
   return (
@@ -49,7 +50,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
       id={`case-${shown.id}`}
       data-case={shown.id}
       aria-selected={selected}
-      aria-label={caseText(shown, summary, layerName)}
+      aria-label={text}
       tabIndex={selected ? 0 : -1}
       onClick={() => onSelect(shown.id)}
       onFocus={() => onSelect(shown.id)}
@@ -61,7 +62,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
       ) : (
         <span className="glass" style={{ width: size.width * scale, height: size.height * scale }} />
       )}
-      <span className="case-caption figures">
+      <span className="case-caption figures" title={text}>
         {summary && <b className={`outcome-${summary.outcome}`}>{OUTCOME_SHAPES[summary.outcome]}</b>}{' '}
         <span className="case-size">
           {caseSize(shown)}

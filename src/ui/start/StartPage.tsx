@@ -92,19 +92,25 @@ export function StartPage({ projects, theme }: { projects: Card[]; theme: Theme 
   const [problem, setProblem] = useState<string | null>(null);
   const [deleted, setDeleted] = useState<{ id: string; name: string } | null>(null);
 
-  const act = async (work: () => Promise<unknown>) => {
+  /** Does something and says what went wrong. */
+  const attempt = async (work: () => Promise<unknown>) => {
     setProblem(null);
     try {
       await work();
-      router.refresh();
     } catch (error) {
       if (!(error instanceof RequestProblem)) throw error;
       setProblem(error.message);
     }
   };
+  /** Does something that changes what this page lists. */
+  const act = (work: () => Promise<unknown>) =>
+    attempt(async () => {
+      await work();
+      router.refresh();
+    });
   const create = (event: FormEvent) => {
     event.preventDefault();
-    void act(async () => {
+    void attempt(async () => {
       const { id } = await request<{ id: string }>('POST', '/api/projects', { name });
       router.push(`/projects/${id}`);
     });

@@ -3,23 +3,10 @@ import { changeBetween, inverted, undoable, type Change } from '@/core/scene/cha
 import type { Documents } from '@/core/scene/documents';
 import { applyPatch } from '@/core/scene/patch';
 import type { Layer, PictureLayer, Scene } from '@/core/scene/scene';
-import { surveyCase } from '@/core/survey/survey';
-import { surveyInput, type WorkbenchState, type WorkbenchStore } from './workbench';
+import { whyNotDrawn } from '@/core/survey/drawable';
+import type { WorkbenchStore } from './workbench';
 
 const MOST_UNDO = 200;
-
-/** What keeps a scene from being drawn, such as layers measured from one another in a circle; `null` when it can be. */
-function whyNot(state: WorkbenchState, documents: Documents): string | null {
-  const scene = documents.scenes[state.sceneId];
-  const [first] = state.cases;
-  if (!scene || !first) return null;
-  try {
-    surveyCase(surveyInput(documents, scene), first);
-    return null;
-  } catch (error) {
-    return error instanceof Error ? error.message : String(error);
-  }
-}
 
 /**
  * Changes the documents within a gesture: everything that is drawn and measured follows at once, and all changes up
@@ -30,7 +17,7 @@ function whyNot(state: WorkbenchState, documents: Documents): string | null {
 export function editLive(store: WorkbenchStore, recipe: (documents: Documents) => void): boolean {
   const state = store.getState();
   const documents = produce(state.documents, recipe);
-  const problem = whyNot(state, documents);
+  const problem = whyNotDrawn(documents, state.sceneId, state.cases);
   if (problem) store.setState({ message: `That is not possible. ${problem}` });
   else store.setState({ gesture: state.gesture ?? state.documents, documents });
   return !problem;

@@ -12,7 +12,7 @@ import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/con
 import { watchSaving } from '../state/save-client';
 import { watchSurvey } from '../state/survey-client';
 import { writeView } from '../state/view';
-import { createWorkbench, sceneOf, type WorkbenchStart } from '../state/workbench';
+import { createWorkbench, sceneOf, type WorkbenchStart, type WorkbenchState } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { ConflictDialog } from './ConflictDialog';
 import { KeysDialog } from './KeysDialog';
@@ -51,18 +51,18 @@ function useAddress(): void {
   );
 }
 
-/** A scene that is undone away leaves the first of those that are left open. */
+/** Keeps a scene open while there is one: the first, when none was or when the open one is undone away. */
 function useOpenScene(): void {
   const store = useWorkbenchStore();
-  useEffect(
-    () =>
-      store.subscribe((state) => {
-        if (sceneOf(state)) return;
-        const [first = ''] = state.documents.project.scenes;
-        if (first !== state.sceneId) store.setState({ sceneId: first });
-      }),
-    [store],
-  );
+  useEffect(() => {
+    const openFirst = (state: WorkbenchState) => {
+      if (sceneOf(state)) return;
+      const [first = ''] = state.documents.project.scenes;
+      if (first !== state.sceneId) store.setState({ sceneId: first });
+    };
+    openFirst(store.getState());
+    return store.subscribe(openFirst);
+  }, [store]);
 }
 
 function Bench({ theme }: { theme: Theme }) {

@@ -1,0 +1,49 @@
+import { lu, percent } from '../scene/values';
+import type { AxisRule, Placing } from './rule';
+
+const zero = lu(0);
+const ownShape = { value: 'own', strict: true } as const;
+const middleOfSafe = { kind: 'middle', region: 'safe', shift: zero } as const;
+
+const shareOfSafe = (share: number, most: number): AxisRule => ({
+  ...middleOfSafe,
+  extent: { kind: 'length', length: percent(share), of: 'safe', max: { length: lu(most) } },
+});
+
+/** All four edges of the whole screen: a background. */
+export function fillScreen(): Placing {
+  const edge = { region: 'screen', offset: zero } as const;
+  const rule: AxisRule = { kind: 'edges', start: edge, end: edge };
+  return { x: rule, y: rule };
+}
+
+/** In the middle of the safe area, a share of its width up to a size, in its own shape: a logo. */
+export const middleOfSafeArea = (): Placing => ({
+  x: shareOfSafe(40, 220),
+  y: { ...middleOfSafe, extent: { kind: 'from-ratio' } },
+  ratio: ownShape,
+});
+
+/** Just under another layer, in the middle across: a label under a logo. */
+export const underLayer = (id: string): Placing => ({
+  x: shareOfSafe(50, 280),
+  y: {
+    kind: 'start',
+    edge: { region: `layer:${id}`, side: 'end', offset: lu(16) },
+    extent: { kind: 'from-ratio' },
+  },
+  ratio: ownShape,
+});
+
+/** Along the bottom of the safe area, from side to side of the screen: a strip. */
+export function stripAtBottom(): Placing {
+  const side = { region: 'screen', offset: zero } as const;
+  return {
+    x: { kind: 'edges', start: side, end: side },
+    y: {
+      kind: 'end',
+      edge: { region: 'safe', offset: zero },
+      extent: { kind: 'length', length: lu(64) },
+    },
+  };
+}

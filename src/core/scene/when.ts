@@ -1,0 +1,53 @@
+import { z } from 'zod';
+import { Fit } from '../fit/rule';
+import type { Size } from '../geometry/rect';
+import { Placing } from '../placing/rule';
+
+const width = z.number().nonnegative();
+
+/**
+ * A rule that differs on some screens. It holds where every condition that it names does: the orientation of the
+ * case, and the width of the turned screen in lu, both ends included. What it does not give stays as it is.
+ */
+export const When = z
+  .object({
+    orientation: z.enum(['portrait', 'landscape']).optional(),
+    minWidth: width.optional(),
+    maxWidth: width.optional(),
+    placing: Placing.optional(),
+    fit: Fit.optional(),
+    visible: z.boolean().optional(),
+  })
+  .refine((w) => w.orientation !== undefined || w.minWidth !== undefined || w.maxWidth !== undefined, {
+    message: 'A rule that differs needs to say when: an orientation or a width.',
+  });
+export type When = z.infer<typeof When>;
+
+/** Whether a rule holds on a screen of this size, as it is turned; a square counts as portrait. */
+export function holds(when: When, size: Size): boolean {
+  const orientation = size.width > size.height ? 'landscape' : 'portrait';
+  return (
+    (when.orientation === undefined || when.orientation === orientation) &&
+    size.width >= (when.minWidth ?? 0) &&
+    size.width <= (when.maxWidth ?? Infinity)
+  );
+}
+
+interface Changeable {
+  placing: Placing;
+  fit: Fit;
+  visible: boolean;
+  when?: When[];
+}
+
+/** A layer as it is on a screen of this size: the first rule that holds wins. */
+export function onSize<L extends Changeable>(layer: L, size: Size): L {
+  const rule = layer.when?.find((w) => holds(w, size));
+  if (!rule) return layer;
+  return {
+    ...layer,
+    placing: rule.placing ?? layer.placing,
+    fit: rule.fit ?? layer.fit,
+    visible: rule.visible ?? layer.visible,
+  };
+}

@@ -1,0 +1,39 @@
+import type { Documents } from '../scene/documents';
+import type { Scene } from '../scene/scene';
+import { holds } from '../scene/when';
+import type { Case } from '../screens/cases';
+import { turn } from '../screens/turn';
+import { surveyCase } from './survey';
+
+/** One case for every combination of rules that differ: between them they use every rule that any case uses. */
+export function oneOfEachRule(scene: Scene, cases: readonly Case[]): Case[] {
+  const differing = scene.layers.flatMap((l) => (l.kind === 'picture' && l.when ? [l.when] : []));
+  if (differing.length === 0) return cases.slice(0, 1);
+  const found = new Map<string, Case>();
+  for (const c of cases) {
+    const { size } = turn(c.screen, c.rotation);
+    const key = differing.map((when) => when.findIndex((w) => holds(w, size))).join(' ');
+    if (!found.has(key)) found.set(key, c);
+  }
+  return [...found.values()];
+}
+
+/**
+ * What keeps a scene from being drawn on some screen, such as layers that are measured from one another in a circle
+ * or a named value that is not there; `null` when nothing does.
+ */
+export function whyNotDrawn(
+  { project, scenes }: Documents,
+  sceneId: string,
+  cases: readonly Case[],
+): string | null {
+  const scene = scenes[sceneId];
+  if (!scene) return null;
+  const { pictures, named, limits } = project;
+  try {
+    for (const c of oneOfEachRule(scene, cases)) surveyCase({ scene, pictures, named, limits }, c);
+    return null;
+  } catch (error) {
+    return error instanceof Error ? error.message : String(error);
+  }
+}

@@ -1,0 +1,77 @@
+'use client';
+import { useId, useRef, useState, type ReactNode } from 'react';
+import { Button, Overlay, Popover, type ButtonProps } from 'react-bootstrap';
+import { useWorkbenchStore } from '../state/context';
+import { commit } from '../state/edit';
+
+interface Props {
+  /** what the editor is called */
+  label: string;
+  button: Omit<ButtonProps, 'onClick'> & { 'aria-label'?: string };
+  /** @param close ends the gesture, closes, and gives the focus back to the button */
+  children: (close: () => void) => ReactNode;
+}
+
+/** Beside its button where there is room, otherwise wherever it can be seen whole. */
+const POPPER = {
+  strategy: 'fixed' as const,
+  modifiers: [
+    {
+      name: 'preventOverflow',
+      options: { altAxis: true, padding: 8, rootBoundary: 'viewport', boundary: [] },
+    },
+  ],
+};
+
+/** A button that opens an editor in place: Enter opens, Escape closes, and what was changed is one step. */
+export function EditorPopover({ label, button, children }: Props) {
+  const store = useWorkbenchStore();
+  const id = useId();
+  const [open, setOpen] = useState(false);
+  const target = useRef<HTMLButtonElement>(null);
+  const holder = useRef<HTMLSpanElement>(null);
+  const hide = () => {
+    commit(store);
+    setOpen(false);
+  };
+  const close = () => {
+    hide();
+    document.getElementById(id)?.focus();
+  };
+  return (
+    <span ref={holder}>
+      <Button
+        {...button}
+        id={id}
+        ref={target}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={() => (open ? close() : setOpen(true))}
+      />
+      <Overlay
+        target={target}
+        container={holder}
+        show={open}
+        placement="bottom-start"
+        flip
+        transition={false}
+        rootClose
+        onHide={hide}
+        popperConfig={POPPER}
+      >
+        <Popover
+          className="part-editor"
+          role="dialog"
+          aria-label={label}
+          onKeyDown={(e) => {
+            if (e.key !== 'Escape') return;
+            e.stopPropagation();
+            close();
+          }}
+        >
+          <Popover.Body>{children(close)}</Popover.Body>
+        </Popover>
+      </Overlay>
+    </span>
+  );
+}
