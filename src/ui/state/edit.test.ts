@@ -1,0 +1,119 @@
+import json from '../../../data/screens.json';
+import { demoDocuments } from '../../../demo/documents';
+import type { Rendition } from '@/core/pictures/picture';
+import { applyPatch } from '@/core/scene/patch';
+import { readCatalogue } from '@/core/screens/catalogue';
+import { commit, edit, editLive, inLayer, redo, undo } from './edit';
+import { readView } from './view';
+import { createWorkbench, sceneOf, type WorkbenchStore } from './workbench';
+
+const file: Rendition = {
+  hash: 'a'.repeat(64),
+  widthPx: 400,
+  heightPx: 300,
+  density: 1,
+  appearance: 'light',
+  vector: false,
+};
+const open = (): WorkbenchStore =>
+  createWorkbench({
+    documents: demoDocuments(() => [file]),
+    revision: 1,
+    sceneId: 'winter-splash',
+    screens: readCatalogue(json).slice(0, 3),
+    view: readView({}),
+    arrived: [],
+  });
+
+const setPercent = (store: WorkbenchStore, x: number) =>
+  editLive(
+    store,
+    inLayer(store, 'harbour', (l) => {
+      if (l.kind === 'picture' && l.fit.align.kind === 'position') l.fit.align.x.percent = x;
+    }),
+  );
+const percentOf = (store: WorkbenchStore) => {
+  const layer = sceneOf(store.getState())!.layers.find((l) => l.id === 'harbour');
+  return layer?.kind === 'picture' && layer.fit.align.kind === 'position' ? layer.fit.align.x.percent : null;
+};
+const rename = (store: WorkbenchStore, name: string) =>
+  edit(store, ({ project }) => {
+    project.name = name;
+  });
+
+describe('editing', () => {
+  it('makes one step of all changes of a gesture', () => {
+    const store = open();
+    const before = store.getState().documents;
+    for (const x of [10, 20, 30]) setPercent(store, x);
+    expect(percentOf(store)).toBe(30);
+    expect(store.getState().undo).toEqual([]);
+    commit(store);
+    const { undo: steps, pending, documents } = store.getState();
+    expect(steps).toHaveLength(1);
+    expect(pending).toEqual(steps);
+    expect(steps[0]!.patch).toEqual([
+      { op: 'replace', path: '/scenes/winter-splash/layers/1/fit/align/x/percent', value: 30 },
+    ]);
+    expect(applyPatch(documents, steps[0]!.inverse)).toEqual(before);
+  });
+
+  it('makes no step of a gesture that ends where it began', () => {
+    const store = open();
+    setPercent(store, 5);
+    setPercent(store, 62);
+    commit(store);
+    expect(store.getState()).toMatchObject({ undo: [], pending: [], gesture: null });
+  });
+
+  it('goes back and forth, and each way is a step to be saved', () => {
+    const store = open();
+    rename(store, 'One');
+    rename(store, 'Two');
+    undo(store);
+    expect(store.getState().documents.project.name).toBe('One');
+    redo(store);
+    expect(store.getState().documents.project.name).toBe('Two');
+    undo(store);
+    undo(store);
+    undo(store);
+    expect(store.getState().documents.project.name).toBe('Larkmoor Ferries');
+    expect(store.getState().pending).toHaveLength(6);
+    expect(new Set(store.getState().pending.map((c) => c.id)).size).toBe(6);
+    rename(store, 'Three');
+    expect(store.getState().redo).toEqual([]);
+  });
+
+  it('ends a gesture that is going on before it takes a step back', () => {
+    const store = open();
+    setPercent(store, 5);
+    undo(store);
+    expect(percentOf(store)).toBe(62);
+    redo(store);
+    expect(percentOf(store)).toBe(5);
+  });
+
+  it('does not take back what was changed again elsewhere, and says so', () => {
+    const store = open();
+    rename(store, 'Mine');
+    const { documents } = store.getState();
+    store.setState({ documents: { ...documents, project: { ...documents.project, name: 'Theirs' } } });
+    undo(store);
+    expect(store.getState().documents.project.name).toBe('Theirs');
+    expect(store.getState().message).toMatch(/cannot be taken back/);
+  });
+
+  it('refuses what could not be drawn, and leaves everything as it was', () => {
+    const store = open();
+    const before = store.getState().documents;
+    const made = editLive(
+      store,
+      inLayer(store, 'harbour', (l) => {
+        if (l.kind === 'picture') l.picture = 'gone';
+      }),
+    );
+    expect(made).toBe(false);
+    expect(store.getState().documents).toBe(before);
+    expect(store.getState().message).toMatch(/^That is not possible\. The layer “Harbour”/);
+  });
+});
