@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
+import type { Documents } from '../src/core/scene/documents';
 import { difference, raster, type Raster } from './pixels';
 import { AGREEMENT_PROJECT, GROUND, HELD, WAYS, type Way } from './agreement-scenes';
 
@@ -20,6 +21,14 @@ async function canvasOf(page: Page, scene: string, caseId: string): Promise<{ pn
   return { png: Buffer.from(data[0].split(',')[1]!, 'base64'), scale: Number(data[1]) };
 }
 
+/** The file of the harbour for an appearance, as the project’s documents name it. */
+async function fileOf(request: APIRequestContext, appearance: string): Promise<string> {
+  const response = await request.get(`/api/projects/${AGREEMENT_PROJECT}`);
+  const { documents } = (await response.json()) as { documents: Documents };
+  const harbour = documents.project.pictures.find((p) => p.id === 'harbour')!;
+  return harbour.cuts[0]!.renditions.find((r) => r.appearance === appearance)!.hash;
+}
+
 const repeatCss = ({ repeat }: Way) => (typeof repeat === 'string' ? repeat : `${repeat.x} ${repeat.y}`);
 
 /** The same picture in the same box, drawn by the browser’s own CSS. */
@@ -39,10 +48,6 @@ test.describe('canvas, server and CSS draw the same', () => {
   for (const [index, way] of WAYS.entries()) {
     const screen = SCREENS[index % SCREENS.length]!;
     test(`${way.id} on ${screen.id}`, async ({ page, request, baseURL }) => {
-      const previews: string[] = [];
-      page.on('response', (r) => {
-        if (r.url().includes('/api/pictures/')) previews.push(r.url());
-      });
       const { png, scale } = await canvasOf(page, way.id, screen.id);
       const canvas = await raster(png);
       expect(canvas.width).toBe(Math.floor(screen.width * scale + 0.5));
@@ -52,7 +57,7 @@ test.describe('canvas, server and CSS draw the same', () => {
       expect(response.headers()['content-type']).toBe('image/png');
       const server = await raster(await response.body());
 
-      const hash = /pictures\/([0-9a-f]{64})/.exec(previews[0]!)![1]!;
+      const hash = await fileOf(request, screen.id.endsWith('dark') ? 'dark' : 'light');
       const css = await cssOf(page, way, `${baseURL}/api/pictures/${hash}/2048`, canvas, scale);
 
       for (const [name, d] of Object.entries({
