@@ -10,7 +10,7 @@ import { casesOf } from '../src/core/screens/cases';
 import { readCatalogue } from '../src/core/screens/catalogue';
 import { distinctCases } from '../src/core/screens/likeness';
 import { turn } from '../src/core/screens/turn';
-import { survey } from '../src/core/survey/survey';
+import { survey, surveyInput } from '../src/core/survey/survey';
 import { medianMs, report } from './measure';
 
 const shapeOf: Record<string, number> = {
@@ -31,9 +31,10 @@ const renditions = (id: string): Rendition[] =>
       vector: false,
     }));
 
-const { project, scenes } = demoDocuments(renditions);
-const scene = scenes['winter-splash']!;
-const input = { scene, pictures: project.pictures, named: project.named, limits: project.limits };
+const documents = demoDocuments(renditions);
+const { project } = documents;
+const scene = documents.scenes['winter-splash']!;
+const input = surveyInput(documents, scene);
 const cases = distinctCases(casesOf(readCatalogue(catalogue), APPEARANCES)).map((c) => c.shown);
 
 const cover: Fit = {

@@ -1,7 +1,8 @@
 import { DEFAULT_LIMITS } from '../src/core/measure/limit';
 import type { Documents } from '../src/core/scene/documents';
 import type { Fit } from '../src/core/fit/rule';
-import type { AxisRule, Placing, Region } from '../src/core/placing/rule';
+import { fillScreen } from '../src/core/placing/presets';
+import type { AxisRule, Placing } from '../src/core/placing/rule';
 import type { Picture, Rendition } from '../src/core/pictures/picture';
 import { SCHEMA_VERSION } from '../src/core/scene/project';
 import type { Bars, Layer, Margin, Scene } from '../src/core/scene/scene';
@@ -88,12 +89,6 @@ const bars: Bars = {
 };
 const margin: Margin = { left: lu(0), right: lu(0), top: lu(0), bottom: lu(0) };
 
-const allEdges = (region: Region): Placing => {
-  const edge = { region, offset: lu(0) };
-  const rule: AxisRule = { kind: 'edges', start: edge, end: edge };
-  return { x: rule, y: rule };
-};
-
 const held = (x: number, y: number): Fit['align'] => ({
   kind: 'position',
   x: { percent: x, offset: lu(0) },
@@ -153,7 +148,7 @@ const winterSplash: Scene = {
       role: 'background',
       visible: true,
       picture: 'harbour',
-      placing: allEdges('screen'),
+      placing: fillScreen(),
       fit: fit('cover', held(62, 55)),
     },
     emblem({
@@ -213,7 +208,7 @@ const signIn: Scene = {
       role: 'background',
       visible: true,
       picture: 'deck',
-      placing: allEdges('screen'),
+      placing: fillScreen(),
       fit: fit('cover', { kind: 'focal' }),
     },
     emblem({

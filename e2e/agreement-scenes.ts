@@ -1,4 +1,5 @@
 import type { Fit, FitSize, Repeat } from '../src/core/fit/rule';
+import { fillScreen } from '../src/core/placing/presets';
 import type { Documents } from '../src/core/scene/documents';
 import type { Scene } from '../src/core/scene/scene';
 import { lu, percent } from '../src/core/scene/values';
@@ -60,8 +61,6 @@ const fit = ({ size, repeat }: Way): Fit => ({
 });
 
 const zero = lu(0);
-const edge = { region: 'screen' as const, offset: zero };
-const whole = { kind: 'edges' as const, start: edge, end: edge };
 
 /** A project with one scene for each way, all of the demo’s harbour. */
 export function agreementDocuments({ project }: Documents): Documents {
@@ -91,7 +90,7 @@ export function agreementDocuments({ project }: Documents): Documents {
         role: 'background',
         visible: true,
         picture: 'harbour',
-        placing: { x: whole, y: whole },
+        placing: fillScreen(),
         fit: fit(way),
       },
     ],

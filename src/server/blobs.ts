@@ -51,12 +51,8 @@ const originalFile = (hash: string) => path.join(storeFolder(), 'pictures', hash
 const previewFile = (hash: string, widthPx: number) =>
   path.join(storeFolder(), 'previews', hash.slice(0, 2), `${hash}-${widthPx}.webp`);
 
-/** Stores bytes under their hash; the same bytes are stored once. */
-export async function storeOriginal(bytes: Buffer): Promise<string> {
-  const hash = hashOf(bytes);
-  await writeWhole(originalFile(hash), bytes);
-  return hash;
-}
+/** Stores bytes under their hash, which the caller has; the same bytes are stored once. */
+export const storeOriginal = (hash: string, bytes: Buffer) => writeWhole(originalFile(hash), bytes);
 
 export const readOriginal = (hash: string): Promise<Buffer> => readFile(originalFile(hash));
 

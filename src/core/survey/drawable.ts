@@ -3,7 +3,7 @@ import type { Scene } from '../scene/scene';
 import { holds } from '../scene/when';
 import type { Case } from '../screens/cases';
 import { turn } from '../screens/turn';
-import { surveyCase } from './survey';
+import { surveyCase, surveyInput } from './survey';
 
 /** One case for every combination of rules that differ: between them they use every rule that any case uses. */
 export function oneOfEachRule(scene: Scene, cases: readonly Case[]): Case[] {
@@ -22,16 +22,12 @@ export function oneOfEachRule(scene: Scene, cases: readonly Case[]): Case[] {
  * What keeps a scene from being drawn on some screen, such as layers that are measured from one another in a circle
  * or a named value that is not there; `null` when nothing does.
  */
-export function whyNotDrawn(
-  { project, scenes }: Documents,
-  sceneId: string,
-  cases: readonly Case[],
-): string | null {
-  const scene = scenes[sceneId];
+export function whyNotDrawn(documents: Documents, sceneId: string, cases: readonly Case[]): string | null {
+  const scene = documents.scenes[sceneId];
   if (!scene) return null;
-  const { pictures, named, limits } = project;
+  const input = surveyInput(documents, scene);
   try {
-    for (const c of oneOfEachRule(scene, cases)) surveyCase({ scene, pictures, named, limits }, c);
+    for (const c of oneOfEachRule(scene, cases)) surveyCase(input, c);
     return null;
   } catch (error) {
     return error instanceof Error ? error.message : String(error);

@@ -6,6 +6,7 @@ import { measure, type Measures } from '../measure/measures';
 import { chooseRendition, naturalSizeOf, type Choice } from '../pictures/choose';
 import type { Picture, Rendition } from '../pictures/picture';
 import { resolveBoxes } from '../placing/resolve';
+import type { Documents } from '../scene/documents';
 import type { Layer, LayerRole, PictureLayer, Scene } from '../scene/scene';
 import { onSize } from '../scene/when';
 import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
@@ -21,6 +22,14 @@ export interface SurveyInput {
   named: readonly NamedValue[];
   limits: readonly Limit[];
 }
+
+/** What a survey of a scene needs of the documents it stands in. */
+export const surveyInput = ({ project }: Documents, scene: Scene): SurveyInput => ({
+  scene,
+  pictures: project.pictures,
+  named: project.named,
+  limits: project.limits,
+});
 
 interface LayerBase {
   id: string;

@@ -70,7 +70,6 @@ async function pyramid(
 ): Promise<{ previews: Preview[]; transparent: boolean }> {
   const previews: Preview[] = [];
   let source = decode(bytes);
-  let transparent = false;
   for (const width of previewWidths(widthPx).reverse()) {
     const { data, info } = await source
       .resize(width, undefined, { kernel: 'lanczos3' })
@@ -80,9 +79,9 @@ async function pyramid(
     const encoded = await sharp(data, { raw }).webp({ quality: 92, alphaQuality: 100, effort: 2 }).toBuffer();
     previews.push({ widthPx: width, bytes: encoded });
     source = sharp(data, { raw });
-    if (width === 64 || previews.length === 1) transparent = !(await sharp(data, { raw }).stats()).isOpaque;
   }
-  return { previews, transparent };
+  // What is left after the loop is the smallest level, which is enough to see whether anything shows through.
+  return { previews, transparent: !(await source.stats()).isOpaque };
 }
 
 /** At most two files are decoded at a time: a large one takes a few hundred MB. */
@@ -114,15 +113,16 @@ function known(hash: string): KeptFile | null {
  */
 export async function keepFile(bytes: Buffer, name: string): Promise<KeptFile> {
   const type = typeOf(bytes, name);
-  const already = known(hashOf(bytes));
+  const hash = hashOf(bytes);
+  const already = known(hash);
   if (already) return already;
   return inTurn(async () => {
     const size = await sizeOf(bytes, name);
     const { previews, transparent } = await pyramid(bytes, size.widthPx).catch(() => {
       throw broken(name);
     });
-    for (const p of previews) await storePreview(hashOf(bytes), p.widthPx, p.bytes);
-    const hash = await storeOriginal(bytes);
+    for (const p of previews) await storePreview(hash, p.widthPx, p.bytes);
+    await storeOriginal(hash, bytes);
     const file = { hash, type, bytes: bytes.length, ...size, vector: type === 'svg', transparent };
     const createdAt = new Date().toISOString();
     getDb()

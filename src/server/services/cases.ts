@@ -2,7 +2,7 @@ import { withPreset, type FitPreset } from '@/core/fit/presets';
 import type { Repeat } from '@/core/fit/rule';
 import type { Scene } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
-import { surveyCase } from '@/core/survey/survey';
+import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { drawingOf } from '@/render/painter';
 import { paintPng } from '@/render/sharp';
 import { readOriginal } from '../blobs';
@@ -41,17 +41,12 @@ function tried(scene: Scene, { layer: id, fit, repeat }: Trial): Scene {
 
 /** One case as PNG. @throws Problem 404 for an unknown project, scene or case, 422 for a size out of range */
 export async function casePng(asked: CasePicture): Promise<Buffer> {
-  const { project, scenes } = loadProject(asked.projectId).documents;
-  const scene = scenes[asked.sceneId];
+  const { documents } = loadProject(asked.projectId);
+  const scene = documents.scenes[asked.sceneId];
   if (!scene) throw notFound('This scene');
-  const found = findCase(asked.caseId, screensOf(project));
+  const found = findCase(asked.caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
-  const input = {
-    scene: asked.trial ? tried(scene, asked.trial) : scene,
-    pictures: project.pictures,
-    named: project.named,
-    limits: project.limits,
-  };
+  const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene);
   const drawing = drawingOf(surveyCase(input, found), {
     scale: asked.scale ?? found.screen.density,
     glass: asked.glass,

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { leadsBack, type Change } from '@/core/scene/change';
 import { Documents } from '@/core/scene/documents';
 import { NewerSchema, readDocuments } from '@/core/scene/migrate';
-import { applyPatch, PatchError } from '@/core/scene/patch';
+import { applyPatch, PatchError, sameJson } from '@/core/scene/patch';
 import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { screensOf } from '../catalogue';
@@ -37,14 +37,13 @@ function changed(before: Documents, change: Change): Documents {
 
 /** Parsing copies everything; documents that say the same are the same again, so that only changed rows are written. */
 function keepShared(before: Documents, after: Documents): Documents {
-  const same = (a: unknown, b: unknown) => JSON.stringify(a) === JSON.stringify(b);
   const scenes = Object.fromEntries(
     Object.entries(after.scenes).map(([id, scene]) => {
       const old = before.scenes[id];
-      return [id, old && same(old, scene) ? old : scene];
+      return [id, old && sameJson(old, scene) ? old : scene];
     }),
   );
-  return { project: same(before.project, after.project) ? before.project : after.project, scenes };
+  return { project: sameJson(before.project, after.project) ? before.project : after.project, scenes };
 }
 
 const hashesOf = ({ project }: Documents) =>

@@ -9,7 +9,7 @@ import { saySize } from '@/core/formats/numbers';
 import { summarise, tally } from '@/core/survey/summary';
 import type { Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
-import { survey, type CaseResult } from '@/core/survey/survey';
+import { survey, surveyInput, type CaseResult } from '@/core/survey/survey';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { RequestProblem, uploadFile } from '../api';
 import { CaseCanvas, PixelProvider } from '../drawing/CaseCanvas';
@@ -18,7 +18,6 @@ import { createPixelStore, widthOfFile } from '../drawing/pixels';
 import { useInView } from '../screens/useInView';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
-import { surveyInput } from '../state/workbench';
 import { caseSize, OUTCOME_SHAPES } from '../words';
 import { renditionOf } from './place-picture';
 

@@ -6,7 +6,7 @@ import type { Part } from '@/core/sentences/parts';
 import { REGION_WORDS } from '@/core/sentences/words';
 import type { Layer, PictureLayer } from '@/core/scene/scene';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { commit, editLive, inLayer } from '../state/edit';
+import { commit, editLive, inLayer, setFocalPoint } from '../state/edit';
 import { FIT_WORDS } from '../words';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { AlignEditor } from './editors/AlignEditor';
@@ -43,10 +43,7 @@ function AlignPart({ layer, fit, value, onChange, onCommit }: AlignProps) {
   const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture));
   const { repeat } = fit;
   const setFocal = (point: { x: number; y: number }) =>
-    editLive(store, ({ project }) => {
-      const cuts = project.pictures.find((p) => p.id === layer.picture)?.cuts ?? [];
-      for (const cut of cuts) cut.focalPoint = point;
-    });
+    editLive(store, (documents) => setFocalPoint(documents, layer.picture, point));
   return (
     <AlignEditor
       value={value}

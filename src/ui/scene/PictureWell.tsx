@@ -4,7 +4,7 @@ import { sayNumber } from '@/core/formats/numbers';
 import type { PictureLayer } from '@/core/scene/scene';
 import { PictureThumb, masterOf } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { commit, editLive } from '../state/edit';
+import { commit, editLive, setFocalPoint } from '../state/edit';
 import { useShownPart } from './useShownPart';
 
 const STEPS: Record<string, [number, number]> = {
@@ -33,16 +33,15 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
   const master = masterOf(picture, appearance);
 
   const set = (x: number, y: number) =>
-    editLive(store, ({ project, scenes }) => {
+    editLive(store, (documents) => {
       const [px, py] = [clampPercent(x), clampPercent(y)];
-      const target = scenes[store.getState().sceneId]?.layers.find((l) => l.id === layer.id);
+      const target = documents.scenes[store.getState().sceneId]?.layers.find((l) => l.id === layer.id);
       if (target?.kind !== 'picture') return;
       if (target.fit.align.kind === 'position') {
         target.fit.align.x.percent = px;
         target.fit.align.y.percent = py;
       } else {
-        const cuts = project.pictures.find((p) => p.id === layer.picture)?.cuts ?? [];
-        for (const cut of cuts) cut.focalPoint = { x: px / 100, y: py / 100 };
+        setFocalPoint(documents, layer.picture, { x: px / 100, y: py / 100 });
       }
     });
   const moveTo = (event: PointerEvent) => {

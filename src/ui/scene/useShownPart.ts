@@ -1,9 +1,8 @@
 'use client';
 import { useMemo, type CSSProperties } from 'react';
 import { findCase } from '@/core/screens/cases';
-import { surveyCase } from '@/core/survey/survey';
+import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { useScene, useWorkbench } from '../state/context';
-import { surveyInput } from '../state/workbench';
 
 const share = (part: number, whole: number) => `${(part / whole) * 100}%`;
 

@@ -80,6 +80,16 @@ export const inLayer =
     if (layer) recipe(layer);
   };
 
+/** Moves the point that a picture keeps in the middle, 0..1; it belongs to the picture, in all of its cuts. */
+export function setFocalPoint(
+  { project }: Documents,
+  pictureId: string,
+  point: { x: number; y: number },
+): void {
+  const cuts = project.pictures.find((p) => p.id === pictureId)?.cuts ?? [];
+  for (const cut of cuts) cut.focalPoint = point;
+}
+
 /** The picture that fills the screen: the rearmost picture layer with the role of a background. */
 export const backgroundOf = (scene: Scene | undefined): PictureLayer | undefined =>
   scene?.layers.find((l): l is PictureLayer => l.kind === 'picture' && l.role === 'background');

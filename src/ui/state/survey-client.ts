@@ -1,7 +1,8 @@
 import * as Comlink from 'comlink';
 import type { CaseSummary } from '@/core/survey/summary';
 import type { SurveyWorker } from '@/workers/survey.worker';
-import { sceneOf, surveyInput, type WorkbenchState, type WorkbenchStore } from './workbench';
+import { surveyInput } from '@/core/survey/survey';
+import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 /**
  * Keeps `summaries` in step with the documents: one worker, one survey at a time, and when it is through only

@@ -26,6 +26,13 @@ export type View = z.infer<typeof View>;
 /** Reads a view from the parts of an address; what cannot be read is left at its default. */
 export const readView = (params: Record<string, unknown>): View => View.parse(params);
 
+/** The same view of the other screens: the case goes along into the appearance. */
+export const withAppearance = (view: View, appearance: Appearance): View => ({
+  ...view,
+  appearance,
+  case: view.case?.replace(/(light|dark)$/, appearance),
+});
+
 /** The view as the query of an address, without what is at its default. */
 export function writeView(view: View): string {
   const params = new URLSearchParams();

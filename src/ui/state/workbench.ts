@@ -6,7 +6,6 @@ import { caseId, casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/scene/values';
 import type { CaseSummary } from '@/core/survey/summary';
-import type { SurveyInput } from '@/core/survey/survey';
 import type { View } from './view';
 
 /** Where saving stands. `refused` and `conflict` need somebody to look. */
@@ -79,8 +78,3 @@ export type WorkbenchStore = ReturnType<typeof createWorkbench>;
 /** The open scene; `undefined` in a project that has none. */
 export const sceneOf = (s: Pick<WorkbenchState, 'documents' | 'sceneId'>): Scene | undefined =>
   s.documents.scenes[s.sceneId];
-
-/** What a survey of the open scene needs of the documents. */
-export function surveyInput({ project }: Documents, scene: Scene): SurveyInput {
-  return { scene, pictures: project.pictures, named: project.named, limits: project.limits };
-}

@@ -5,6 +5,7 @@ import { APPEARANCES, type Appearance } from '@/core/scene/values';
 import { newScene } from '../import/place-picture';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import { withAppearance } from '../state/view';
 import { sceneOf, type WorkbenchStore } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { APPEARANCE_LABELS } from '../words';
@@ -55,7 +56,7 @@ export function TopBar({ theme }: { theme: Theme }) {
   const appearance = useWorkbench((s) => s.view.appearance);
   const choose = (next: Appearance) => {
     const { view } = store.getState();
-    store.setState({ view: { ...view, appearance: next, case: view.case?.replace(/(light|dark)$/, next) } });
+    store.setState({ view: withAppearance(view, next) });
   };
   return (
     <header className="top">

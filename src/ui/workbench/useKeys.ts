@@ -2,6 +2,7 @@
 import { useEffect } from 'react';
 import { useWorkbenchStore } from '../state/context';
 import { redo, undo } from '../state/edit';
+import { withAppearance } from '../state/view';
 
 const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLInputElement ||
@@ -25,9 +26,7 @@ export function useKeys(onHelp: () => void): void {
       const { view } = store.getState();
       if (key === 'd') {
         const appearance = view.appearance === 'light' ? 'dark' : 'light';
-        store.setState({
-          view: { ...view, appearance, case: view.case?.replace(/(light|dark)$/, appearance) },
-        });
+        store.setState({ view: withAppearance(view, appearance) });
       }
       if (key === 'g') store.setState({ view: { ...view, guides: view.guides ? undefined : true } });
       if (key === '?') onHelp();

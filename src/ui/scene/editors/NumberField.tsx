@@ -15,6 +15,9 @@ interface Props {
   autoFocus?: boolean;
 }
 
+/** A decimal comma and a minus sign proper are read as well; NaN when it is no number or nothing. */
+const readNumber = (text: string) =>
+  text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'));
 const rounded = (value: number) => Math.round(value * 100) / 100;
 const STEPS = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 } as const;
 
@@ -37,8 +40,9 @@ export function NumberField({
   const [typed, setTyped] = useState<string | null>(null);
   const drag = useRef<{ x: number; value: number } | null>(null);
   const text = typed ?? String(rounded(value));
-  const number = Number(text.replace(',', '.').replace('−', '-'));
-  const valid = text.trim() !== '' && Number.isFinite(number) && number >= min && number <= max;
+  const number = readNumber(text);
+  const fits = (n: number) => Number.isFinite(n) && n >= min && n <= max;
+  const valid = fits(number);
 
   const set = (next: number) => {
     setTyped(null);
@@ -90,10 +94,9 @@ export function NumberField({
           aria-describedby={valid ? undefined : `${id}-problem`}
           onFocus={(e) => e.target.select()}
           onChange={(e) => {
-            const next = Number(e.target.value.replace(',', '.').replace('−', '-'));
+            const next = readNumber(e.target.value);
             setTyped(e.target.value);
-            if (e.target.value.trim() !== '' && Number.isFinite(next) && next >= min && next <= max)
-              onChange(next);
+            if (fits(next)) onChange(next);
           }}
           onBlur={() => {
             setTyped(null);
