@@ -34,7 +34,7 @@ const renditions = (id: string): Rendition[] =>
 const documents = demoDocuments(renditions);
 const { project } = documents;
 const scene = documents.scenes['winter-splash']!;
-const input = surveyInput(documents, scene);
+const input = surveyInput(documents, scene, null);
 const cases = distinctCases(casesOf(readCatalogue(catalogue), APPEARANCES)).map((c) => c.shown);
 
 const cover: Fit = {

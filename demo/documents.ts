@@ -1,12 +1,12 @@
 import { DEFAULT_LIMITS } from '../src/core/measure/limit';
 import type { Documents } from '../src/core/scene/documents';
-import type { Fit } from '../src/core/fit/rule';
 import { fillScreen } from '../src/core/placing/presets';
-import type { AxisRule, Placing } from '../src/core/placing/rule';
 import type { Picture, Rendition } from '../src/core/pictures/picture';
 import { SCHEMA_VERSION } from '../src/core/scene/project';
-import type { Bars, Layer, Margin, Scene } from '../src/core/scene/scene';
-import { lu, percent, type Appearance, type Colour } from '../src/core/scene/values';
+import type { Scene } from '../src/core/scene/scene';
+import { lu, percent, type Appearance } from '../src/core/scene/values';
+import { bars, emblem, fit, ground, held, inTheMiddle, margin, ownShape, shareOfWidth } from './rules';
+import { signIn } from './sign-in';
 
 /** A drawing of `demo/` that becomes a file of a picture when the demo is seeded. */
 export interface DemoFile {
@@ -82,57 +82,6 @@ export const demoPictures: DemoPicture[] = [
   },
 ];
 
-const bars: Bars = {
-  status: { shown: true },
-  title: { shown: false, height: 56 },
-  navigation: { shown: true, style: 'gesture' },
-};
-const margin: Margin = { left: lu(0), right: lu(0), top: lu(0), bottom: lu(0) };
-
-const held = (x: number, y: number): Fit['align'] => ({
-  kind: 'position',
-  x: { percent: x, offset: lu(0) },
-  y: { percent: y, offset: lu(0) },
-});
-
-const fit = (size: Fit['size'], align: Fit['align'] = held(50, 50)): Fit => ({
-  size,
-  repeat: { x: 'no-repeat', y: 'no-repeat' },
-  align,
-  clip: true,
-  cornerRadius: lu(0),
-});
-
-const ground = (colour: Colour): Layer => ({
-  kind: 'ground',
-  id: 'ground',
-  name: 'Ground',
-  role: 'background',
-  visible: true,
-  colour,
-});
-
-const emblem = (placing: Placing): Layer => ({
-  kind: 'picture',
-  id: 'emblem',
-  name: 'Emblem',
-  role: 'logo',
-  visible: true,
-  picture: 'emblem',
-  placing,
-  fit: fit('contain'),
-});
-
-const ownShape = { value: 'own', strict: true } as const;
-
-/** A share of the safe area's width, held to a largest width, in the middle across. */
-const shareOfWidth = (share: number, most: number): AxisRule => ({
-  kind: 'middle',
-  region: 'safe',
-  shift: lu(0),
-  extent: { kind: 'length', length: percent(share), of: 'safe', max: { length: lu(most) } },
-});
-
 const winterSplash: Scene = {
   id: 'winter-splash',
   name: 'Winter splash',
@@ -177,13 +126,6 @@ const winterSplash: Scene = {
   ],
 };
 
-const inTheMiddle: AxisRule = {
-  kind: 'middle',
-  region: 'screen',
-  shift: lu(0),
-  extent: { kind: 'natural' },
-};
-
 const systemWindow: Scene = {
   id: 'system-window',
   name: 'System window',
@@ -191,36 +133,6 @@ const systemWindow: Scene = {
   bars,
   margin,
   layers: [ground({ light: '#ffffff' }), emblem({ x: inTheMiddle, y: inTheMiddle })],
-};
-
-const signIn: Scene = {
-  id: 'sign-in',
-  name: 'Sign-in',
-  role: 'screen',
-  bars,
-  margin,
-  layers: [
-    ground({ named: 'deep-water' }),
-    {
-      kind: 'picture',
-      id: 'deck',
-      name: 'Deck photo',
-      role: 'background',
-      visible: true,
-      picture: 'deck',
-      placing: fillScreen(),
-      fit: fit('cover', { kind: 'focal' }),
-    },
-    emblem({
-      x: { ...inTheMiddle, region: 'safe', extent: { kind: 'length', length: lu(112) } },
-      y: {
-        kind: 'start',
-        edge: { region: 'safe', offset: lu(32) },
-        extent: { kind: 'from-ratio' },
-      },
-      ratio: ownShape,
-    }),
-  ],
 };
 
 export const DEMO_PROJECT = 'larkmoor-ferries';
@@ -239,7 +151,10 @@ export function demoDocuments(renditionsOf: (id: string) => Rendition[]): Docume
       schema: SCHEMA_VERSION,
       name: 'Larkmoor Ferries',
       pictures,
-      named: [{ id: 'deep-water', name: 'deep water', value: { light: '#12303b', dark: '#06141b' } }],
+      named: [
+        { id: 'deep-water', name: 'deep water', value: { light: '#12303b', dark: '#06141b' } },
+        { id: 'gap', name: 'gap', value: { value: 20, unit: 'lu' } },
+      ],
       screens: [],
       limits: [...DEFAULT_LIMITS],
       scenes: scenes.map((s) => s.id),

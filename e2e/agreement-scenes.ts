@@ -1,7 +1,9 @@
 import type { Fit, FitSize, Repeat } from '../src/core/fit/rule';
 import { fillScreen } from '../src/core/placing/presets';
+import type { AxisRule, Extent } from '../src/core/placing/rule';
 import type { Documents } from '../src/core/scene/documents';
-import type { Scene } from '../src/core/scene/scene';
+import type { Layer, Scene } from '../src/core/scene/scene';
+import type { TextStyle } from '../src/core/text/style';
 import { lu, percent } from '../src/core/scene/values';
 
 export const AGREEMENT_PROJECT = 'agreement';
@@ -61,40 +63,134 @@ const fit = ({ size, repeat }: Way): Fit => ({
 });
 
 const zero = lu(0);
+const margin = { left: zero, right: zero, top: zero, bottom: zero };
+/** CSS alone has no bars to draw. */
+const bars = {
+  status: { shown: false },
+  title: { shown: false, height: 56 },
+  navigation: { shown: false, style: 'gesture' as const },
+};
 
-/** A project with one scene for each way, all of the demo’s harbour. */
-export function agreementDocuments({ project }: Documents): Documents {
-  const scenes = WAYS.map((way): Scene => ({
-    id: way.id,
-    name: way.id,
-    role: 'splash',
-    bars: {
-      status: { shown: true },
-      title: { shown: false, height: 56 },
-      navigation: { shown: true, style: 'gesture' },
+const middle = (extent: Extent): AxisRule => ({ kind: 'middle', region: 'screen', shift: zero, extent });
+const share = (value: number): Extent => ({ kind: 'length', length: percent(value) });
+
+const text = (id: string, words: string, style: Partial<TextStyle>): Layer => ({
+  kind: 'text',
+  id,
+  name: id,
+  role: 'text',
+  visible: true,
+  placing: { x: middle({ kind: 'natural', max: { length: percent(80) } }), y: middle({ kind: 'natural' }) },
+  text: words,
+  style: {
+    font: 'sans',
+    weight: 400,
+    size: 28,
+    lineHeight: 1.3,
+    colour: { light: '#ffffff' },
+    align: { x: 'middle', y: 'start' },
+    ...style,
+  },
+});
+
+const ground: Layer = {
+  kind: 'ground',
+  id: 'ground',
+  name: 'Ground',
+  role: 'background',
+  visible: true,
+  colour: { light: GROUND },
+};
+
+/** One scene for each face and script: nothing but a text on a ground. */
+export const LETTERS: Record<string, Layer> = {
+  'letters-sans': text('words', 'Winter timetable AVATAR To 12:40', { size: 32 }),
+  'letters-serif': text('words', 'Ελλάδα και Паром: office', { font: 'serif', weight: 700 }),
+  'letters-short': text('words', 'A rather long line that has to end somewhere', { maxLines: 1, size: 40 }),
+};
+
+/** Gradients, a see-through panel that holds a tinted picture, rounded corners. */
+const blend: Layer[] = [
+  {
+    ...ground,
+    colour: {
+      gradient: 'linear',
+      angle: 160,
+      stops: [
+        { colour: { light: GROUND, dark: '#06141b' }, at: 10 },
+        { colour: { light: '#e6b98a' }, at: 90 },
+      ],
     },
-    margin: { left: zero, right: zero, top: zero, bottom: zero },
-    layers: [
-      {
-        kind: 'ground',
-        id: 'ground',
-        name: 'Ground',
-        role: 'background',
-        visible: true,
-        colour: { light: GROUND },
-      },
-      {
-        kind: 'picture',
-        id: 'harbour',
-        name: 'Harbour',
-        role: 'background',
-        visible: true,
-        picture: 'harbour',
-        placing: fillScreen(),
-        fit: fit(way),
-      },
-    ],
-  }));
+  } as Layer,
+  {
+    kind: 'panel',
+    id: 'panel',
+    name: 'Panel',
+    role: 'other',
+    visible: true,
+    opacity: 0.7,
+    placing: { x: middle(share(80)), y: middle(share(60)) },
+    colour: {
+      gradient: 'radial',
+      centre: { x: 30, y: 30 },
+      stops: [
+        { colour: { light: '#ffffff' }, at: 0 },
+        { colour: { light: '#6557a680' }, at: 100 },
+      ],
+    },
+    cornerRadius: lu(24),
+    padding: { left: zero, right: zero, top: zero, bottom: zero },
+    clip: true,
+  },
+  {
+    kind: 'picture',
+    id: 'emblem',
+    name: 'Emblem',
+    role: 'logo',
+    visible: true,
+    parent: 'panel',
+    picture: 'emblem',
+    placing: {
+      x: middle(share(60)),
+      y: middle({ kind: 'from-ratio' }),
+      ratio: { value: 'own', strict: true },
+    },
+    fit: { ...fit(WAYS[1]!), clip: false },
+    tint: { light: '#ae3527' },
+  },
+];
+export const BLEND = 'blend';
+
+const scene = (id: string, layers: Layer[]): Scene => ({
+  id,
+  name: id,
+  role: 'splash',
+  bars,
+  margin,
+  layers,
+});
+
+/** A project with one scene for each way of the demo’s harbour, and for what else is drawn. */
+export function agreementDocuments({ project }: Documents): Documents {
+  const scenes = [
+    ...WAYS.map((way) =>
+      scene(way.id, [
+        ground,
+        {
+          kind: 'picture',
+          id: 'harbour',
+          name: 'Harbour',
+          role: 'background',
+          visible: true,
+          picture: 'harbour',
+          placing: fillScreen(),
+          fit: fit(way),
+        },
+      ]),
+    ),
+    ...Object.entries(LETTERS).map(([id, layer]) => scene(id, [ground, layer])),
+    scene(BLEND, blend),
+  ];
   return {
     project: { ...project, id: AGREEMENT_PROJECT, name: 'Agreement', scenes: scenes.map((s) => s.id) },
     scenes: Object.fromEntries(scenes.map((s) => [s.id, s])),

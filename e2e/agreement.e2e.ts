@@ -1,7 +1,7 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
 import type { Documents } from '../src/core/scene/documents';
-import { difference, raster, type Raster } from './pixels';
-import { AGREEMENT_PROJECT, GROUND, HELD, WAYS, type Way } from './agreement-scenes';
+import { difference, inkOf, raster, type Raster } from './pixels';
+import { AGREEMENT_PROJECT, BLEND, GROUND, HELD, LETTERS, WAYS, type Way } from './agreement-scenes';
 
 /** Without cutouts and rounded corners, so that CSS alone can draw the same. */
 const SCREENS = [
@@ -19,6 +19,13 @@ async function canvasOf(page: Page, scene: string, caseId: string): Promise<{ pn
   await page.waitForLoadState('networkidle');
   const data = await canvas.evaluate((c: HTMLCanvasElement) => [c.toDataURL(), c.dataset.scale] as const);
   return { png: Buffer.from(data[0].split(',')[1]!, 'base64'), scale: Number(data[1]) };
+}
+
+async function serverOf(request: APIRequestContext, scene: string, caseId: string, scale: number) {
+  const address = `/api/projects/${AGREEMENT_PROJECT}/scenes/${scene}/cases/${caseId}?scale=${scale}`;
+  const response = await request.get(address);
+  expect(response.headers()['content-type']).toBe('image/png');
+  return raster(await response.body());
 }
 
 /** The file of the harbour for an appearance, as the project’s documents name it. */
@@ -52,10 +59,7 @@ test.describe('canvas, server and CSS draw the same', () => {
       const canvas = await raster(png);
       expect(canvas.width).toBe(Math.floor(screen.width * scale + 0.5));
 
-      const address = `/api/projects/${AGREEMENT_PROJECT}/scenes/${way.id}/cases/${screen.id}?scale=${scale}`;
-      const response = await request.get(address);
-      expect(response.headers()['content-type']).toBe('image/png');
-      const server = await raster(await response.body());
+      const server = await serverOf(request, way.id, screen.id, scale);
 
       const hash = await fileOf(request, screen.id.endsWith('dark') ? 'dark' : 'light');
       const css = await cssOf(page, way, `${baseURL}/api/pictures/${hash}/2048`, canvas, scale);
@@ -71,6 +75,38 @@ test.describe('canvas, server and CSS draw the same', () => {
         expect(Math.max(...d.mean), name).toBeLessThan(MOST);
         expect(d.compared, `${name}: pixels away from edges`).toBeGreaterThan(0.4);
       }
+    });
+  }
+});
+
+test.describe('canvas and server draw the same', () => {
+  /** About as many px as the screens have themselves. */
+  test.use({ deviceScaleFactor: 4 });
+
+  for (const [index, scene] of Object.keys(LETTERS).entries()) {
+    const screen = SCREENS[index % SCREENS.length]!;
+    test(`letters: ${scene} on ${screen.id}`, async ({ page, request }) => {
+      const { png, scale } = await canvasOf(page, scene, screen.id);
+      const canvas = inkOf(await raster(png));
+      const server = inkOf(await serverOf(request, scene, screen.id, scale));
+      console.log(
+        `${scene} at ${scale.toFixed(3)} px per lu: ${JSON.stringify(canvas)} ${JSON.stringify(server)}`,
+      );
+      expect(canvas.right - canvas.left, 'the letters are there').toBeGreaterThan(100);
+      for (const side of ['left', 'right', 'top', 'bottom'] as const)
+        expect(Math.abs(canvas[side] - server[side]), side).toBeLessThan(1);
+    });
+  }
+
+  for (const { id } of SCREENS) {
+    test(`gradients, a see-through panel, a tint, on ${id}`, async ({ page, request }) => {
+      const { png, scale } = await canvasOf(page, BLEND, id);
+      const d = difference(await raster(png), await serverOf(request, BLEND, id, scale));
+      console.log(
+        `blend: ${d.mean.map((m) => (m * 100).toFixed(3)).join(' ')} % of ${(d.compared * 100).toFixed(0)} %`,
+      );
+      expect(Math.max(...d.mean)).toBeLessThan(MOST);
+      expect(d.compared).toBeGreaterThan(0.4);
     });
   }
 });

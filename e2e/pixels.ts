@@ -56,3 +56,19 @@ export function difference(a: Raster, b: Raster): Difference {
   const mean = sums.map((s) => s / Math.max(1, count) / 255) as Difference['mean'];
   return { mean, compared: count / (a.width * a.height) };
 }
+
+/** Where something is drawn on a ground of one colour: the first and last columns and rows that differ clearly. */
+export function inkOf({ data, width, height }: Raster) {
+  const far = (i: number) => [0, 1, 2].some((c) => Math.abs(data[i + c]! - data[c]!) > 96);
+  const ink = { left: width, right: -1, top: height, bottom: -1 };
+  for (let y = 0; y < height; y++) {
+    for (let x = 0; x < width; x++) {
+      if (!far((y * width + x) * 3)) continue;
+      ink.left = Math.min(ink.left, x);
+      ink.right = Math.max(ink.right, x);
+      ink.top = Math.min(ink.top, y);
+      ink.bottom = Math.max(ink.bottom, y);
+    }
+  }
+  return ink;
+}

@@ -233,7 +233,7 @@ test('every part of a sentence is edited in place, and a circle of layers is ref
 
   await second.getByRole('button', { name: 'safe area', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'mark' }).click();
-  await expect(second).toContainText('centred across, centred down in mark');
+  await expect(second).toContainText('centred across and down in mark');
   const markLayer = page.getByRole('region', { name: 'Layer mark' });
   await markLayer.getByRole('button', { name: 'safe area', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'second' }).click();

@@ -1,4 +1,5 @@
-import type { Drawing, Glass, Image, Pattern, Rounding } from './drawing';
+import type { Size } from '@/core/geometry/rect';
+import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern, Rounding } from './drawing';
 
 type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
@@ -21,20 +22,36 @@ function clipTo(ctx: Context, { clip, rounding, opacity }: Image | Pattern) {
   ctx.clip(round);
 }
 
+/** The pixels of a picture in one colour, with the alpha that they have. */
+function tinted(
+  bitmap: ImageBitmap | OffscreenCanvas,
+  { width, height }: Size,
+  tint: string,
+): OffscreenCanvas {
+  const canvas = new OffscreenCanvas(Math.max(1, width), Math.max(1, height));
+  const ctx = canvas.getContext('2d')!;
+  ctx.imageSmoothingQuality = 'high';
+  ctx.drawImage(bitmap, 0, 0, width, height);
+  ctx.globalCompositeOperation = 'source-in';
+  ctx.fillStyle = tint;
+  ctx.fillRect(0, 0, width, height);
+  return canvas;
+}
+
 function drawImage(ctx: Context, command: Image, bitmap: ImageBitmap) {
-  const { dest } = command;
+  const { dest, tint } = command;
   ctx.save();
   clipTo(ctx, command);
-  ctx.drawImage(bitmap, dest.x, dest.y, dest.width, dest.height);
+  ctx.drawImage(tint ? tinted(bitmap, dest, tint) : bitmap, dest.x, dest.y, dest.width, dest.height);
   ctx.restore();
 }
 
 function drawPattern(ctx: Context, command: Pattern, bitmap: ImageBitmap) {
-  const { tile, cell, pitch, origin, clip } = command;
+  const { tile, cell, pitch, origin, clip, tint } = command;
   const swatch = new OffscreenCanvas(cell.width, cell.height);
   const inner = swatch.getContext('2d')!;
   inner.imageSmoothingQuality = 'high';
-  inner.drawImage(bitmap, 0, 0, tile.width, tile.height);
+  inner.drawImage(tint ? tinted(bitmap, tile, tint) : bitmap, 0, 0, tile.width, tile.height);
   const fill = ctx.createPattern(swatch, 'repeat');
   if (!fill) return;
   const scale = new DOMMatrix([pitch.x / cell.width, 0, 0, pitch.y / cell.height, origin.x, origin.y]);
@@ -44,6 +61,74 @@ function drawPattern(ctx: Context, command: Pattern, bitmap: ImageBitmap) {
   ctx.fillStyle = fill;
   ctx.fillRect(clip.x, clip.y, clip.width, clip.height);
   ctx.restore();
+}
+
+function styleOf(ctx: Context, ink: Ink): string | CanvasGradient {
+  if (ink.kind === 'colour') return ink.colour;
+  const gradient =
+    ink.kind === 'linear'
+      ? ctx.createLinearGradient(ink.from.x, ink.from.y, ink.to.x, ink.to.y)
+      : ctx.createRadialGradient(ink.centre.x, ink.centre.y, 0, ink.centre.x, ink.centre.y, ink.radius);
+  for (const { at, colour } of ink.stops) gradient.addColorStop(at, colour);
+  return gradient;
+}
+
+function drawFill(ctx: Context, { rect, radius, ink, opacity }: Fill) {
+  ctx.save();
+  ctx.globalAlpha = opacity;
+  ctx.fillStyle = styleOf(ctx, ink);
+  if (radius > 0) {
+    const path = new Path2D();
+    roundedPath(path, { rect, radius });
+    ctx.fill(path);
+  } else ctx.fillRect(rect.x, rect.y, rect.width, rect.height);
+  ctx.restore();
+}
+
+const MOST_PATHS = 2000;
+const paths = new Map<string, Path2D>();
+
+/** Outlines do not change, and making a path of one is what takes long. */
+function pathOf(outline: string): Path2D {
+  const known = paths.get(outline);
+  if (known) return known;
+  if (paths.size > MOST_PATHS) paths.clear();
+  const path = new Path2D(outline);
+  paths.set(outline, path);
+  return path;
+}
+
+function drawLetters(ctx: Context, { lines, scale, colour, opacity }: Letters) {
+  ctx.save();
+  ctx.globalAlpha = opacity;
+  ctx.fillStyle = colour;
+  for (const { outline, at } of lines) {
+    ctx.setTransform(scale, 0, 0, scale, at.x, at.y);
+    ctx.fill(pathOf(outline));
+  }
+  ctx.restore();
+}
+
+/** A group that is see-through is drawn by itself first, so that its layers do not show through one another. */
+function drawGroup(ctx: Context, group: Group, size: Size, pixels: Pixels): boolean {
+  const { clip, opacity, commands } = group;
+  if (opacity === 0) return true;
+  ctx.save();
+  if (clip) {
+    const path = new Path2D();
+    roundedPath(path, clip);
+    ctx.clip(path);
+  }
+  let complete: boolean;
+  if (opacity === 1) complete = drawAll(ctx, commands, size, pixels);
+  else {
+    const canvas = new OffscreenCanvas(size.width, size.height);
+    complete = drawAll(canvas.getContext('2d')!, commands, size, pixels);
+    ctx.globalAlpha = opacity;
+    ctx.drawImage(canvas, 0, 0);
+  }
+  ctx.restore();
+  return complete;
 }
 
 function drawGlass(ctx: Context, { glass, holes, colour }: Glass) {
@@ -59,28 +144,32 @@ function drawGlass(ctx: Context, { glass, holes, colour }: Glass) {
   ctx.globalCompositeOperation = 'source-over';
 }
 
+function drawPixels(ctx: Context, command: Image | Pattern, pixels: Pixels): boolean {
+  const bitmap = pixels(command.hash, command.kind === 'image' ? command.dest.width : command.tile.width);
+  if (!bitmap) return false;
+  if (command.kind === 'image') drawImage(ctx, command, bitmap);
+  else drawPattern(ctx, command, bitmap);
+  return true;
+}
+
+function drawAll(ctx: Context, commands: readonly Command[], size: Size, pixels: Pixels): boolean {
+  let complete = true;
+  for (const command of commands) {
+    if (command.kind === 'fill') drawFill(ctx, command);
+    else if (command.kind === 'letters') drawLetters(ctx, command);
+    else if (command.kind === 'glass') drawGlass(ctx, command);
+    else if (command.kind === 'group') complete = drawGroup(ctx, command, size, pixels) && complete;
+    else complete = drawPixels(ctx, command, pixels) && complete;
+  }
+  return complete;
+}
+
 /**
  * Carries out a drawing on a canvas of exactly its size.
  * @returns whether every picture was there; what is missing is left out and can be drawn again later
  */
 export function paintCanvas(ctx: Context, drawing: Drawing, pixels: Pixels): boolean {
-  let complete = true;
   ctx.clearRect(0, 0, drawing.size.width, drawing.size.height);
   ctx.imageSmoothingQuality = 'high';
-  for (const command of drawing.commands) {
-    if (command.kind === 'fill') {
-      ctx.globalAlpha = command.opacity;
-      ctx.fillStyle = command.colour;
-      ctx.fillRect(command.rect.x, command.rect.y, command.rect.width, command.rect.height);
-      ctx.globalAlpha = 1;
-    } else if (command.kind === 'glass') {
-      drawGlass(ctx, command);
-    } else {
-      const bitmap = pixels(command.hash, command.kind === 'image' ? command.dest.width : command.tile.width);
-      if (!bitmap) complete = false;
-      else if (command.kind === 'image') drawImage(ctx, command, bitmap);
-      else drawPattern(ctx, command, bitmap);
-    }
-  }
-  return complete;
+  return drawAll(ctx, drawing.commands, drawing.size, pixels);
 }

@@ -7,12 +7,30 @@ export interface Rounding {
   radius: number;
 }
 
+interface Point {
+  x: number;
+  y: number;
+}
+
+interface Stop {
+  /** 0..1 */
+  at: number;
+  colour: string;
+}
+
+/** Colours are `#rrggbb` or `#rrggbbaa`. */
+export type Ink =
+  | { kind: 'colour'; colour: string }
+  | { kind: 'linear'; from: Point; to: Point; stops: Stop[] }
+  | { kind: 'radial'; centre: Point; radius: number; stops: Stop[] };
+
 export interface Fill {
   kind: 'fill';
   /** whole */
   rect: Rect;
-  /** `#rrggbb` or `#rrggbbaa` */
-  colour: string;
+  /** of the corners */
+  radius: number;
+  ink: Ink;
   /** 0..1 */
   opacity: number;
 }
@@ -24,6 +42,8 @@ export interface Image {
   dest: Rect;
   clip: Rect;
   rounding: Rounding | null;
+  /** replaces every colour and keeps the alpha; `null` keeps the colours */
+  tint: string | null;
   /** 0..1 */
   opacity: number;
 }
@@ -43,8 +63,30 @@ export interface Pattern {
   /** whole; the part of the drawing that is covered */
   clip: Rect;
   rounding: Rounding | null;
+  tint: string | null;
   /** 0..1 */
   opacity: number;
+}
+
+/** Lines of text as the outlines of their letters, each from a point on its baseline on. */
+export interface Letters {
+  kind: 'letters';
+  lines: { outline: string; at: Point }[];
+  /** px per unit of the outlines */
+  scale: number;
+  colour: string;
+  /** 0..1 */
+  opacity: number;
+}
+
+/** Drawn as one: its opacity and its clip act on the whole of it. */
+export interface Group {
+  kind: 'group';
+  /** `null` cuts nothing off */
+  clip: Rounding | null;
+  /** 0..1 */
+  opacity: number;
+  commands: Command[];
 }
 
 /** Clears what lies outside the rounded glass and fills the cutouts. */
@@ -56,7 +98,7 @@ export interface Glass {
   colour: string;
 }
 
-export type Command = Fill | Image | Pattern | Glass;
+export type Command = Fill | Image | Pattern | Letters | Group | Glass;
 
 /** What one case looks like, back to front, for any surface. */
 export interface Drawing {

@@ -5,8 +5,10 @@ import type { Rendition } from '@/core/pictures/picture';
 import type { Scene } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
 import { readCatalogue } from '@/core/screens/catalogue';
-import { surveyCase } from '@/core/survey/survey';
-import type { Image, Pattern } from './drawing';
+import { surveyCase, surveyInput } from '@/core/survey/survey';
+import { halfWide } from '@/core/testing/fonts';
+import type { Command, Group, Image, Letters, Pattern } from './drawing';
+import { EM } from './fonts';
 import { drawingOf } from './painter';
 
 const renditions = (id: string): Rendition[] =>
@@ -28,8 +30,8 @@ function draw(edit: (scene: Scene) => void, caseId: string, scale?: number) {
   edit(scene);
   const c = findCase(caseId, screens)!;
   const { pictures, named, limits } = project;
-  const result = surveyCase({ scene, pictures, named, limits }, c);
-  return drawingOf(result, { scale: scale ?? c.screen.density, glass: true });
+  const result = surveyCase({ scene, pictures, named, limits, fonts: null }, c);
+  return drawingOf(result, { scale: scale ?? c.screen.density, glass: true, fonts: null });
 }
 const harbour = (scene: Scene) => {
   const layer = scene.layers.find((l) => l.id === 'harbour');
@@ -37,13 +39,15 @@ const harbour = (scene: Scene) => {
   return layer;
 };
 const isWhole = (r: object) => Object.values(r).every((v) => Number.isInteger(v));
+/** The signs of a see-through status bar, and the line to swipe. */
+const bars = Array.from({ length: 5 }, () => 'fill');
 const PHONE = 'phone-412x915-2-625x.0.light';
 
 describe('a drawing', () => {
   it('has the px of the screen, and everything on the grid, back to front', () => {
     const { size, commands } = draw(() => {}, PHONE);
     expect(size).toEqual({ width: 1080, height: 2400 });
-    expect(commands.map((c) => c.kind)).toEqual(['fill', 'image', 'image', 'image', 'glass']);
+    expect(commands.map((c) => c.kind)).toEqual(['fill', 'image', 'image', 'image', ...bars, 'glass']);
     for (const c of commands.filter((c): c is Image => c.kind === 'image')) {
       expect(isWhole(c.dest) && isWhole(c.clip)).toBe(true);
     }
@@ -70,7 +74,7 @@ describe('a drawing', () => {
       harbour(s).fit.cornerRadius = { value: 24, unit: 'lu' };
       s.layers[3]!.visible = false;
     }, PHONE);
-    expect(commands.map((c) => c.kind)).toEqual(['fill', 'image', 'image', 'glass']);
+    expect(commands.map((c) => c.kind)).toEqual(['fill', 'image', 'image', ...bars, 'glass']);
     expect(commands[1]).toMatchObject({ opacity: 0.4, rounding: { radius: 24 * 2.625 } });
   });
 
@@ -78,7 +82,97 @@ describe('a drawing', () => {
     const edit = (s: Scene) => {
       harbour(s).when = [{ orientation: 'landscape', visible: false }];
     };
-    expect(draw(edit, PHONE).commands).toHaveLength(5);
-    expect(draw(edit, 'phone-412x915-2-625x.90.light').commands).toHaveLength(4);
+    const images = (id: string) => draw(edit, id).commands.filter((c) => c.kind === 'image');
+    expect(images(PHONE)).toHaveLength(3);
+    expect(images('phone-412x915-2-625x.90.light')).toHaveLength(2);
+  });
+});
+
+describe('the sign-in scene', () => {
+  const draw = (edit: (scene: Scene) => void = () => {}, caseId = PHONE) => {
+    const scene = structuredClone(scenes['sign-in']!);
+    edit(scene);
+    const c = findCase(caseId, screens)!;
+    const result = surveyCase(surveyInput({ project, scenes }, scene, halfWide), c);
+    return {
+      result,
+      ...drawingOf(result, { scale: 2, glass: true, fonts: { outline: (text) => `M0 0 ${text}` } }),
+    };
+  };
+  const groupOf = (commands: readonly Command[]) => commands.find((c): c is Group => c.kind === 'group')!;
+  const panelOf = (scene: Scene) => {
+    const layer = scene.layers.find((l) => l.id === 'form');
+    if (layer?.kind !== 'panel') throw new Error('Form is a panel');
+    return layer;
+  };
+
+  it('draws a panel and what it holds as one, cut off at its rounded edges', () => {
+    const { commands } = draw((s) => (panelOf(s).opacity = 0.5));
+    const group = groupOf(commands);
+    expect(group.opacity).toBe(0.5);
+    expect(group.commands.map((c) => c.kind)).toEqual(['fill', 'letters', 'letters']);
+    expect(group.commands[0]).toMatchObject({ rect: group.clip!.rect, radius: 28, opacity: 1 });
+    expect(groupOf(draw((s) => (panelOf(s).clip = false)).commands).clip).toBeNull();
+  });
+
+  it('puts the letters of a line on its baseline, within the box', () => {
+    const { result, commands } = draw();
+    const [, greeting] = groupOf(commands).commands as [Command, Letters];
+    const layer = result.layers.find((l) => l.id === 'greeting');
+    if (layer?.kind !== 'text') throw new Error('Greeting is a text');
+    expect(greeting.lines[0]!.outline).toContain(layer.lines[0]!.text);
+    // 22 lu on a line of 22 · 1.35, with a font that reaches 0.8 above and 0.2 below the baseline.
+    const baseline = (22 * 1.35 + (0.8 - 0.2) * 22) / 2;
+    expect(greeting.lines[0]!.at.y).toBeCloseTo((layer.box.y + baseline) * 2, 9);
+    expect(greeting.scale * EM).toBeCloseTo(44, 9);
+  });
+
+  it('hides what a hidden panel holds', () => {
+    const { result } = draw((s) => (panelOf(s).visible = false));
+    expect(result.layers.map((l) => l.id)).toEqual(['ground', 'deck', 'emblem']);
+  });
+
+  it('draws the bars over everything, in their colour, and under the glass', () => {
+    const { result, commands } = draw();
+    const title = result.bars.find((b) => b.kind === 'title')!;
+    expect(title).toMatchObject({ colour: '#12303b', ink: '#ffffff', rect: { height: 56 } });
+    const at = commands.findIndex((c) => c.kind === 'fill' && c.rect.height === 112);
+    expect(at).toBeGreaterThan(commands.indexOf(groupOf(commands)));
+    expect(commands.at(-1)!.kind).toBe('glass');
+  });
+
+  it('is mirrored as a whole in the right-to-left preview', () => {
+    const usual = draw().result;
+    const preview = draw((s) => (s.direction = 'rtl')).result;
+    const { width } = usual.regions.screen;
+    for (const layer of usual.layers) {
+      const other = preview.layers.find((l) => l.id === layer.id)!;
+      expect(other.box.x).toBeCloseTo(width - layer.box.x - layer.box.width, 9);
+    }
+    const lineOf = (r: typeof usual) => {
+      const note = r.layers.find((l) => l.id === 'note');
+      return note?.kind === 'text' ? note.lines[0]!.x : NaN;
+    };
+    expect(lineOf(preview)).toBeGreaterThan(lineOf(usual));
+  });
+
+  it('carries gradients and tints to the drawing', () => {
+    const { commands } = draw((s) => {
+      const [ground, deck] = s.layers;
+      if (ground?.kind !== 'ground' || deck?.kind !== 'picture') throw new Error('The demo has changed');
+      const colours = ['#000000', '#ffffff'].map((light, i) => ({ colour: { light }, at: i * 100 }));
+      ground.colour = { gradient: 'radial', centre: { x: 50, y: 50 }, stops: colours };
+      deck.tint = { named: 'deep-water' };
+    });
+    expect(commands[0]).toMatchObject({ ink: { kind: 'radial', stops: [{ at: 0 }, { at: 1 }] } });
+    expect(commands[1]).toMatchObject({ kind: 'image', tint: '#12303b' });
+  });
+
+  it('refuses letters that the fonts do not have, by name', () => {
+    const edit = (s: Scene) => {
+      const layer = s.layers.find((l) => l.id === 'note');
+      if (layer?.kind === 'text') layer.text = 'Fähre 港';
+    };
+    expect(() => draw(edit)).toThrow('The text of “Note” has “ä”, “港”, which the fonts do not have');
   });
 });

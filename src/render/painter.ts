@@ -2,15 +2,20 @@ import { extent, intersect, type Axis, type Rect } from '@/core/geometry/rect';
 import { roundHalfUp, snap } from '@/core/geometry/snap';
 import type { Placement } from '@/core/fit/place';
 import { isRepeated, paintedRect } from '@/core/fit/tiles';
-import type { CaseResult, PictureResult } from '@/core/survey/survey';
+import type { PlacedPaint } from '@/core/fit/gradient';
+import type { BarResult } from '@/core/screens/bars';
+import type { CaseResult, LayerResult, PanelResult, PictureResult, TextResult } from '@/core/survey/survey';
 import type { RoundRect } from '@/core/screens/outline';
-import type { Command, Drawing, Image, Pattern, Rounding } from './drawing';
+import type { Command, Drawing, Fill, Group, Image, Ink, Letters, Pattern, Rounding } from './drawing';
+import { EM, type Fonts } from './fonts';
 
 export interface PaintOptions {
   /** px of the drawing per lu; the screen's density gives its own pixels */
   scale: number;
-  /** draw the rounded corners and the cutouts of the screen */
+  /** draw what lies over the scene: the bars that it shows, the rounded corners and the cutouts of the screen */
   glass?: boolean;
+  /** only a scene without text can be drawn without them */
+  fonts: Pick<Fonts, 'outline'> | null;
 }
 
 const CUTOUT_COLOUR = '#000000';
@@ -22,7 +27,7 @@ const scaled = ({ rect, radius }: RoundRect, scale: number): Rounding => ({
 
 const wholeExtent = (length: number, scale: number) => Math.max(1, roundHalfUp(length * scale));
 
-type Cut = Pick<Image, 'hash' | 'clip' | 'rounding' | 'opacity'>;
+type Cut = Pick<Image, 'hash' | 'clip' | 'rounding' | 'opacity' | 'tint'>;
 
 function pattern(p: Placement, cut: Cut, scale: number): Pattern {
   const along = (axis: Axis) => {
@@ -45,30 +50,87 @@ function pattern(p: Placement, cut: Cut, scale: number): Pattern {
 
 /** One picture as a command, or nothing when no part of it is visible. */
 function picture(layer: PictureResult, whole: Rect, scale: number): Image | Pattern | null {
-  const { placement: p, rendition, opacity } = layer;
+  const { placement: p, rendition, opacity, tint } = layer;
   const box = snap(p.box, scale);
   const painted = intersect(snap(paintedRect(p), scale), whole);
   const clip = painted && (p.clipped ? intersect(painted, box) : painted);
   if (!clip) return null;
   const rounding = p.cornerRadius > 0 && p.clipped ? { rect: box, radius: p.cornerRadius * scale } : null;
-  const cut: Cut = { hash: rendition.hash, clip, rounding, opacity };
+  const cut: Cut = { hash: rendition.hash, clip, rounding, opacity, tint };
   return isRepeated(p) ? pattern(p, cut, scale) : { kind: 'image', ...cut, dest: snap(p.drawn, scale) };
 }
 
+function inkOf(paint: PlacedPaint, scale: number): Ink {
+  const px = (p: { x: number; y: number }) => ({ x: p.x * scale, y: p.y * scale });
+  if (paint.kind === 'colour') return paint;
+  if (paint.kind === 'linear') return { ...paint, from: px(paint.from), to: px(paint.to) };
+  return { ...paint, centre: px(paint.centre), radius: paint.radius * scale };
+}
+
+const solid = (colour: string): Ink => ({ kind: 'colour', colour });
+
+/** Outlines are not snapped: a letter that moves by whole px from line to line would dance. */
+function letters(
+  { lines, face, fontSize, colour, opacity }: TextResult,
+  { scale, fonts }: PaintOptions,
+): Letters {
+  if (!fonts) throw new Error('A text is drawn with fonts.');
+  return {
+    kind: 'letters',
+    lines: lines.map(({ text, x, baseline }) => ({
+      outline: fonts.outline(text, face),
+      at: { x: x * scale, y: baseline * scale },
+    })),
+    scale: (fontSize * scale) / EM,
+    colour,
+    opacity,
+  };
+}
+
+/** A panel and what it holds, which is drawn as one. */
+function panel(layer: PanelResult, held: Command[], scale: number): Group {
+  const { box, placement, paint, opacity, clip } = layer;
+  const rounding = { rect: snap(box, scale), radius: placement.cornerRadius * scale };
+  const fill: Fill = { kind: 'fill', ...rounding, ink: inkOf(paint, scale), opacity: 1 };
+  return { kind: 'group', clip: clip ? rounding : null, opacity, commands: [fill, ...held] };
+}
+
+function barCommands({ rect, colour, signs, ink }: BarResult, scale: number): Fill[] {
+  const fill = (r: RoundRect, of: string): Fill => ({
+    kind: 'fill',
+    ...scaled(r, scale),
+    ink: solid(of),
+    opacity: 1,
+  });
+  return [...(colour ? [fill({ rect, radius: 0 }, colour)] : []), ...signs.map((s) => fill(s, ink))];
+}
+
 /** The one way from a measured case to what is drawn of it; the surfaces only carry out its commands. */
-export function drawingOf(result: CaseResult, { scale, glass }: PaintOptions): Drawing {
+export function drawingOf(result: CaseResult, options: PaintOptions): Drawing {
+  const { scale } = options;
   const whole = snap(result.regions.screen, scale);
-  const commands: Command[] = [];
-  for (const layer of result.layers) {
-    if (layer.kind === 'ground') {
-      const { colour, opacity } = layer;
-      commands.push({ kind: 'fill', rect: snap(layer.box, scale), colour, opacity });
-      continue;
+  const drawn = (layer: LayerResult): Command | null => {
+    switch (layer.kind) {
+      case 'ground': {
+        const ink = inkOf(layer.paint, scale);
+        return { kind: 'fill', rect: snap(layer.box, scale), radius: 0, ink, opacity: layer.opacity };
+      }
+      case 'picture':
+        return picture(layer, whole, scale);
+      case 'text':
+        return letters(layer, options);
+      case 'panel':
+        return panel(layer, heldBy(layer.id), scale);
     }
-    const command = picture(layer, whole, scale);
-    if (command) commands.push(command);
-  }
-  if (glass) {
+  };
+  const heldBy = (parent: string | undefined): Command[] =>
+    result.layers
+      .filter((l) => (l.kind === 'ground' ? undefined : l.parent) === parent)
+      .map(drawn)
+      .filter((command) => command !== null);
+  const commands = heldBy(undefined);
+  if (options.glass) {
+    commands.push(...result.bars.flatMap((b) => barCommands(b, scale)));
     const { outline } = result;
     const holes = outline.holes.map((h) => scaled(h, scale));
     commands.push({ kind: 'glass', glass: scaled(outline.glass, scale), holes, colour: CUTOUT_COLOUR });

@@ -1,6 +1,6 @@
 import sharp, { type OverlayOptions, type Sharp } from 'sharp';
 import type { Rect, Size } from '@/core/geometry/rect';
-import type { Command, Drawing, Glass, Image, Pattern } from './drawing';
+import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern } from './drawing';
 
 /** The bytes of a file, as something sharp can decode. */
 export type Bytes = (hash: string) => Promise<Buffer>;
@@ -30,15 +30,20 @@ const svg = (size: Size, body: string) =>
     `<svg xmlns="http://www.w3.org/2000/svg" width="${size.width}" height="${size.height}">${body}</svg>`,
   );
 
-const svgRect = ({ x, y, width, height }: Rect, radius: number, fill: string, opacity = 1) =>
-  `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${radius}" fill="${fill}" opacity="${opacity}"/>`;
+/** @param attributes of the shape, such as its `fill` */
+const svgRect = ({ x, y, width, height }: Rect, radius: number, attributes: string) =>
+  `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${radius}" ${attributes}/>`;
 
 /** Takes away from an overlay, whose corner is at `at`, what lies outside of a rounded box, and thins it to its opacity. */
-async function masked(overlay: Buffer, at: Rect, { rounding, opacity }: Image | Pattern): Promise<Buffer> {
+async function masked(
+  overlay: Buffer,
+  at: Rect,
+  { rounding, opacity }: Pick<Image, 'rounding' | 'opacity'>,
+): Promise<Buffer> {
   if (!rounding && opacity === 1) return overlay;
   const { rect, radius } = rounding ?? { rect: at, radius: 0 };
   const inside = { ...rect, x: rect.x - at.x, y: rect.y - at.y };
-  const mask = svg(at, svgRect(inside, radius, '#fff', opacity));
+  const mask = svg(at, svgRect(inside, radius, `fill="#fff" opacity="${opacity}"`));
   return sharp(overlay)
     .composite([{ input: mask, blend: 'dest-in' }])
     .png({ compressionLevel: 0 })
@@ -48,6 +53,19 @@ async function masked(overlay: Buffer, at: Rect, { rounding, opacity }: Image | 
 const lossless = (image: Sharp) => image.png({ compressionLevel: 0 }).toBuffer();
 const overlay = (input: Buffer, at: Rect): OverlayOptions => ({ input, left: at.x, top: at.y });
 
+/** In one colour, with the alpha that it has. */
+async function tinted(image: Sharp, tint: string | null): Promise<Sharp> {
+  if (!tint) return image;
+  const { data, info } = await image.raw().toBuffer({ resolveWithObject: true });
+  const { width, height } = info;
+  const fill = svg(info, svgRect({ x: 0, y: 0, width, height }, 0, `fill="${tint}"`));
+  const alpha = sharp(data, { raw: { width, height, channels: 4 } }).png({ compressionLevel: 0 });
+  return sharp(fill)
+    .ensureAlpha()
+    .composite([{ input: await alpha.toBuffer(), blend: 'dest-in' }])
+    .png({ compressionLevel: 0 });
+}
+
 async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
   const { dest, clip } = command;
   const part = (await resampled(bytes, dest)).extract({
@@ -56,13 +74,14 @@ async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
     width: clip.width,
     height: clip.height,
   });
-  return overlay(await masked(await lossless(part), clip, command), clip);
+  const coloured = await tinted(part, command.tint);
+  return overlay(await masked(await lossless(coloured), clip, command), clip);
 }
 
 async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions> {
   const { tile, cell, pitch, origin, clip } = command;
   const swatch = await lossless(
-    (await resampled(bytes, tile)).extend({
+    sharp(await lossless(await tinted(await resampled(bytes, tile), command.tint))).extend({
       right: cell.width - tile.width,
       bottom: cell.height - tile.height,
       background: TRANSPARENT,
@@ -91,22 +110,56 @@ async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions>
 }
 
 function glass({ glass: { rect, radius }, holes, colour }: Glass): OverlayOptions[] {
-  const cutouts = holes.map((h) => svgRect(h.rect, h.radius, colour)).join('');
+  const cutouts = holes.map((h) => svgRect(h.rect, h.radius, `fill="${colour}"`)).join('');
   return [
     { input: svg(rect, cutouts) },
-    { input: svg(rect, svgRect(rect, radius, '#fff')), blend: 'dest-in' },
+    { input: svg(rect, svgRect(rect, radius, 'fill="#fff"')), blend: 'dest-in' },
   ];
 }
 
-async function overlays(command: Command, bytes: Bytes): Promise<OverlayOptions[]> {
+/** A gradient as SVG, or the colour itself: what `fill` refers to, and the definition that it needs. */
+function inkSvg(ink: Ink): { fill: string; definition: string } {
+  if (ink.kind === 'colour') return { fill: ink.colour, definition: '' };
+  const stops = ink.stops.map((s) => `<stop offset="${s.at}" stop-color="${s.colour}"/>`).join('');
+  const units = 'id="ink" gradientUnits="userSpaceOnUse"';
+  const definition =
+    ink.kind === 'linear'
+      ? `<linearGradient ${units} x1="${ink.from.x}" y1="${ink.from.y}" x2="${ink.to.x}" y2="${ink.to.y}">${stops}</linearGradient>`
+      : `<radialGradient ${units} cx="${ink.centre.x}" cy="${ink.centre.y}" r="${ink.radius}">${stops}</radialGradient>`;
+  return { fill: 'url(#ink)', definition };
+}
+
+function fill({ rect, radius, ink, opacity }: Fill, size: Size): OverlayOptions {
+  const { fill: reference, definition } = inkSvg(ink);
+  return { input: svg(size, definition + svgRect(rect, radius, `fill="${reference}" opacity="${opacity}"`)) };
+}
+
+function letters({ lines, scale, colour, opacity }: Letters, size: Size): OverlayOptions {
+  const paths = lines.map(
+    ({ outline, at }) => `<path transform="translate(${at.x} ${at.y}) scale(${scale})" d="${outline}"/>`,
+  );
+  return { input: svg(size, `<g fill="${colour}" opacity="${opacity}">${paths.join('')}</g>`) };
+}
+
+/** Drawn by itself first, then cut and thinned as one. */
+async function group(
+  { clip, opacity, commands }: Group,
+  size: Size,
+  bytes: Bytes,
+): Promise<OverlayOptions[]> {
+  const whole = { x: 0, y: 0, ...size };
+  const alone = await lossless(await painted(commands, size, bytes));
+  return [overlay(await masked(alone, whole, { rounding: clip, opacity }), whole)];
+}
+
+async function overlays(command: Command, size: Size, bytes: Bytes): Promise<OverlayOptions[]> {
   switch (command.kind) {
     case 'fill':
-      return [
-        overlay(
-          svg(command.rect, svgRect({ ...command.rect, x: 0, y: 0 }, 0, command.colour, command.opacity)),
-          command.rect,
-        ),
-      ];
+      return [fill(command, size)];
+    case 'letters':
+      return [letters(command, size)];
+    case 'group':
+      return group(command, size, bytes);
     case 'glass':
       return glass(command);
     case 'image':
@@ -116,13 +169,14 @@ async function overlays(command: Command, bytes: Bytes): Promise<OverlayOptions[
   }
 }
 
-/** Carries out a drawing with sharp and encodes it as PNG. */
-export async function paintPng(drawing: Drawing, bytes: Bytes): Promise<Buffer> {
-  const { width, height } = drawing.size;
+async function painted(commands: readonly Command[], size: Size, bytes: Bytes): Promise<Sharp> {
   const layers: OverlayOptions[] = [];
-  for (const command of drawing.commands) layers.push(...(await overlays(command, bytes)));
-  return sharp({ create: { width, height, channels: 4, background: TRANSPARENT } })
-    .composite(layers)
-    .png()
-    .toBuffer();
+  for (const command of commands) layers.push(...(await overlays(command, size, bytes)));
+  const { width, height } = size;
+  return sharp({ create: { width, height, channels: 4, background: TRANSPARENT } }).composite(layers);
+}
+
+/** Carries out a drawing with sharp and encodes it as PNG. */
+export async function paintPng({ size, commands }: Drawing, bytes: Bytes): Promise<Buffer> {
+  return (await painted(commands, size, bytes)).png().toBuffer();
 }

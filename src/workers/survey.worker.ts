@@ -4,9 +4,15 @@ import { casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/scene/values';
 import { summarise, type CaseSummary } from '@/core/survey/summary';
+import { loadFonts, type Fonts } from '@/render/fonts';
 import { surveyCase, type SurveyInput } from '@/core/survey/survey';
 
 let cases: Case[] = [];
+let fonts: Fonts | null = null;
+
+/** The fonts are only asked for by a scene that has text. */
+const fontsFor = async ({ scene }: Omit<SurveyInput, 'fonts'>) =>
+  scene.layers.some((l) => l.kind === 'text') ? (fonts ??= await loadFonts()) : fonts;
 
 const api = {
   /** The screens that every later survey runs over. */
@@ -14,7 +20,8 @@ const api = {
     cases = casesOf(screens, APPEARANCES);
   },
   /** A summary of every case; what is drawn in view is surveyed on the page itself. */
-  survey(input: SurveyInput): CaseSummary[] {
+  async survey(asked: Omit<SurveyInput, 'fonts'>): Promise<CaseSummary[]> {
+    const input = { ...asked, fonts: await fontsFor(asked) };
     return cases.map((c) => summarise(surveyCase(input, c)));
   },
 };

@@ -173,3 +173,19 @@ export function placePicture(input: FitInput): Placement {
     source,
   };
 }
+
+/** What is drawn just where it lies, such as a text or a panel, as a placement: its natural size is its own. */
+export function placeAsIs(drawn: Rect, box: Rect, window: Rect, cornerRadius = 0): Placement {
+  const visible = intersect(drawn, window);
+  return {
+    box,
+    natural: { width: drawn.width, height: drawn.height },
+    scale: { x: 1, y: 1 },
+    drawn,
+    tiles: { x: null, y: null },
+    clipped: false,
+    cornerRadius,
+    visible,
+    source: visible && { ...visible, x: visible.x - drawn.x, y: visible.y - drawn.y },
+  };
+}

@@ -75,3 +75,6 @@ export const mapSides = (f: (side: Side) => number): PerSide => ({
   top: f('top'),
   bottom: f('bottom'),
 });
+
+/** The rectangle seen in a mirror that stands in the middle of an area of this width from x = 0 on. */
+export const mirrored = (r: Rect, width: number): Rect => ({ ...r, x: width - right(r) });

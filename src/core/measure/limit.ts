@@ -13,6 +13,7 @@ export const MEASURES = [
   'share-width',
   'share-height',
   'share-area',
+  'collapse',
 ] as const;
 export type MeasureName = (typeof MEASURES)[number];
 
@@ -142,4 +143,11 @@ export const DEFAULT_LIMITS: readonly Limit[] = [
     outcome: 'warn',
     reason: 'A logo over more than three fifths of the height leaves no air around it.',
   },
+  ...LAYER_ROLES.map((role) => ({
+    measure: 'collapse' as const,
+    role,
+    max: 0,
+    outcome: 'fail' as const,
+    reason: 'Nothing of it is seen.',
+  })),
 ];

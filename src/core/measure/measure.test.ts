@@ -1,3 +1,4 @@
+import { collapsed } from './collapse';
 import fc from 'fast-check';
 import { area, fromSize, type Rect } from '../geometry/rect';
 import { placePicture, type Placement } from '../fit/place';
@@ -17,6 +18,7 @@ import { share } from './share';
 import { sayBreach, sayLimit } from './words';
 
 const screen = fromSize({ width: 400, height: 800 });
+const view = { screen, window: screen };
 const at = (x: number, y: number): Fit['align'] => ({
   kind: 'position',
   x: { percent: x, offset: lu(0) },
@@ -132,10 +134,10 @@ describe('shape, pixels, room', () => {
 
   it('clearance is negative where the drawing intrudes', () => {
     const safe = { x: 0, y: 50, width: 400, height: 700 };
-    const c = clearance(place(fit('stretch'), { x: 10, y: 20, width: 100, height: 100 }), safe, screen)!;
+    const c = clearance(place(fit('stretch'), { x: 10, y: 20, width: 100, height: 100 }), safe, view)!;
     expect(c.safe).toEqual({ left: 10, right: 290, top: -30, bottom: 630 });
     expect(c.screen.top).toBe(20);
-    expect(clearance(place(fit('stretch'), { x: 500, y: 0, width: 9, height: 9 }), safe, screen)).toBeNull();
+    expect(clearance(place(fit('stretch'), { x: 500, y: 0, width: 9, height: 9 }), safe, view)).toBeNull();
   });
 
   it('share is of the screen, in mm by way of the panel', () => {
@@ -145,7 +147,7 @@ describe('shape, pixels, room', () => {
       panelPx: { width: 1080, height: 1920 },
       ppi: 401,
     } as Parameters<typeof share>[2];
-    const s = share(place(fit('stretch'), { x: 0, y: 0, width: 200, height: 80 }), screen, metrics);
+    const s = share(place(fit('stretch'), { x: 0, y: 0, width: 200, height: 80 }), view, metrics);
     expect(s).toMatchObject({ width: 0.5, height: 0.1 });
     expect(s.area).toBeCloseTo(0.05, 12);
     expect(s.widthMm).toBeCloseTo(((200 * 3 * (1080 / 1242)) / 401) * 25.4, 9);
@@ -161,8 +163,9 @@ describe('limits', () => {
       bareScreen: bareScreen(p, screen),
       distortion: distortion(p),
       enlargement: enlargement(p, rendition, 2),
-      clearance: clearance(p, screen, screen),
+      clearance: clearance(p, screen, view),
       share: { width: 1, height: 1, area: 1, widthMm: null },
+      collapsed: collapsed(p.box),
     };
   };
   const layer = { id: 'a', role: 'background' as const };
@@ -198,7 +201,7 @@ describe('limits', () => {
   it('all have a reason, and are said in words', () => {
     for (const limit of DEFAULT_LIMITS) {
       expect(limit.reason).toMatch(/\.$/);
-      expect(sayLimit(limit)).toMatch(/^at (most|least) [\d.]+( %| ×| lu)$/);
+      expect(sayLimit(limit)).toMatch(/^at (most|least) [\d.]+( %| ×| lu| axes)$/);
     }
     const limit = DEFAULT_LIMITS[0]!;
     expect(sayBreach({ layerId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(

@@ -1,9 +1,10 @@
-import type { PerSide } from '../geometry/rect';
+import type { PerSide, Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import type { Rendition } from '../pictures/picture';
 import type { Regions } from '../screens/regions';
 import type { Screen } from '../screens/screen';
 import { bare, bareScreen, type BareScreen } from './bare';
+import { collapsed } from './collapse';
 import { clearance, type Clearance } from './clearance';
 import { crop, type WithTotal } from './crop';
 import { distortion } from './distortion';
@@ -17,20 +18,33 @@ export interface Measures {
   bare: WithTotal | null;
   bareScreen: BareScreen;
   distortion: number | null;
-  enlargement: number;
+  enlargement: number | null;
   clearance: Clearance | null;
   share: Share;
+  /** axes along which the box has no extent, 0..2 */
+  collapsed: number;
 }
 
-export function measure(p: Placement, rendition: Rendition, regions: Regions, screen: Screen): Measures {
+export interface Measured {
+  placement: Placement;
+  /** `null` for what is not drawn from a file */
+  rendition: Rendition | null;
+  regions: Regions;
+  /** what ends the view: the screen, and every clipping panel around the layer */
+  window: Rect;
+  screen: Screen;
+}
+
+export function measure({ placement: p, rendition, regions, window, screen }: Measured): Measures {
   return {
-    crop: crop(p, regions.screen),
-    bare: bare(p),
+    crop: crop(p, window),
+    bare: rendition && bare(p),
     bareScreen: bareScreen(p, regions.screen),
-    distortion: distortion(p),
-    enlargement: enlargement(p, rendition, screen.density),
-    clearance: clearance(p, regions.safe, regions.screen),
-    share: share(p, regions.screen, screen),
+    distortion: rendition && distortion(p),
+    enlargement: rendition && enlargement(p, rendition, screen.density),
+    clearance: clearance(p, regions.safe, { screen: regions.screen, window }),
+    share: share(p, { screen: regions.screen, window }, screen),
+    collapsed: collapsed(p.box),
   };
 }
 
@@ -54,6 +68,7 @@ const FIGURES: Record<MeasureName, (m: Measures, side?: MeasureSide) => number |
   'share-width': (m) => m.share.width,
   'share-height': (m) => m.share.height,
   'share-area': (m) => m.share.area,
+  collapse: (m) => m.collapsed,
 };
 
 /**

@@ -47,3 +47,34 @@ export function stripAtBottom(): Placing {
     },
   };
 }
+
+/** A panel in the middle of the safe area, four fifths of its width up to a size, as high as what it holds. */
+export const panelInTheMiddle = (): Placing => ({
+  x: shareOfSafe(80, 480),
+  y: { ...middleOfSafe, extent: { kind: 'hug' } },
+});
+
+/** From side to side of its panel, at its top or below a layer in it: a line of text. */
+export function downThePanel(below: string | null): Placing {
+  const side = { region: 'parent', offset: zero } as const;
+  return {
+    x: { kind: 'edges', start: side, end: side },
+    y: {
+      kind: 'start',
+      edge: below ? { region: `layer:${below}`, side: 'end', offset: lu(12) } : side,
+      extent: { kind: 'natural' },
+    },
+  };
+}
+
+/** In its natural size in the middle of the safe area, or just under a layer: a label. */
+export const label = (below: string | null): Placing => ({
+  x: { ...middleOfSafe, extent: { kind: 'natural', max: { length: percent(90), of: 'safe' } } },
+  y: below
+    ? {
+        kind: 'start',
+        edge: { region: `layer:${below}`, side: 'end', offset: lu(16) },
+        extent: { kind: 'natural' },
+      }
+    : { ...middleOfSafe, extent: { kind: 'natural' } },
+});

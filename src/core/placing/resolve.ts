@@ -1,25 +1,10 @@
-import {
-  extent as extentOf,
-  fromSpans,
-  span as spanOf,
-  type Axis,
-  type Rect,
-  type Size,
-  type Span,
-} from '../geometry/rect';
+import { fromSpans, span as spanOf, type Axis, type Rect, type Span } from '../geometry/rect';
 import type { Regions } from '../screens/regions';
-import { boundedKeepingShape } from './bounds';
 import { resolveLength, type Length, type NamedValue } from '../scene/values';
-import type { AxisRule, Basis, Bound, Edge, Placing, Region } from './rule';
+import type { Basis, Edge, Region } from './rule';
+import { extentRule, sizing, type Placeable } from './sizes';
 
-/** A layer as placing sees it. `natural` is the natural size of its picture, in lu, if it has one. */
-export interface Placeable {
-  id: string;
-  /** for messages; the id stands in for it */
-  name?: string;
-  placing: Placing;
-  natural?: Size;
-}
+export type { Placeable } from './sizes';
 
 export interface PlacingContext {
   regions: Regions;
@@ -36,160 +21,200 @@ export class PlacingCycle extends Error {
   }
 }
 
-const other = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x');
-const extentRule = (rule: AxisRule) => (rule.kind === 'edges' ? null : rule.extent);
+/**
+ * A place along an axis. Inside of a panel that hugs its content it counts from the start of that content, because
+ * where the content lies may depend on how large it is; `from` names the panel, `null` the screen.
+ */
+interface Place {
+  at: number;
+  from: string | null;
+}
+interface LocalSpan extends Span {
+  from: string | null;
+}
 
-/** min wins over max, as in CSS 2.1 §10.4. */
-const bounded = (value: number, low: number, high: number) => Math.max(low, Math.min(high, value));
+const isPercent = (l: Length) => !('named' in l) && l.unit === '%';
+const isLayer = (region: Region): region is `layer:${string}` => region.startsWith('layer:');
+const length = (s: Span) => s.end - s.start;
+
+/** Boxes of the layers of one case, each axis resolved once, when something first asks for it. */
+export interface Resolver {
+  box: (id: string) => Rect;
+  /** where an edge of a layer’s rule lies, absolute, lu */
+  edgeAt: (layer: Placeable, edge: Edge, own: 'start' | 'end', axis: Axis) => number;
+  /** a region as the layer’s rules see it, absolute, lu */
+  region: (layer: Placeable, region: Region, axis: Axis) => Span;
+  /** what 100 % of an extent is, lu */
+  basis: (layer: Placeable, of: Basis | undefined, axis: Axis) => number;
+  sizes: ReturnType<typeof sizing>;
+}
 
 /**
- * The boxes of all layers on one case, absolute on the screen, logical units. Every axis of every layer is
- * resolved once, when something first asks for it, so the order of the list does not matter.
+ * The order of the list does not matter.
  *
- * @throws PlacingCycle when layers are measured from one another in a circle on the same axis
- * @throws Error when a rule refers to a layer that is not there, or to the natural size of something without one
+ * Every method throws PlacingCycle when layers are measured from one another in a circle on the same axis, and an
+ * Error when a rule refers to a layer that is not there, or to the natural size or shape of something without one.
  */
-export function resolveBoxes(layers: readonly Placeable[], context: PlacingContext): Map<string, Rect> {
+export function createResolver(layers: readonly Placeable[], context: PlacingContext): Resolver {
   const { regions, density, named } = context;
   const byId = new Map(layers.map((l) => [l.id, l]));
-  const done: Record<Axis, Map<string, Span>> = { x: new Map(), y: new Map() };
+  const done: Record<Axis, Map<string, LocalSpan>> = { x: new Map(), y: new Map() };
   const open: string[] = [];
-  const nameOf = (id: string) => byId.get(id)?.name ?? id;
+  const nameOf = (layer: Placeable) => layer.name ?? layer.id;
 
-  const layerSpan = (id: string, axis: Axis): Span => {
-    const known = done[axis].get(id);
-    if (known) return known;
+  const layerOf = (id: string): Placeable => {
     const layer = byId.get(id);
     if (!layer) throw new Error(`A rule is measured from the layer “${id}”, which is not in the scene.`);
+    return layer;
+  };
+
+  const placed = (id: string, axis: Axis): LocalSpan => {
+    const known = done[axis].get(id);
+    if (known) return known;
+    const layer = layerOf(id);
     const key = `${axis} ${id}`;
     if (open.includes(key)) {
-      const circle = [...open.slice(open.indexOf(key)), key].map((k) => nameOf(k.slice(2)));
+      const circle = [...open.slice(open.indexOf(key)), key].map((k) => nameOf(layerOf(k.slice(2))));
       throw new PlacingCycle(circle);
     }
     open.push(key);
-    const result = placeAxis(layer, axis);
-    open.pop();
-    done[axis].set(id, result);
-    return result;
+    try {
+      const result = placeAlong(layer, axis);
+      done[axis].set(id, result);
+      return result;
+    } finally {
+      open.pop();
+    }
   };
 
-  const regionSpan = (region: Region, axis: Axis): Span => {
-    if (region === 'parent') return spanOf(regions.screen, axis); // a layer outside of every panel
-    return region in regions
-      ? spanOf(regions[region as keyof Regions], axis)
-      : layerSpan(region.slice('layer:'.length), axis);
+  const padding = ({ padding: p }: Placeable, axis: Axis): Span =>
+    axis === 'x' ? { start: p?.left ?? 0, end: p?.right ?? 0 } : { start: p?.top ?? 0, end: p?.bottom ?? 0 };
+  const hugs = (layer: Placeable, axis: Axis) => extentRule(layer.placing[axis])?.kind === 'hug';
+  const holderOf = (layer: Placeable) => (layer.parent === undefined ? null : layerOf(layer.parent));
+
+  /** Where the content of a panel starts, absolute. An edge pinned at the start is known before the size is. */
+  const contentStart = (id: string, axis: Axis): number => {
+    const panel = layerOf(id);
+    const rule = panel.placing[axis];
+    const start: Place =
+      rule.kind === 'start'
+        ? place(panel, rule.edge, 'start', axis)
+        : { at: placed(id, axis).start, from: placed(id, axis).from };
+    return absolute(start, axis) + padding(panel, axis).start;
   };
-  const regionExtent = (region: Region, axis: Axis) => {
-    const s = regionSpan(region, axis);
-    return s.end - s.start;
+  const absolute = ({ at, from }: Place, axis: Axis): number =>
+    from === null ? at : at + contentStart(from, axis);
+
+  const regionSpan = (layer: Placeable, region: Region, axis: Axis): LocalSpan => {
+    if (isLayer(region)) return placed(region.slice('layer:'.length), axis);
+    const holder = region === 'parent' ? holderOf(layer) : null;
+    if (!holder) return { ...spanOf(regions[region === 'parent' ? 'screen' : region], axis), from: null };
+    const { start, end, from } = placed(holder.id, axis);
+    const within = padding(holder, axis);
+    return { start: start + within.start, end: Math.max(start + within.start, end - within.end), from };
   };
 
-  const basis = (of: Basis | undefined, axis: Axis) => {
-    if (of === 'short') return Math.min(regions.screen.width, regions.screen.height);
-    if (of === 'long') return Math.max(regions.screen.width, regions.screen.height);
-    return regionExtent(of ?? 'screen', axis);
+  /** One side of a region. The start of what a hugging panel holds is known before its end. */
+  const sideOf = (layer: Placeable, region: Region, side: 'start' | 'end', axis: Axis): Place => {
+    const holder = region === 'parent' ? holderOf(layer) : null;
+    if (holder && side === 'start' && hugs(holder, axis)) return { at: 0, from: holder.id };
+    const s = regionSpan(layer, region, axis);
+    return { at: s[side], from: s.from };
   };
-  const isPercent = (l: Length) => !('named' in l) && l.unit === '%';
-  const lengthOf = (length: Length, of: Basis | undefined, axis: Axis) =>
-    resolveLength(length, isPercent(length) || 'named' in length ? basis(of, axis) : 0, density, named);
-  const bound = (b: Bound | undefined, axis: Axis, none: number) =>
-    b ? lengthOf(b.length, b.of, axis) : none;
 
-  const edgeAt = (edge: Edge, own: 'start' | 'end', axis: Axis) => {
-    const s = regionSpan(edge.region, axis);
-    const offset = resolveLength(edge.offset, s.end - s.start, density, named);
+  const isShare = (l: Length) => isPercent(l) || ('named' in l && isPercent(namedLength(l.named)));
+  const namedLength = (id: string): Length => {
+    const value = named?.find((n) => n.id === id)?.value;
+    return value && 'unit' in value ? value : { value: 0, unit: 'lu' };
+  };
+  /** @param basis is only asked for where the length is a share, because asking may close a circle */
+  const resolved = (l: Length, basis: () => number) =>
+    resolveLength(l, isShare(l) ? basis() : 0, density, named);
+
+  const basisOf = (layer: Placeable, of: Basis | undefined, axis: Axis) => {
+    const { width, height } = regions.screen;
+    if (of === 'short') return Math.min(width, height);
+    if (of === 'long') return Math.max(width, height);
+    return length(regionSpan(layer, of ?? 'screen', axis));
+  };
+
+  const place = (layer: Placeable, edge: Edge, own: 'start' | 'end', axis: Axis): Place => {
     const side = edge.side ?? own;
+    const offset = resolved(edge.offset, () => length(regionSpan(layer, edge.region, axis)));
     const outwards = side === 'start' ? -1 : 1; // away from the region, seen from that side
-    return s[side] + offset * (side === own ? -outwards : outwards);
+    const { at, from } = sideOf(layer, edge.region, side, axis);
+    return { at: at + offset * (side === own ? -outwards : outwards), from };
   };
 
-  /** The extent that the rule itself gives; `null` when it follows from the other axis. */
-  const ownExtent = (layer: Placeable, axis: Axis): number | null => {
+  /** Two places as a span; where they do not count from the same start, both from that of the screen. */
+  const between = (a: Place, b: Place, axis: Axis): LocalSpan =>
+    a.from === b.from
+      ? { start: a.at, end: b.at, from: a.from }
+      : { start: absolute(a, axis), end: absolute(b, axis), from: null };
+
+  const pinnedBetween = (layer: Placeable, axis: Axis): LocalSpan | null => {
     const rule = layer.placing[axis];
-    if (rule.kind === 'edges')
-      return Math.max(0, edgeAt(rule.end, 'end', axis) - edgeAt(rule.start, 'start', axis));
-    if (rule.extent.kind === 'from-ratio') return null;
-    if (rule.extent.kind === 'length') return lengthOf(rule.extent.length, rule.extent.of, axis);
-    if (!layer.natural) throw new Error(`The layer “${nameOf(layer.id)}” has no natural size.`);
-    return extentOf(layer.natural, axis);
+    if (rule.kind !== 'edges') return null;
+    return between(place(layer, rule.start, 'start', axis), place(layer, rule.end, 'end', axis), axis);
   };
 
-  const ratioAlong = (layer: Placeable, axis: Axis): number | null => {
-    const { ratio } = layer.placing;
-    if (!ratio) return null;
-    if (ratio.value === 'own' && !layer.natural)
-      throw new Error(`The layer “${nameOf(layer.id)}” has no shape of its own.`);
-    const value = ratio.value === 'own' ? layer.natural!.width / layer.natural!.height : ratio.value;
-    return axis === 'x' ? value : 1 / value;
+  /** From the start of the content to the furthest end in it, and the padding; 0 without anything that has an extent. */
+  const hugged = (panel: Placeable, axis: Axis): number => {
+    const held = layers.filter((l) => l.parent === panel.id && l.visible !== false);
+    const ends = held
+      .map((l) => placed(l.id, axis))
+      .filter((s) => length(s) > 0)
+      .map(({ end, from }) =>
+        from === panel.id ? end : absolute({ at: end, from }, axis) - contentStart(panel.id, axis),
+      );
+    if (ends.length === 0) return 0;
+    const within = padding(panel, axis);
+    return within.start + Math.max(0, ...ends) + within.end;
   };
 
-  const limits = (layer: Placeable, axis: Axis) => {
-    const rule = extentRule(layer.placing[axis]);
-    return { low: bound(rule?.min, axis, 0), high: bound(rule?.max, axis, Infinity) };
-  };
+  const sizes = sizing({
+    nameOf,
+    hugged,
+    pinned: (layer, axis) => Math.max(0, length(pinnedBetween(layer, axis)!)),
+    length: (layer, bound, axis) => resolved(bound.length, () => basisOf(layer, bound.of, axis)),
+  });
 
-  /** Natural on both axes with a shape that yields: the bounds of both are weighed against each other. */
-  const naturalBoth = (layer: Placeable) =>
-    layer.placing.ratio?.strict === false &&
-    (['x', 'y'] as const).every((a) => extentRule(layer.placing[a])?.kind === 'natural');
-
-  const yieldingNatural = (layer: Placeable): Size => {
-    const width = limits(layer, 'x');
-    const height = limits(layer, 'y');
-    return boundedKeepingShape(layer.natural!, {
-      minWidth: width.low,
-      maxWidth: width.high,
-      minHeight: height.low,
-      maxHeight: height.high,
-    });
-  };
-
-  const follows = (layer: Placeable, axis: Axis) => extentRule(layer.placing[axis])?.kind === 'from-ratio';
-
-  const withinBounds = (layer: Placeable, axis: Axis, size: number) => {
-    const { low, high } = limits(layer, axis);
-    return bounded(size, low, high);
-  };
-
-  /** One axis has a size and the other follows it strictly: the bounds of both act on both. */
-  const strictSize = (layer: Placeable, axis: Axis, own: number | null, ratio: number) => {
-    const across = other(axis);
-    const mine = limits(layer, axis);
-    const theirs = limits(layer, across);
-    const start = own ?? ownExtent(layer, across)! * ratio;
-    return bounded(start, Math.max(mine.low, theirs.low * ratio), Math.min(mine.high, theirs.high * ratio));
-  };
-
-  /** Size along an axis, after min, max and the held ratio. Pinned edges always hold. */
-  const sizeOf = (layer: Placeable, axis: Axis): number => {
-    if (layer.natural && naturalBoth(layer)) return extentOf(yieldingNatural(layer), axis);
-    const across = other(axis);
-    const own = ownExtent(layer, axis);
-    if (own !== null && layer.placing[axis].kind === 'edges') return own;
-    const ratio = ratioAlong(layer, axis);
-    const strict = ratio !== null && layer.placing.ratio?.strict === true;
-    if (own !== null && !(strict && follows(layer, across))) return withinBounds(layer, axis, own);
-    if (ratio === null) throw new Error(`The layer “${nameOf(layer.id)}” follows a ratio but has none.`);
-    if (!strict) return withinBounds(layer, axis, sizeOf(layer, across) * ratio);
-    if (layer.placing[across].kind === 'edges') return sizeOf(layer, across) * ratio;
-    return strictSize(layer, axis, own, ratio);
-  };
-
-  const placeAxis = (layer: Placeable, axis: Axis): Span => {
+  const placeAlong = (layer: Placeable, axis: Axis): LocalSpan => {
     const rule = layer.placing[axis];
-    const size = Math.max(0, sizeOf(layer, axis));
+    const size = sizes.sizeOf(layer, axis);
     if (rule.kind === 'end') {
-      const end = edgeAt(rule.edge, 'end', axis);
-      return { start: end - size, end };
+      const { at, from } = place(layer, rule.edge, 'end', axis);
+      return { start: at - size, end: at, from };
     }
     if (rule.kind === 'middle') {
-      const s = regionSpan(rule.region, axis);
-      const middle = (s.start + s.end) / 2 + resolveLength(rule.shift, s.end - s.start, density, named);
-      return { start: middle - size / 2, end: middle + size / 2 };
+      const s = regionSpan(layer, rule.region, axis);
+      const middle = (s.start + s.end) / 2 + resolved(rule.shift, () => length(s));
+      return { start: middle - size / 2, end: middle + size / 2, from: s.from };
     }
-    const start = edgeAt(rule.kind === 'edges' ? rule.start : rule.edge, 'start', axis);
-    return { start, end: start + size };
+    if (rule.kind === 'start') {
+      const { at, from } = place(layer, rule.edge, 'start', axis);
+      return { start: at, end: at + size, from };
+    }
+    const { start, from } = pinnedBetween(layer, axis)!;
+    return { start, end: start + size, from };
   };
 
-  return new Map(layers.map((l) => [l.id, fromSpans(layerSpan(l.id, 'x'), layerSpan(l.id, 'y'))]));
+  const settled = ({ start, end, from }: LocalSpan, axis: Axis): Span => {
+    const origin = absolute({ at: 0, from }, axis);
+    return { start: start + origin, end: end + origin };
+  };
+
+  return {
+    box: (id) => fromSpans(settled(placed(id, 'x'), 'x'), settled(placed(id, 'y'), 'y')),
+    edgeAt: (layer, edge, own, axis) => absolute(place(layer, edge, own, axis), axis),
+    region: (layer, region, axis) => settled(regionSpan(layer, region, axis), axis),
+    basis: basisOf,
+    sizes,
+  };
+}
+
+/** The boxes of all layers on one case, absolute on the screen, logical units. @throws as `createResolver` says */
+export function resolveBoxes(layers: readonly Placeable[], context: PlacingContext): Map<string, Rect> {
+  const resolver = createResolver(layers, context);
+  return new Map(layers.map((l) => [l.id, resolver.box(l.id)]));
 }

@@ -31,6 +31,8 @@ export const Extent = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('length'), length: Length, of: Basis.optional(), ...bounds }),
   z.object({ kind: z.literal('natural'), ...bounds }),
   z.object({ kind: z.literal('from-ratio'), ...bounds }),
+  /** only of a panel: what it holds, and its padding */
+  z.object({ kind: z.literal('hug'), ...bounds }),
 ]);
 export type Extent = z.infer<typeof Extent>;
 

@@ -1,6 +1,6 @@
 import { demoDocuments } from '../../../demo/documents';
-import { duplicateLayer, leaningLayers, moveLayer } from './layers';
-import type { Scene } from './scene';
+import { duplicateLayer, holdIn, leaningLayers, moveLayer, possibleHolders, removeLayer } from './layers';
+import { isPlaced, Scene } from './scene';
 
 const scene = (): Scene => structuredClone(demoDocuments(() => []).scenes['winter-splash']!);
 const ids = (s: Scene) => s.layers.map((l) => l.id);
@@ -18,7 +18,7 @@ describe('layers', () => {
 
   it('are copied right above themselves', () => {
     const s = scene();
-    duplicateLayer(s, 'emblem', 'copy');
+    duplicateLayer(s, 'emblem', () => 'copy');
     expect(ids(s)).toEqual(['ground', 'harbour', 'emblem', 'copy', 'wordmark']);
     expect(s.layers[3]).toEqual({ ...s.layers[2], id: 'copy', name: 'Emblem (copy)' });
     expect(s.layers[3]).not.toBe(s.layers[2]);
@@ -35,5 +35,55 @@ describe('layers', () => {
     harbour.when = [{ orientation: 'landscape', placing }];
     expect(leaningLayers(s, 'wordmark')).toEqual(['Harbour']);
     expect(leaningLayers(s, 'word')).toEqual([]);
+  });
+});
+
+describe('layers of a panel', () => {
+  const signIn = (): Scene => structuredClone(demoDocuments(() => []).scenes['sign-in']!);
+  const parents = (s: Scene) => s.layers.map((l) => (isPlaced(l) ? l.parent : undefined));
+
+  it('go and are copied with it, and the copies refer to one another', () => {
+    const s = signIn();
+    let n = 0;
+    duplicateLayer(s, 'form', () => `copy-${++n}`);
+    expect(ids(s).slice(3)).toEqual(['form', 'greeting', 'note', 'copy-1', 'copy-2', 'copy-3']);
+    expect(parents(s).slice(6)).toEqual([undefined, 'copy-1', 'copy-1']);
+    expect(JSON.stringify(s.layers[8])).toContain('"layer:copy-2"');
+    expect(JSON.stringify(s.layers[6])).toContain('"layer:emblem"');
+    expect(s.layers[6]!.name).toBe('Form (copy)');
+    expect(Scene.safeParse(s).success).toBe(true);
+    removeLayer(s, 'form');
+    expect(ids(s).slice(3)).toEqual(['copy-1', 'copy-2', 'copy-3']);
+    expect(Scene.safeParse(s).success).toBe(true);
+  });
+
+  it('count as leaning only where they stay', () => {
+    const s = signIn();
+    expect(leaningLayers(s, 'form')).toEqual([]);
+    expect(leaningLayers(s, 'greeting')).toEqual(['Note']);
+    holdIn(s, 'note', undefined);
+    expect(leaningLayers(s, 'form')).toEqual(['Note']);
+    expect(parents(s).at(-1)).toBeUndefined();
+  });
+
+  it('move among themselves', () => {
+    const s = signIn();
+    moveLayer(s, 'note', -9);
+    expect(ids(s).slice(3)).toEqual(['form', 'note', 'greeting']);
+    moveLayer(s, 'form', -1);
+    expect(ids(s)).toEqual(['ground', 'deck', 'form', 'emblem', 'note', 'greeting']);
+  });
+
+  it('cannot be held by themselves, or by what they hold', () => {
+    const s = signIn();
+    duplicateLayer(s, 'form', () => crypto.randomUUID());
+    const copy = s.layers[6]!;
+    expect(possibleHolders(s, 'form').map((l) => l.id)).toEqual([copy.id]);
+    holdIn(s, copy.id, 'form');
+    expect(possibleHolders(s, 'form')).toEqual([]);
+    holdIn(s, 'form', copy.id);
+    expect(Scene.safeParse(s).error!.issues[0]!.message).toContain('cannot hold itself');
+    holdIn(s, 'form', 'emblem');
+    expect(Scene.safeParse(s).error!.issues[0]!.message).toContain('no panel of this scene');
   });
 });

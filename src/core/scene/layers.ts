@@ -1,29 +1,83 @@
-import type { Layer, Scene } from './scene';
+import { isPlaced, type Layer, type Scene } from './scene';
 
 /** Whether a rule of a layer is measured from another layer, as a region or as what a share is of. */
 const leansOn = (layer: Layer, id: string) =>
-  layer.kind === 'picture' &&
+  isPlaced(layer) &&
   JSON.stringify([layer.placing, layer.when?.map((w) => w.placing)]).includes(JSON.stringify(`layer:${id}`));
 
-/** Names of the layers that are measured from a layer, so that it cannot simply go. */
-export const leaningLayers = (scene: Scene, id: string): string[] =>
-  scene.layers.filter((l) => l.id !== id && leansOn(l, id)).map((l) => l.name);
+const parentOf = (layer: Layer) => (isPlaced(layer) ? layer.parent : undefined);
 
-/**
- * A copy of a layer, right above it. Where the original is measured from a third layer, so is the copy.
- * @param copyId id of the copy
- */
-export function duplicateLayer(scene: Scene, id: string, copyId: string): void {
-  const index = scene.layers.findIndex((l) => l.id === id);
-  const layer = scene.layers[index];
-  if (!layer) return;
-  const name = `${layer.name.slice(0, 110)} (copy)`;
-  scene.layers.splice(index + 1, 0, { ...(JSON.parse(JSON.stringify(layer)) as Layer), id: copyId, name });
+/** A layer and everything that it holds, in the order of the list. */
+function family(scene: Scene, id: string): Layer[] {
+  const inside = (layer: Layer): boolean => {
+    const parent = parentOf(layer);
+    if (layer.id === id || parent === id) return true;
+    const holder = scene.layers.find((l) => l.id === parent);
+    return holder !== undefined && inside(holder);
+  };
+  return scene.layers.filter(inside);
 }
 
-/** Moves a layer by a number of places, negative towards the back; as far as there are places. */
+/** Names of the layers that are measured from a layer, or from one that it holds, so that it cannot simply go. */
+export function leaningLayers(scene: Scene, id: string): string[] {
+  const gone = family(scene, id);
+  const stays = (l: Layer) => !gone.includes(l);
+  return scene.layers.filter((l) => stays(l) && gone.some((g) => leansOn(l, g.id))).map((l) => l.name);
+}
+
+/** Takes a layer away, with what it holds. Whoever asks has looked for leaning layers before. */
+export function removeLayer(scene: Scene, id: string): void {
+  const gone = new Set(family(scene, id).map((l) => l.id));
+  scene.layers = scene.layers.filter((l) => !gone.has(l.id));
+}
+
+/** Panels that can hold a layer: not itself, and nothing inside of it. */
+export function possibleHolders(scene: Scene, id: string): Layer[] {
+  const own = new Set(family(scene, id).map((l) => l.id));
+  return scene.layers.filter((l) => l.kind === 'panel' && !own.has(l.id));
+}
+
+/** Puts a layer into a panel, or out of every one. Rules that were measured from the old panel see the new one. */
+export function holdIn(scene: Scene, id: string, panelId: string | undefined): void {
+  const layer = scene.layers.find((l) => l.id === id);
+  if (!layer || !isPlaced(layer)) return;
+  if (panelId === undefined) delete layer.parent;
+  else layer.parent = panelId;
+}
+
+/**
+ * A copy of a layer and of what it holds, right above it. References among the copied layers go to the copies;
+ * where the original is measured from any other layer, so is the copy.
+ * @param newId gives an id for each copy
+ */
+export function duplicateLayer(scene: Scene, id: string, newId: () => string): void {
+  const originals = family(scene, id);
+  if (originals.length === 0) return;
+  let text = JSON.stringify(originals);
+  for (const { id: old } of originals) {
+    const copy = newId();
+    text = text
+      .replaceAll(JSON.stringify(`layer:${old}`), JSON.stringify(`layer:${copy}`))
+      .replaceAll(`"id":${JSON.stringify(old)}`, `"id":${JSON.stringify(copy)}`)
+      .replaceAll(`"parent":${JSON.stringify(old)}`, `"parent":${JSON.stringify(copy)}`);
+  }
+  const copies = JSON.parse(text) as Layer[];
+  const first = copies[originals.findIndex((l) => l.id === id)]!;
+  first.name = `${first.name.slice(0, 110)} (copy)`;
+  const last = scene.layers.findLastIndex((l) => originals.some((o) => o.id === l.id));
+  scene.layers.splice(last + 1, 0, ...copies);
+}
+
+/**
+ * Moves a layer by a number of places among those that have the same holder, negative towards the back; as far as
+ * there are places.
+ */
 export function moveLayer(scene: Scene, id: string, by: number): void {
-  const index = scene.layers.findIndex((l) => l.id === id);
-  const [layer] = index < 0 ? [] : scene.layers.splice(index, 1);
-  if (layer) scene.layers.splice(Math.max(0, index + by), 0, layer);
+  const layer = scene.layers.find((l) => l.id === id);
+  if (!layer) return;
+  const beside = scene.layers.filter((l) => parentOf(l) === parentOf(layer));
+  const target = beside[Math.max(0, Math.min(beside.length - 1, beside.indexOf(layer) + by))]!;
+  const to = scene.layers.indexOf(target);
+  scene.layers.splice(scene.layers.indexOf(layer), 1);
+  scene.layers.splice(to, 0, layer);
 }

@@ -28,6 +28,7 @@ export type Appearance = z.infer<typeof Appearance>;
 export const APPEARANCES = Appearance.options;
 
 export const lu = (value: number): Length => ({ value, unit: 'lu' });
+export const isZero = (length: Length) => !('named' in length) && length.value === 0;
 export const percent = (value: number): Length => ({ value, unit: '%' });
 
 function namedValue<K extends 'unit' | 'light'>(

@@ -35,7 +35,7 @@ export function holds(when: When, size: Size): boolean {
 
 interface Changeable {
   placing: Placing;
-  fit: Fit;
+  fit?: Fit;
   visible: boolean;
   when?: When[];
 }
@@ -47,7 +47,7 @@ export function onSize<L extends Changeable>(layer: L, size: Size): L {
   return {
     ...layer,
     placing: rule.placing ?? layer.placing,
-    fit: rule.fit ?? layer.fit,
+    ...(layer.fit && { fit: rule.fit ?? layer.fit }),
     visible: rule.visible ?? layer.visible,
   };
 }

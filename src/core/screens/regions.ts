@@ -57,13 +57,27 @@ export function safeInsets(turned: Turned, bars: Bars): PerSide {
   return insets;
 }
 
+export interface ShownBar {
+  kind: 'status' | 'title' | 'navigation';
+  side: Side;
+  /** lu */
+  depth: number;
+}
+
+/** The bars that a scene shows on a screen, from the edge inwards. */
+export function shownBars(turned: Turned, bars: Bars): ShownBar[] {
+  const list: ShownBar[] = [];
+  if (bars.status.shown) list.push({ kind: 'status', side: 'top', depth: statusHeight(turned) });
+  if (bars.title.shown) list.push({ kind: 'title', side: 'top', depth: bars.title.height });
+  const nav = bars.navigation.shown ? navigation(turned, bars.navigation.style) : null;
+  if (nav) list.push({ kind: 'navigation', ...nav });
+  return list.filter((b) => b.depth > 0);
+}
+
 /** Depth of the visible bars of the system and of the app's title bar on each side. */
 export function visibleBars(turned: Turned, bars: Bars): PerSide {
   const depths: PerSide = { left: 0, right: 0, top: 0, bottom: 0 };
-  if (bars.status.shown) depths.top += statusHeight(turned);
-  if (bars.title.shown) depths.top += bars.title.height;
-  const nav = bars.navigation.shown ? navigation(turned, bars.navigation.style) : null;
-  if (nav) depths[nav.side] += nav.depth;
+  for (const { side, depth } of shownBars(turned, bars)) depths[side] += depth;
   return depths;
 }
 

@@ -1,84 +1,129 @@
 import { sayNumber } from '../formats/numbers';
-import { presetOf, type FitPreset } from '../fit/presets';
-import type { Fit } from '../fit/rule';
 import type { Picture } from '../pictures/picture';
-import type { Placing } from '../placing/rule';
-import type { Layer, PictureLayer } from '../scene/scene';
+import {
+  isPlaced,
+  type Layer,
+  type PanelLayer,
+  type PictureLayer,
+  type PlacedLayer,
+  type TextLayer,
+} from '../scene/scene';
+import { isZero } from '../scene/values';
 import type { When } from '../scene/when';
-import type { Colour } from '../scene/values';
-import type { Part, Path, Token } from './parts';
-import { joined, placingTokens } from './placing';
-import type { Names } from './words';
+import { sameJson } from '../scene/patch';
+import type { TextStyle } from '../text/style';
+import { colourPart, paintPart } from './colour';
+import { clipPart, fitTokens, radiusPart } from './fit';
+import { capital, joined, type Part, type Path, type Token } from './parts';
+import { placingTokens } from './placing';
+import { sayLengthOf, type Names } from './words';
 
-const FIT_VERBS: Record<FitPreset, string> = {
-  cover: 'covers its box',
-  contain: 'shown whole in its box',
-  stretch: 'stretched over its box',
-  natural: 'drawn at its natural size',
-  'scale-down': 'shown whole, never enlarged',
-  tile: 'tiled over its box',
-  'match-width': 'drawn as wide as its box',
-  'match-height': 'drawn as high as its box',
-};
-
-const point = (x: number, y: number) => `${sayNumber(x)} % across, ${sayNumber(y)} % down`;
-
-function alignTokens({ align }: Fit, picture: Picture | undefined, base: Path): Token[] {
-  const editable = { kind: 'align', value: align } as const;
-  const paths = [[...base, 'fit', 'align']];
-  if (align.kind === 'position') {
-    return ['held at ', { text: point(align.x.percent, align.y.percent), paths, editable }];
-  }
-  const focal = picture?.cuts[0]?.focalPoint ?? { x: 0.5, y: 0.5 };
-  return ['keeping ', { text: point(focal.x * 100, focal.y * 100), paths, editable }, ' in the middle'];
-}
-
-/** Whether the box always has the picture’s own shape, so that there is nothing to hold or to cut. */
-const ownShape = (placing: Placing, fit: Fit) =>
-  placing.ratio?.value === 'own' && placing.ratio.strict && fit.size === 'contain';
-
-function fitTokens(fit: Fit, placing: Placing, picture: Picture | undefined, base: Path): Token[] {
-  const preset = presetOf(fit);
-  const verb: Token = {
-    text: preset ? FIT_VERBS[preset] : 'drawn at a size of its own',
-    paths: [[...base, 'fit']],
-    editable: { kind: 'fit', value: preset },
-  };
-  if (ownShape(placing, fit)) return [verb];
-  const clip: Token = {
-    text: fit.clip ? 'cut off' : 'left to show',
-    paths: [[...base, 'fit', 'clip']],
-    editable: { kind: 'clip', value: fit.clip },
-  };
-  return joined([[verb], alignTokens(fit, picture, base), ['spill ', clip]]);
-}
-
-function sayColour(colour: Colour, names: Names): string {
-  if ('named' in colour) return names.named.find((n) => n.id === colour.named)?.name ?? colour.named;
-  return colour.dark ? `${colour.light}, in the dark ${colour.dark}` : colour.light;
-}
-
-const capital = (tokens: Token[]): Token[] => {
-  const [first, ...rest] = tokens;
-  if (first === undefined) return [];
-  const up = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
-  return [typeof first === 'string' ? up(first) : { ...first, text: up(first.text) }, ...rest];
-};
-
-/** Where the box lies, and how the picture is drawn in it. */
-const ruleTokens = (placing: Placing, fit: Fit, names: Names, picture: Picture | undefined): Token[] =>
-  joined([placingTokens(placing, names), fitTokens(fit, placing, picture, names.base ?? [])]);
-
-/** “in landscape”, “from 600 lu of width”, “in portrait up to 400 lu of width” */
+/** “in landscape”, “from 600 lu of width”, “in portrait from 300 to 400 lu of width” */
 export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
-  const from = minWidth === undefined ? null : `from ${sayNumber(minWidth)} lu of width`;
-  const upTo = maxWidth === undefined ? null : `up to ${sayNumber(maxWidth)} lu of width`;
-  return [orientation && `in ${orientation}`, from, upTo].filter(Boolean).join(' ');
+  const from = minWidth === undefined ? null : `from ${sayNumber(minWidth)}`;
+  const upTo = maxWidth === undefined ? null : `${from ? '' : 'up '}to ${sayNumber(maxWidth)}`;
+  const width = from || upTo ? 'lu of width' : null;
+  return [orientation && `in ${orientation}`, from, upTo, width].filter(Boolean).join(' ');
 }
+
+const LINES_TO = {
+  start: 'lines to the left',
+  middle: 'lines to the middle',
+  end: 'lines to the right',
+} as const;
+
+/** “24 bold sans, lines to the middle, at most 2 lines” */
+export function sayStyle({ font, weight, size, align, maxLines, shrinkTo }: TextStyle): string {
+  const face = `${sayNumber(size)} ${weight === 700 ? 'bold ' : ''}${font}`;
+  const most = maxLines && `at most ${maxLines} ${maxLines === 1 ? 'line' : 'lines'}`;
+  const shrinks = shrinkTo && `shrinks to fit, down to ${sayNumber(shrinkTo)}`;
+  return [face, LINES_TO[align.x], most, shrinks].filter(Boolean).join(', ');
+}
+
+const MOST_SAID = 40;
+
+/** “Winter timetable”, cut short where it is long. */
+function quoted(text: string): string {
+  const line = text.replaceAll('\n', ' ');
+  return `“${line.length > MOST_SAID ? `${line.slice(0, MOST_SAID).trimEnd()}…` : line}”`;
+}
+
+function textTokens({ text, style }: TextLayer, names: Names): Token[] {
+  return [
+    'says ',
+    { text: quoted(text), paths: [['text']], editable: { kind: 'text', value: text } },
+    ' in ',
+    { text: sayStyle(style), paths: [['style']], editable: { kind: 'style', value: style } },
+    ', coloured ',
+    colourPart(style.colour, ['style', 'colour'], names),
+  ];
+}
+
+const SIDES = ['left', 'right', 'top', 'bottom'] as const;
+
+function paddingTokens({ padding }: PanelLayer, names: Names): Token[] {
+  const part = (sides: readonly (typeof SIDES)[number][]): Part => ({
+    text: sayLengthOf(padding[sides[0]!], names),
+    paths: sides.map((s) => ['padding', s]),
+    editable: {
+      kind: 'length',
+      value: padding[sides[0]!],
+      label: sides.length > 1 ? 'Padding on all sides' : `Padding at the ${sides[0]}`,
+      percentOf: 'the screen',
+    },
+  });
+  if (SIDES.every((s) => sameJson(padding[s], padding.left))) return ['padding ', part(SIDES)];
+  return ['padding ', ...SIDES.flatMap((s, i): Token[] => [i > 0 ? `, ${s} ` : `${s} `, part([s])])];
+}
+
+function panelTokens(layer: PanelLayer, names: Names): Token[] {
+  const corners: Token[] = isZero(layer.cornerRadius)
+    ? []
+    : ['corners rounded ', radiusPart(layer.cornerRadius, ['cornerRadius'], names)];
+  return joined([
+    ['a panel of ', paintPart(layer.colour, ['colour'], names)],
+    corners,
+    paddingTokens(layer, names),
+  ]);
+}
+
+const opacityTokens = ({ opacity = 1 }: Layer): Token[] =>
+  opacity === 1
+    ? []
+    : [
+        'at ',
+        {
+          text: `${sayNumber(opacity * 100)} %`,
+          paths: [['opacity']],
+          editable: { kind: 'opacity', value: opacity },
+        },
+        ' opacity',
+      ];
+
+/** What is said of a layer besides where it lies: before the rule, and after it. */
+function around(layer: PlacedLayer, names: Names, picture: Picture | undefined): [Token[], Token[]] {
+  if (layer.kind === 'text') return [textTokens(layer, names), []];
+  if (layer.kind === 'panel')
+    return [
+      panelTokens(layer, names),
+      ['what it holds ', clipPart(layer.clip, ['clip'], 'What it holds'), ' at its edges'],
+    ];
+  const tint: Token[] = layer.tint ? ['tinted ', colourPart(layer.tint, ['tint'], names)] : [];
+  return [[], joined([fitTokens(layer.fit, layer.placing, picture, names), tint])];
+}
+
+const pictureOf = (layer: PlacedLayer, pictures: readonly Picture[]) =>
+  layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
+
+/** The names as the rules of a layer see them: its panel goes by its own name. */
+const seenBy = (layer: PlacedLayer, names: Names): Names => ({
+  ...names,
+  holder: names.layers.find((l) => l.id === layer.parent)?.name,
+});
 
 /** A rule that differs: when it holds, and then the rule itself, with the parts of its own. */
 export function whenSentence(
-  layer: PictureLayer,
+  layer: PlacedLayer,
   index: number,
   names: Names,
   pictures: readonly Picture[],
@@ -86,31 +131,25 @@ export function whenSentence(
   const when = layer.when?.[index];
   if (!when) return [];
   const base: Path = ['when', index];
-  const condition: Token = {
-    text: sayWhen(when),
-    paths: [base],
-    editable: { kind: 'when', value: when },
-  };
+  const condition: Token = { text: sayWhen(when), paths: [base], editable: { kind: 'when', value: when } };
   if (when.visible === false) return [...capital([condition]), ': not shown.'];
-  const picture = pictures.find((p) => p.id === layer.picture);
-  const placing = when.placing ? placingTokens(when.placing, { ...names, base }) : [];
-  const fit = when.fit ? fitTokens(when.fit, when.placing ?? layer.placing, picture, base) : [];
+  const own = { ...seenBy(layer, names), base };
+  const placing = when.placing ? placingTokens(when.placing, own) : [];
+  const picture = pictureOf(layer, pictures);
+  const fit = when.fit ? fitTokens(when.fit, when.placing ?? layer.placing, picture, own) : [];
   return [...capital([condition]), ': ', ...joined([placing, fit]), '.'];
 }
 
 /** A layer’s rule as one sentence of fixed words and parts that can be changed in place. */
 export function layerSentence(layer: Layer, names: Names, pictures: readonly Picture[]): Token[] {
-  if (layer.kind === 'ground') {
-    const { colour } = layer;
-    const part: Token = {
-      text: sayColour(colour, names),
-      paths: [['colour']],
-      editable: { kind: 'colour', value: colour },
-    };
-    return ['Fills the whole screen with ', part, '.'];
+  if (!isPlaced(layer)) {
+    const fills = ['Fills the whole screen with ', paintPart(layer.colour, ['colour'], names)];
+    return [...joined([fills, opacityTokens(layer)]), '.'];
   }
-  const picture = pictures.find((p) => p.id === layer.picture);
-  return [...capital(ruleTokens(layer.placing, layer.fit, names, picture)), '.'];
+  const own = seenBy(layer, names);
+  const [before, after] = around(layer, own, pictureOf(layer, pictures));
+  const clauses = [before, placingTokens(layer.placing, own), after, opacityTokens(layer)];
+  return [...capital(joined(clauses)), '.'];
 }
 
 /** Which picture a layer shows, as a part. */

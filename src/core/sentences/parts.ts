@@ -1,9 +1,10 @@
-import type { Align } from '../fit/rule';
-import type { FitPreset } from '../fit/presets';
+import type { Align, Fit } from '../fit/rule';
 import type { Axis } from '../geometry/rect';
-import type { Extent, Region } from '../placing/rule';
+import type { Extent, Ratio, Region } from '../placing/rule';
+import type { Paint } from '../scene/paint';
 import type { Colour, Length } from '../scene/values';
 import type { When } from '../scene/when';
+import type { TextStyle } from '../text/style';
 
 /** Where a value stands inside of a layer. */
 export type Path = readonly (string | number)[];
@@ -11,14 +12,23 @@ export type Path = readonly (string | number)[];
 /** What an editor needs to know to change a part; `value` is what stands at the part’s paths. */
 export type Editable =
   | { kind: 'length'; value: Length; label: string; percentOf: string }
-  | { kind: 'shift'; value: Length; axis: Axis; percentOf: string }
+  /** the distance of an edge; `placing` is where the rule of both axes stands, to hold the layer otherwise */
+  | { kind: 'edge'; value: Length; label: string; percentOf: string; axis: Axis; placing: Path }
+  /** the distance of all four edges, which are alike */
+  | { kind: 'edges'; value: Length; label: string; percentOf: string; placing: Path }
+  | { kind: 'shift'; value: Length; label: string; percentOf: string; axis: Axis; placing: Path }
   | { kind: 'region'; value: Region }
   | { kind: 'extent'; value: Extent; axis: Axis }
-  | { kind: 'fit'; value: FitPreset | null }
+  | { kind: 'ratio'; value: Ratio }
+  | { kind: 'fit'; value: Fit }
   | { kind: 'align'; value: Align }
-  | { kind: 'clip'; value: boolean }
+  | { kind: 'clip'; value: boolean; what: string }
   | { kind: 'picture'; value: string }
   | { kind: 'colour'; value: Colour }
+  | { kind: 'paint'; value: Paint }
+  | { kind: 'text'; value: string }
+  | { kind: 'style'; value: TextStyle }
+  | { kind: 'opacity'; value: number }
   | { kind: 'when'; value: When };
 
 /** A part of a sentence that can be changed in place; the new value goes to every one of its paths. */
@@ -34,3 +44,29 @@ export type Token = string | Part;
 /** What the sentence says when it is read out. */
 export const sentenceText = (tokens: readonly Token[]): string =>
   tokens.map((t) => (typeof t === 'string' ? t : t.text)).join('');
+
+type Branch = Record<string | number, unknown>;
+
+/** What stands at a path of a layer; `undefined` where there is nothing. */
+export const valueAt = (layer: object, path: Path): unknown =>
+  path.reduce<unknown>((value, key) => (value as Branch | undefined)?.[key], layer);
+
+/** Puts a value at each path, in place. */
+export function setAt(layer: object, paths: readonly Path[], value: unknown): void {
+  for (const path of paths) {
+    const parent = valueAt(layer, path.slice(0, -1)) as Branch;
+    parent[path.at(-1)!] = value;
+  }
+}
+
+/** Puts commas between the clauses that say something. */
+export function joined(clauses: readonly (readonly Token[])[]): Token[] {
+  return clauses.filter((c) => c.length > 0).flatMap((c, i) => (i === 0 ? c : [', ', ...c]));
+}
+
+export function capital(tokens: readonly Token[]): Token[] {
+  const [first, ...rest] = tokens;
+  if (first === undefined) return [];
+  const up = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
+  return [typeof first === 'string' ? up(first) : { ...first, text: up(first.text) }, ...rest];
+}

@@ -1,22 +1,20 @@
 import type { Axis } from '../geometry/rect';
-import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../placing/rule';
+import type { AxisRule, Bound, Edge, Extent, Placing, Ratio, Region } from '../placing/rule';
 import { sameJson } from '../scene/patch';
-import type { Length } from '../scene/values';
-import type { Part, Path, Token } from './parts';
-import { articleOf, AXIS_WORDS, sayBasis, sayLengthOf, sayRegion, type Names } from './words';
+import { isZero } from '../scene/values';
+import { joined, type Part, type Path, type Token } from './parts';
+import { articleOf, AXIS_WORDS, sayBasis, sayLengthOf, sayRatioOf, sayRegion, type Names } from './words';
 
 type Pinned = Extract<AxisRule, { kind: 'edges' }>;
 type Middle = Extract<AxisRule, { kind: 'middle' }>;
 type Sized = Exclude<AxisRule, Pinned>;
 
 const AXES = ['x', 'y'] as const;
-const at = ({ base = [] }: Names, axis: Axis, ...path: Path): Path => [...base, 'placing', axis, ...path];
+const placingPath = ({ base = [] }: Names): Path => [...base, 'placing'];
+const at = (names: Names, axis: Axis, ...path: Path): Path => [...placingPath(names), axis, ...path];
 
-const lengthPart = (value: Length, paths: Path[], label: string, percentOf: string, names: Names): Part => ({
-  text: sayLengthOf(value, names),
-  paths,
-  editable: { kind: 'length', value, label, percentOf },
-});
+/** “the safe area”, “Emblem” */
+const theRegion = (region: Region, names: Names) => `${articleOf(region, names)}${sayRegion(region, names)}`;
 
 const regionPart = (value: Region, paths: Path[], names: Names): Part => ({
   text: sayRegion(value, names),
@@ -28,11 +26,21 @@ const regionPart = (value: Region, paths: Path[], names: Names): Part => ({
 function allEdges(edge: Edge, names: Names): Token[] {
   const paths = (key: 'offset' | 'region') =>
     AXES.flatMap((a) => [at(names, a, 'start', key), at(names, a, 'end', key)]);
-  const percentOf = `${articleOf(edge.region)}${sayRegion(edge.region, names)}`;
+  const distance: Part = {
+    text: sayLengthOf(edge.offset, names),
+    paths: paths('offset'),
+    editable: {
+      kind: 'edges',
+      value: edge.offset,
+      label: 'Distance from all four edges, inwards',
+      percentOf: theRegion(edge.region, names),
+      placing: placingPath(names),
+    },
+  };
   return [
     'pinned ',
-    lengthPart(edge.offset, paths('offset'), 'Distance from all four edges, inwards', percentOf, names),
-    ` from all four edges of ${articleOf(edge.region)}`,
+    distance,
+    ` from all four edges of ${articleOf(edge.region, names)}`,
     regionPart(edge.region, paths('region'), names),
   ];
 }
@@ -45,14 +53,53 @@ function edge(value: Edge, own: 'start' | 'end', axis: Axis, path: Path, names: 
   const label = opposite
     ? `Gap ${side === 'end' ? words.after : words.before} it`
     : `Distance from the ${words[side]}, inwards`;
-  const percentOf = `${articleOf(value.region)}${sayRegion(value.region, names)}`;
-  const offset = lengthPart(value.offset, [[...path, 'offset']], label, percentOf, names);
+  const offset: Part = {
+    text: sayLengthOf(value.offset, names),
+    paths: [[...path, 'offset']],
+    editable: {
+      kind: 'edge',
+      value: value.offset,
+      label,
+      percentOf: theRegion(value.region, names),
+      axis,
+      placing: placingPath(names),
+    },
+  };
   const region = regionPart(value.region, [[...path, 'region']], names);
-  if (!opposite) return [offset, ` from the ${words[side]} of ${articleOf(value.region)}`, region];
-  return [offset, ` ${side === 'end' ? words.after : words.before} ${articleOf(value.region)}`, region];
+  if (!opposite) return [offset, ` from the ${words[side]} of ${articleOf(value.region, names)}`, region];
+  return [
+    offset,
+    ` ${side === 'end' ? words.after : words.before} ${articleOf(value.region, names)}`,
+    region,
+  ];
+}
+
+/** Both edges of one axis pinned alike: “**0** from the left and right of **Form**” */
+function bothEdges(value: Edge, axis: Axis, names: Names): Token[] {
+  const words = AXIS_WORDS[axis];
+  const paths = (key: 'offset' | 'region') => [at(names, axis, 'start', key), at(names, axis, 'end', key)];
+  const label = `Distance from the ${words.start} and ${words.end}, inwards`;
+  const offset: Part = {
+    text: sayLengthOf(value.offset, names),
+    paths: paths('offset'),
+    editable: {
+      kind: 'edge',
+      value: value.offset,
+      label,
+      percentOf: theRegion(value.region, names),
+      axis,
+      placing: placingPath(names),
+    },
+  };
+  return [
+    offset,
+    ` from the ${words.start} and ${words.end} of ${articleOf(value.region, names)}`,
+    regionPart(value.region, paths('region'), names),
+  ];
 }
 
 function pinnedAlong(rule: Pinned, axis: Axis, names: Names): Token[] {
+  if (sameJson(rule.start, rule.end) && !rule.start.side) return bothEdges(rule.start, axis, names);
   const words = AXIS_WORDS[axis];
   return [
     `${words.start} edge `,
@@ -68,16 +115,24 @@ const bound = (b: Bound | undefined, word: string, axis: Axis, names: Names): st
   return `, at ${word} ${sayLengthOf(b.length, names)}${share ? ` of ${sayBasis(b.of, axis, names)}` : ''}`;
 };
 
-function extentWords(extent: Extent, axis: Axis, names: Names): string {
+function sayExtent(extent: Extent, axis: Axis, names: Names): string {
   const words = AXIS_WORDS[axis];
-  const size =
-    extent.kind === 'natural'
-      ? `natural ${words.extent}`
-      : extent.kind === 'from-ratio'
-        ? `${words.extent} from its shape`
-        : sayExtentLength(extent, axis, names);
-  return size + bound(extent.min, 'least', axis, names) + bound(extent.max, 'most', axis, names);
+  switch (extent.kind) {
+    case 'natural':
+      return `natural ${words.extent}`;
+    case 'from-ratio':
+      return `${words.extent} from its shape`;
+    case 'hug':
+      return `as ${words.size} as what it holds`;
+    case 'length':
+      return sayExtentLength(extent, axis, names);
+  }
 }
+
+const extentWords = (extent: Extent, axis: Axis, names: Names): string =>
+  sayExtent(extent, axis, names) +
+  bound(extent.min, 'least', axis, names) +
+  bound(extent.max, 'most', axis, names);
 
 function sayExtentLength(extent: Extract<Extent, { kind: 'length' }>, axis: Axis, names: Names): string {
   const length = sayLengthOf(extent.length, names);
@@ -98,15 +153,15 @@ function extentPart(rule: Sized, axis: Axis, names: Names): Token[] {
   ];
 }
 
-const isZero = (length: Length) => !('named' in length) && length.value === 0;
-
 /** “centred across”, “**6 %** above centre” */
 function shiftPart(rule: Middle, axis: Axis, names: Names): Part {
   const words = AXIS_WORDS[axis];
   const { shift } = rule;
   const paths = [at(names, axis, 'shift')];
-  const percentOf = `${articleOf(rule.region)}${sayRegion(rule.region, names)}’s ${words.extent}`;
-  const editable = { kind: 'shift', value: shift, axis, percentOf } as const;
+  const percentOf = `${articleOf(rule.region, names)}${sayRegion(rule.region, names)}’s ${words.extent}`;
+  const label = axis === 'x' ? 'To the right of centre' : 'Below centre';
+  const placing = placingPath(names);
+  const editable = { kind: 'shift', value: shift, label, axis, percentOf, placing } as const;
   if (isZero(shift)) return { text: `centred ${words.along}`, paths, editable };
   if ('named' in shift)
     return { text: `${sayLengthOf(shift, names)} ${words.after} centre`, paths, editable };
@@ -117,7 +172,7 @@ function shiftPart(rule: Middle, axis: Axis, names: Names): Part {
 function positionAlong(rule: Sized, axis: Axis, names: Names): Token[] {
   if (rule.kind === 'middle') {
     const region = regionPart(rule.region, [at(names, axis, 'region')], names);
-    return [shiftPart(rule, axis, names), ` in ${articleOf(rule.region)}`, region];
+    return [shiftPart(rule, axis, names), ` in ${articleOf(rule.region, names)}`, region];
   }
   const words = AXIS_WORDS[axis];
   return [`${words[rule.kind]} edge `, ...edge(rule.edge, rule.kind, axis, at(names, axis, 'edge'), names)];
@@ -126,13 +181,12 @@ function positionAlong(rule: Sized, axis: Axis, names: Names): Token[] {
 /** Both axes in the middle of one region, which is then named once. */
 function middleOfOne(x: Middle, y: Middle, names: Names): Token[] {
   const paths = [at(names, 'x', 'region'), at(names, 'y', 'region')];
-  return [
-    shiftPart(x, 'x', names),
-    ', ',
-    shiftPart(y, 'y', names),
-    ` in ${articleOf(x.region)}`,
-    regionPart(x.region, paths, names),
-  ];
+  const [across, down] = [shiftPart(x, 'x', names), shiftPart(y, 'y', names)];
+  const both: Token[] =
+    isZero(x.shift) && isZero(y.shift)
+      ? ['centred ', { ...across, text: AXIS_WORDS.x.along }, ' and ', { ...down, text: AXIS_WORDS.y.along }]
+      : [across, ', ', down];
+  return [...both, ` in ${articleOf(x.region, names)}`, regionPart(x.region, paths, names)];
 }
 
 function positions({ x, y }: Placing, names: Names): Token[][] {
@@ -143,18 +197,17 @@ function positions({ x, y }: Placing, names: Names): Token[][] {
   });
 }
 
-function shape({ ratio, x, y }: Placing): Token[] {
+const sayShape = ({ value, strict }: Ratio) => {
+  const kept = value === 'own' ? 'keeps its shape' : `shaped ${sayRatioOf(value)}`;
+  return strict ? kept : `${kept} unless a bound asks otherwise`;
+};
+
+function shape({ ratio, x, y }: Placing, names: Names): Token[] {
   if (!ratio) return [];
   const follows = [x, y].some((r) => r.kind !== 'edges' && r.extent.kind === 'from-ratio');
   if (!follows && ratio.value === 'own') return [];
-  const kept =
-    ratio.value === 'own' ? 'keeps its shape' : `shaped ${Math.round(ratio.value * 1000) / 1000} : 1`;
-  return [ratio.strict ? kept : `${kept} unless a bound asks otherwise`];
-}
-
-/** Puts commas between the clauses that say something. */
-export function joined(clauses: readonly (readonly Token[])[]): Token[] {
-  return clauses.filter((c) => c.length > 0).flatMap((c, i) => (i === 0 ? c : [', ', ...c]));
+  const paths = [[...placingPath(names), 'ratio']];
+  return [{ text: sayShape(ratio), paths, editable: { kind: 'ratio', value: ratio } }];
 }
 
 /** A layer’s placing in words: sizes first, then the shape, then where it lies. */
@@ -168,5 +221,5 @@ export function placingTokens(placing: Placing, names: Names): Token[] {
     const rule = placing[axis];
     return rule.kind === 'edges' ? [] : extentPart(rule, axis, names);
   });
-  return joined([...sizes, shape(placing), ...positions(placing, names)]);
+  return joined([...sizes, shape(placing, names), ...positions(placing, names)]);
 }

@@ -10,6 +10,8 @@ export interface Names {
   named: readonly NamedValue[];
   /** where the rule that is said stands inside of its layer; the layer itself when absent */
   base?: Path;
+  /** name of the panel that holds the layer whose rule is said */
+  holder?: string;
 }
 
 export const AXIS_WORDS: Record<
@@ -48,19 +50,21 @@ const isPlain = (region: Region): region is keyof typeof REGION_WORDS => region 
 
 /** “safe area”, or the name of a layer */
 export function sayRegion(region: Region, names: Names): string {
+  if (region === 'parent') return names.holder ?? REGION_WORDS.screen;
   if (isPlain(region)) return REGION_WORDS[region];
   const id = region.slice('layer:'.length);
   return names.layers.find((l) => l.id === id)?.name ?? id;
 }
 
 /** The article that the name of a region asks for; a layer is called by its name. */
-export const articleOf = (region: Region) => (isPlain(region) ? 'the ' : '');
+export const articleOf = (region: Region, { holder }: Pick<Names, 'holder'>) =>
+  isPlain(region) && !(region === 'parent' && holder !== undefined) ? 'the ' : '';
 
 export function sayBasis(of: Basis | undefined, axis: Axis, names: Names): string {
   if (of === 'short') return 'the screen’s shorter side';
   if (of === 'long') return 'the screen’s longer side';
   const region = of ?? 'screen';
-  return `${articleOf(region)}${sayRegion(region, names)}’s ${AXIS_WORDS[axis].extent}`;
+  return `${articleOf(region, names)}${sayRegion(region, names)}’s ${AXIS_WORDS[axis].extent}`;
 }
 
 /** “38 %”, “12”, “3 px”, or the name of a named value; logical units go without saying. */
@@ -68,4 +72,16 @@ export function sayLengthOf(length: Length, names: Names): string {
   if ('named' in length) return names.named.find((n) => n.id === length.named)?.name ?? length.named;
   const number = sayNumber(length.value);
   return length.unit === 'lu' ? number : `${number} ${length.unit}`;
+}
+
+const MOST_WHOLE = 21;
+
+/** “16 : 9” where whole numbers say it, else “1.85 : 1” */
+export function sayRatioOf(value: number): string {
+  for (let height = 1; height <= MOST_WHOLE; height++) {
+    const width = Math.round(value * height);
+    if (width > 0 && width <= MOST_WHOLE && Math.abs(width / height - value) < 1e-9)
+      return `${width} : ${height}`;
+  }
+  return `${sayNumber(Math.round(value * 1000) / 1000)} : 1`;
 }

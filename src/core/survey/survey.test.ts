@@ -1,6 +1,7 @@
 import json from '../../../data/screens.json';
 import { demoDocuments, demoPictures } from '../../../demo/documents';
 import type { Rendition } from '../pictures/picture';
+import { halfWide } from '../testing/fonts';
 import { Documents, usersOfPicture } from '../scene/documents';
 import { casesOf } from '../screens/cases';
 import { readCatalogue } from '../screens/catalogue';
@@ -27,6 +28,7 @@ const input = (scene: string): SurveyInput => ({
   pictures: documents.project.pictures,
   named: documents.project.named,
   limits: documents.project.limits,
+  fonts: halfWide,
 });
 const find = (id: string) => cases.find((c) => c.id === id)!;
 
@@ -64,7 +66,7 @@ describe('the survey of the demo', () => {
 
   it('takes the file and the colour of the appearance', () => {
     const dark = surveyCase(input('winter-splash'), find('phone-393x852-3x-pill.0.dark'));
-    expect(dark.layers[0]).toMatchObject({ kind: 'ground', colour: '#06141b' });
+    expect(dark.layers[0]).toMatchObject({ kind: 'ground', paint: { kind: 'colour', colour: '#06141b' } });
     expect(dark.layers[1]).toMatchObject({ rendition: { appearance: 'dark' } });
     expect(dark.layers[2]).toMatchObject({ rendition: { appearance: 'light' } });
   });
@@ -95,8 +97,8 @@ describe('what cannot be drawn', () => {
 
   it('is found on the one screen where a rule that differs closes a circle, by name', () => {
     expect(oneOfEachRule(circle.scenes['winter-splash']!, cases)).toHaveLength(2);
-    expect(whyNotDrawn(circle, 'winter-splash', cases)).toContain('Emblem → Wordmark → Emblem');
-    expect(whyNotDrawn(documents, 'winter-splash', cases)).toBeNull();
+    expect(whyNotDrawn(circle, 'winter-splash', cases, null)).toContain('Emblem → Wordmark → Emblem');
+    expect(whyNotDrawn(documents, 'winter-splash', cases, null)).toBeNull();
   });
 });
 

@@ -1,34 +1,45 @@
-import type { Rect } from '../geometry/rect';
-import { placePicture, type Placement } from '../fit/place';
+import { placeAsIs, placePicture, type Placement } from '../fit/place';
+import { placePaint, type PlacedPaint } from '../fit/gradient';
+import { intersect, type Rect } from '../geometry/rect';
 import { breachesOf, outcomeOf, type Breach, type Outcome } from '../measure/judge';
-import type { Limit } from '../measure/limit';
 import { measure, type Measures } from '../measure/measures';
-import { chooseRendition, naturalSizeOf, type Choice } from '../pictures/choose';
-import type { Picture, Rendition } from '../pictures/picture';
-import { resolveBoxes } from '../placing/resolve';
+import { naturalSizeOf } from '../pictures/choose';
+import type { Rendition } from '../pictures/picture';
 import type { Documents } from '../scene/documents';
-import type { Layer, LayerRole, PictureLayer, Scene } from '../scene/scene';
-import { onSize } from '../scene/when';
-import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
+import {
+  isPlaced,
+  type GroundLayer,
+  type LayerRole,
+  type PanelLayer,
+  type PictureLayer,
+  type PlacedLayer,
+  type Scene,
+  type TextLayer,
+} from '../scene/scene';
+import { resolveColour, resolveLength, type Appearance } from '../scene/values';
+import { barsOf, type BarResult } from '../screens/bars';
 import type { Case } from '../screens/cases';
 import { outlineOf, type Outline } from '../screens/outline';
-import { regionsOf, type Regions } from '../screens/regions';
+import type { Regions } from '../screens/regions';
 import type { Rotation } from '../screens/screen';
-import { turn, type Orientation, type Turned } from '../screens/turn';
+import type { Orientation } from '../screens/turn';
+import type { TextMetrics } from '../text/layout';
+import { faceOf, type Face } from '../text/style';
+import { inDrawingOrder, prepareCase, type Prepared, type SurveyInput } from './prepare';
 
-export interface SurveyInput {
-  scene: Scene;
-  pictures: readonly Picture[];
-  named: readonly NamedValue[];
-  limits: readonly Limit[];
-}
+export type { SurveyInput } from './prepare';
 
 /** What a survey of a scene needs of the documents it stands in. */
-export const surveyInput = ({ project }: Documents, scene: Scene): SurveyInput => ({
+export const surveyInput = (
+  { project }: Documents,
+  scene: Scene,
+  fonts: TextMetrics | null,
+): SurveyInput => ({
   scene,
   pictures: project.pictures,
   named: project.named,
   limits: project.limits,
+  fonts,
 });
 
 interface LayerBase {
@@ -40,20 +51,52 @@ interface LayerBase {
   box: Rect;
 }
 
-export interface GroundResult extends LayerBase {
-  kind: 'ground';
-  /** `#rrggbb` or `#rrggbbaa` */
-  colour: string;
-}
-
-export interface PictureResult extends LayerBase {
-  kind: 'picture';
-  rendition: Rendition;
+/** Of every layer that a rule places. */
+interface PlacedBase extends LayerBase {
+  /** the panel that holds it */
+  parent?: string;
   placement: Placement;
   measures: Measures;
 }
 
-export type LayerResult = GroundResult | PictureResult;
+export interface GroundResult extends LayerBase {
+  kind: 'ground';
+  paint: PlacedPaint;
+}
+
+export interface PictureResult extends PlacedBase {
+  kind: 'picture';
+  rendition: Rendition;
+  /** `#rrggbb` or `#rrggbbaa`; `null` leaves the picture its colours */
+  tint: string | null;
+}
+
+/** A line of text: where it starts on the baseline, absolute, lu. */
+export interface TextLine {
+  text: string;
+  x: number;
+  baseline: number;
+}
+
+export interface TextResult extends PlacedBase {
+  kind: 'text';
+  face: Face;
+  /** lu */
+  fontSize: number;
+  colour: string;
+  lines: TextLine[];
+  shortened: boolean;
+}
+
+export interface PanelResult extends PlacedBase {
+  kind: 'panel';
+  paint: PlacedPaint;
+  /** whether what it holds ends at its edges */
+  clip: boolean;
+}
+
+export type PlacedResult = PictureResult | TextResult | PanelResult;
+export type LayerResult = GroundResult | PlacedResult;
 
 /** One case: what is drawn, back to front, what was measured, and which limits it breaks. */
 export interface CaseResult {
@@ -64,69 +107,145 @@ export interface CaseResult {
   appearance: Appearance;
   regions: Regions;
   outline: Outline;
+  /** drawn over the layers */
+  bars: BarResult[];
+  /** back to front; what a panel holds comes right after it */
   layers: LayerResult[];
   breaches: Breach[];
   outcome: Outcome;
 }
 
-const isPicture = (layer: Layer): layer is PictureLayer => layer.kind === 'picture';
+/** Everything that is the same for all layers of a case. */
+interface Scope {
+  input: SurveyInput;
+  c: Case;
+  prepared: Prepared;
+}
 
-function choices(
-  input: SurveyInput,
-  layers: readonly PictureLayer[],
-  turned: Turned,
-  appearance: Appearance,
-) {
-  const found = new Map<string, Choice>();
-  for (const layer of layers) {
-    const picture = input.pictures.find((p) => p.id === layer.picture);
-    if (!picture) throw new Error(`The layer “${layer.name}” shows a picture that is not in the project.`);
-    found.set(layer.id, chooseRendition(picture, turned.screen, turned.orientation, appearance));
+/** What ends the view of a layer: the screen, and each clipping panel around it. */
+function windowOf(layer: PlacedLayer, { prepared }: Scope): Rect {
+  let window: Rect | null = prepared.regions.screen;
+  const holderOf = (l: PlacedLayer) => prepared.layers.find((p): p is PanelLayer => p.id === l.parent);
+  for (let panel = holderOf(layer); panel && window; panel = holderOf(panel)) {
+    if (panel.clip) window = intersect(window, prepared.boxOf(panel.id));
   }
-  return found;
+  return window ?? { x: 0, y: 0, width: 0, height: 0 };
+}
+
+function drawGround(layer: GroundLayer, { input, c, prepared }: Scope): GroundResult {
+  const { id, name, role, opacity = 1 } = layer;
+  const box = prepared.regions.screen;
+  return {
+    kind: 'ground',
+    id,
+    name,
+    role,
+    opacity,
+    box,
+    paint: placePaint(layer.colour, box, c.appearance, input.named),
+  };
+}
+
+/** @param rendition the file it is drawn from, `null` for what is not drawn from one */
+function base(
+  layer: PlacedLayer,
+  placement: Placement,
+  rendition: Rendition | null,
+  scope: Scope,
+): PlacedBase {
+  const { id, name, role, opacity = 1, parent } = layer;
+  const { regions, turned } = scope.prepared;
+  const window = windowOf(layer, scope);
+  const measures = measure({ placement, rendition, regions, window, screen: turned.screen });
+  return { id, name, role, opacity, box: placement.box, parent, placement, measures };
+}
+
+function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
+  const { input, c, prepared } = scope;
+  const { rendition, cut } = prepared.chosen.get(layer.id)!;
+  const placement = placePicture({
+    fit: layer.fit,
+    natural: naturalSizeOf(rendition),
+    box: prepared.boxOf(layer.id),
+    screen: windowOf(layer, scope),
+    focalPoint: cut.focalPoint,
+    density: c.screen.density,
+    named: input.named,
+  });
+  const tint = layer.tint ? resolveColour(layer.tint, c.appearance, input.named) : null;
+  return { kind: 'picture', ...base(layer, placement, rendition, scope), rendition, tint };
+}
+
+const PLACES = { start: 0, middle: 0.5, end: 1 } as const;
+const MIRRORED = { start: 'end', middle: 'middle', end: 'start' } as const;
+
+function drawText(layer: TextLayer, scope: Scope): TextResult {
+  const { input, c, prepared } = scope;
+  const { style } = layer;
+  const box = prepared.boxOf(layer.id);
+  const block = prepared.blockOf(layer, box.width, box.height);
+  const face = faceOf(style);
+  const alignX = input.scene.direction === 'rtl' ? MIRRORED[style.align.x] : style.align.x;
+  const start = (room: number, taken: number, place: keyof typeof PLACES) => (room - taken) * PLACES[place];
+  const top = box.y + start(box.height, block.height, style.align.y);
+  const pitch = block.fontSize * style.lineHeight;
+  const { ascent, descent } = input.fonts!.vertical(face);
+  // The letters stand in the middle of their line, as CSS 2.1 §10.8.1 halves the leading.
+  const baseline = (pitch + (ascent - descent) * block.fontSize) / 2;
+  const lines = block.lines.map(({ text, width }, i) => ({
+    text,
+    x: box.x + start(box.width, width, alignX),
+    baseline: top + i * pitch + baseline,
+  }));
+  const x = box.x + start(box.width, block.width, alignX);
+  const drawn = { x, y: top, width: block.width, height: block.height };
+  const placement = placeAsIs(drawn, box, windowOf(layer, scope));
+  return {
+    kind: 'text',
+    ...base(layer, placement, null, scope),
+    face,
+    fontSize: block.fontSize,
+    colour: resolveColour(style.colour, c.appearance, input.named),
+    lines,
+    shortened: block.shortened,
+  };
+}
+
+function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
+  const { input, c, prepared } = scope;
+  const box = prepared.boxOf(layer.id);
+  const shorter = Math.min(box.width, box.height);
+  const radius = resolveLength(layer.cornerRadius, shorter, c.screen.density, input.named);
+  const placement = placeAsIs(box, box, windowOf(layer, scope), Math.min(radius, shorter / 2));
+  return {
+    kind: 'panel',
+    ...base(layer, placement, null, scope),
+    paint: placePaint(layer.colour, box, c.appearance, input.named),
+    clip: layer.clip,
+  };
+}
+
+function drawPlaced(layer: PlacedLayer, scope: Scope): PlacedResult {
+  if (layer.kind === 'picture') return drawPicture(layer, scope);
+  return layer.kind === 'text' ? drawText(layer, scope) : drawPanel(layer, scope);
 }
 
 /** Everything of one case, in the order of the specification: turn, choose files, place, fit, measure, judge. */
 export function surveyCase(input: SurveyInput, c: Case): CaseResult {
-  const { scene, named, limits } = input;
-  const turned = turn(c.screen, c.rotation);
-  const { density } = c.screen;
-  const regions = regionsOf(turned, scene.bars, scene.margin, named);
-  const layersHere = scene.layers.map((l) => (isPicture(l) ? onSize(l, turned.size) : l));
-  const pictureLayers = layersHere.filter(isPicture);
-  const chosen = choices(input, pictureLayers, turned, c.appearance);
-  const placeable = pictureLayers.map((l) => ({
-    id: l.id,
-    name: l.name,
-    placing: l.placing,
-    natural: naturalSizeOf(chosen.get(l.id)!.rendition),
-  }));
-  const boxes = resolveBoxes(placeable, { regions, density, named });
-
+  const prepared = prepareCase(input, c);
+  const scope = { input, c, prepared };
+  const { turned, regions } = prepared;
   const layers: LayerResult[] = [];
   const breaches: Breach[] = [];
-  for (const layer of layersHere) {
+  for (const layer of inDrawingOrder(prepared.layers)) {
     if (!layer.visible) continue;
-    const { id, name, role, opacity = 1 } = layer;
-    if (layer.kind === 'ground') {
-      const colour = resolveColour(layer.colour, c.appearance, named);
-      layers.push({ kind: 'ground', id, name, role, opacity, box: regions.screen, colour });
+    if (!isPlaced(layer)) {
+      layers.push(drawGround(layer, scope));
       continue;
     }
-    const { rendition, cut } = chosen.get(layer.id)!;
-    const box = boxes.get(layer.id)!;
-    const placement = placePicture({
-      fit: layer.fit,
-      natural: naturalSizeOf(rendition),
-      box,
-      screen: regions.screen,
-      focalPoint: cut.focalPoint,
-      density,
-      named,
-    });
-    const measures = measure(placement, rendition, regions, c.screen);
-    layers.push({ kind: 'picture', id, name, role, opacity, box, rendition, placement, measures });
-    breaches.push(...breachesOf(layer, measures, limits));
+    const result = drawPlaced(layer, scope);
+    layers.push(result);
+    breaches.push(...breachesOf(layer, result.measures, input.limits));
   }
   return {
     id: c.id,
@@ -136,6 +255,7 @@ export function surveyCase(input: SurveyInput, c: Case): CaseResult {
     appearance: c.appearance,
     regions,
     outline: outlineOf(turned),
+    bars: barsOf(turned, input.scene.bars, c.appearance, input.named),
     layers,
     breaches,
     outcome: outcomeOf(breaches),

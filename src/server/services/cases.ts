@@ -7,6 +7,7 @@ import { drawingOf } from '@/render/painter';
 import { paintPng } from '@/render/sharp';
 import { readOriginal } from '../blobs';
 import { screensOf } from '../catalogue';
+import { serverFonts } from '../fonts';
 import { notFound, Problem } from '../problem';
 import { loadProject } from './projects';
 
@@ -23,7 +24,7 @@ export interface CasePicture {
   caseId: string;
   /** px per lu; the screen’s own density when absent */
   scale?: number;
-  /** draw rounded corners and cutouts */
+  /** draw bars, rounded corners and cutouts */
   glass: boolean;
   trial?: Trial;
 }
@@ -46,10 +47,12 @@ export async function casePng(asked: CasePicture): Promise<Buffer> {
   if (!scene) throw notFound('This scene');
   const found = findCase(asked.caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
-  const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene);
+  const fonts = serverFonts();
+  const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene, fonts);
   const drawing = drawingOf(surveyCase(input, found), {
     scale: asked.scale ?? found.screen.density,
     glass: asked.glass,
+    fonts,
   });
   const { width, height } = drawing.size;
   if (Math.max(width, height) > LARGEST_SIDE_PX || Math.min(width, height) < 1) {

@@ -7,6 +7,7 @@ import { applyPatch, PatchError, sameJson } from '@/core/scene/patch';
 import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { screensOf } from '../catalogue';
+import { serverFonts } from '../fonts';
 import { getDb } from '../db/client';
 import { blobs, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
@@ -54,7 +55,7 @@ function checkDrawable(before: Documents, after: Documents): void {
   const cases = casesOf(screensOf(after.project), ['light']);
   for (const [id, scene] of Object.entries(after.scenes)) {
     if (before.scenes[id] === scene && before.project === after.project) continue;
-    const problem = whyNotDrawn(after, id, cases);
+    const problem = whyNotDrawn(after, id, cases, serverFonts());
     if (problem) throw new Problem(422, `The scene “${scene.name}” could not be drawn. ${problem}`);
   }
 }

@@ -10,6 +10,7 @@ import {
 import { paintCanvas } from '@/render/canvas';
 import { drawingOf } from '@/render/painter';
 import type { CaseResult } from '@/core/survey/survey';
+import { useWorkbench } from '../state/context';
 import type { PixelStore } from './pixels';
 
 const Context = createContext<PixelStore | null>(null);
@@ -35,6 +36,7 @@ export function CaseCanvas({ result, scale, children }: Props) {
   const ref = useRef<HTMLCanvasElement>(null);
   const store = usePixels();
   const version = store.version();
+  const fonts = useWorkbench((s) => s.fonts);
   const { glass } = result.outline;
 
   useLayoutEffect(() => {
@@ -42,7 +44,7 @@ export function CaseCanvas({ result, scale, children }: Props) {
     const context = canvas?.getContext('2d');
     if (!canvas || !context) return;
     const ratio = window.devicePixelRatio;
-    const drawing = drawingOf(result, { scale: scale * ratio, glass: true });
+    const drawing = drawingOf(result, { scale: scale * ratio, glass: true, fonts });
     canvas.width = drawing.size.width;
     canvas.height = drawing.size.height;
     canvas.style.width = `${drawing.size.width / ratio}px`;
@@ -50,7 +52,7 @@ export function CaseCanvas({ result, scale, children }: Props) {
     const complete = paintCanvas(context, drawing, store.pixels);
     canvas.dataset.complete = String(complete);
     canvas.dataset.scale = String(scale * ratio);
-  }, [result, scale, store, version]);
+  }, [result, scale, store, version, fonts]);
 
   return (
     <span className="glass" aria-hidden="true">

@@ -70,6 +70,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
   const scene = useScene();
   const [kept, setKept] = useState<KeptFile | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
+  const fonts = useWorkbench((s) => s.fonts);
   const projectId = documents.project.id;
 
   useEffect(() => {
@@ -85,11 +86,11 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
     if (!kept) return null;
     const next = produce(documents, (d) => replaced(d, picture, kept));
     const cases = distinctCases(allCases).map((c) => c.shown);
-    const before = survey(surveyInput(documents, scene), cases);
-    const after = survey(surveyInput(next, scene), cases);
+    const before = survey(surveyInput(documents, scene, fonts), cases);
+    const after = survey(surveyInput(next, scene, fonts), cases);
     const pixels = createPixelStore((h) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h));
     return { cases, before, after, pixels };
-  }, [kept, documents, picture, scene, allCases]);
+  }, [kept, documents, picture, scene, allCases, fonts]);
 
   const take = () => {
     if (kept) edit(store, (d) => replaced(d, picture, kept));

@@ -7,7 +7,11 @@ import { commit } from '../state/edit';
 interface Props {
   /** what the editor is called */
   label: string;
-  button: Omit<ButtonProps, 'onClick'> & { 'aria-label'?: string };
+  /** of the button, where it has to be found from elsewhere */
+  id?: string;
+  /** for sentences rather than fields */
+  wide?: boolean;
+  button: Omit<ButtonProps, 'onClick' | 'id'> & { 'aria-label'?: string };
   /** @param close ends the gesture, closes, and gives the focus back to the button */
   children: (close: () => void) => ReactNode;
 }
@@ -24,9 +28,10 @@ const POPPER = {
 };
 
 /** A button that opens an editor in place: Enter opens, Escape closes, and what was changed is one step. */
-export function EditorPopover({ label, button, children }: Props) {
+export function EditorPopover({ label, id: given, wide, button, children }: Props) {
   const store = useWorkbenchStore();
-  const id = useId();
+  const own = useId();
+  const id = given ?? own;
   const [open, setOpen] = useState(false);
   const target = useRef<HTMLButtonElement>(null);
   const holder = useRef<HTMLSpanElement>(null);
@@ -60,7 +65,7 @@ export function EditorPopover({ label, button, children }: Props) {
         popperConfig={POPPER}
       >
         <Popover
-          className="part-editor"
+          className={wide ? 'part-editor part-editor-wide' : 'part-editor'}
           role="dialog"
           aria-label={label}
           onKeyDown={(e) => {

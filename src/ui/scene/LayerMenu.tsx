@@ -2,11 +2,20 @@
 import { current } from 'immer';
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { duplicateLayer, leaningLayers, moveLayer } from '@/core/scene/layers';
-import { LAYER_ROLES, type Layer, type Scene } from '@/core/scene/scene';
-import { useScene, useWorkbenchStore } from '../state/context';
+import {
+  duplicateLayer,
+  holdIn,
+  leaningLayers,
+  moveLayer,
+  possibleHolders,
+  removeLayer,
+} from '@/core/scene/layers';
+import { isPlaced, LAYER_ROLES, type Layer, type Scene } from '@/core/scene/scene';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive, inLayer } from '../state/edit';
 import { EditorPopover } from './EditorPopover';
+import { ColourEditor } from './editors/ColourEditor';
+import { LengthField } from './editors/LengthField';
 import { NumberField } from './editors/NumberField';
 
 const ROLE_WORDS = {
@@ -16,44 +25,44 @@ const ROLE_WORDS = {
   other: 'something else',
 } as const satisfies Record<(typeof LAYER_ROLES)[number], string>;
 
-/** The editor behind a layer’s “more”. */
-function LayerEditor({ layer, onDone }: { layer: Layer; onDone: () => void }) {
+type Change = (recipe: (l: Layer) => void) => void;
+
+interface SectionProps {
+  layer: Layer;
+  change: Change;
+  onCommit: () => void;
+}
+
+/** A choice of words for one field of a layer. */
+function LabelledSelect(p: {
+  label: string;
+  value: string;
+  options: readonly (readonly [string, string])[];
+  onChoose: (value: string) => void;
+}) {
+  const id = useId();
+  return (
+    <div className="labelled">
+      <label htmlFor={id}>{p.label}</label>
+      <Form.Select id={id} value={p.value} onChange={(e) => p.onChoose(e.target.value)}>
+        {p.options.map(([value, label]) => (
+          <option key={value} value={value}>
+            {label}
+          </option>
+        ))}
+      </Form.Select>
+    </div>
+  );
+}
+
+/** What the layer is called, what it is judged as, what holds it, and how much shows through. */
+function Basics({ layer, change, onCommit }: SectionProps) {
   const store = useWorkbenchStore();
   const scene = useScene();
   const nameId = useId();
-  const roleId = useId();
-  const index = scene.layers.findIndex((l) => l.id === layer.id);
-
-  const inScene = (recipe: (s: Scene) => void) =>
-    edit(store, ({ scenes }) => {
-      const target = scenes[scene.id];
-      if (target) recipe(target);
-    });
-  const change = (recipe: (l: Layer) => void) => editLive(store, inLayer(store, layer.id, recipe));
-  const remove = () => {
-    const leaning = leaningLayers(scene, layer.id);
-    if (leaning.length > 0) {
-      const message = `${leaning.join(', ')} ${leaning.length > 1 ? 'are' : 'is'} measured from ${layer.name}. Measure from something else first.`;
-      store.setState({ message });
-      return;
-    }
-    inScene((s) => {
-      s.layers = s.layers.filter((l) => l.id !== layer.id);
-    });
-  };
-  /** Starts as a copy of the usual rule, so that nothing changes until a part of it does. */
-  const addWhen = () => {
-    edit(
-      store,
-      inLayer(store, layer.id, (l) => {
-        if (l.kind !== 'picture') return;
-        const { placing, fit } = current(l);
-        (l.when ??= []).push({ orientation: 'landscape', placing, fit });
-      }),
-    );
-    onDone();
-  };
-
+  const holders = possibleHolders(scene, layer.id);
+  const hold = (id: string) =>
+    edit(store, ({ scenes }) => holdIn(scenes[scene.id]!, layer.id, id === '' ? undefined : id));
   return (
     <>
       <div className="labelled">
@@ -67,26 +76,26 @@ function LayerEditor({ layer, onDone }: { layer: Layer; onDone: () => void }) {
             const name = e.target.value.trim();
             if (name) change((l) => (l.name = name));
           }}
-          onBlur={() => commit(store)}
+          onBlur={onCommit}
         />
       </div>
-      <div className="labelled">
-        <label htmlFor={roleId}>Judged as</label>
-        <Form.Select
-          id={roleId}
-          value={layer.role}
-          onChange={(e) => {
-            change((l) => (l.role = e.target.value as Layer['role']));
-            commit(store);
-          }}
-        >
-          {LAYER_ROLES.map((role) => (
-            <option key={role} value={role}>
-              {ROLE_WORDS[role]}
-            </option>
-          ))}
-        </Form.Select>
-      </div>
+      <LabelledSelect
+        label="Judged as"
+        value={layer.role}
+        options={LAYER_ROLES.map((role) => [role, ROLE_WORDS[role]] as const)}
+        onChoose={(role) => {
+          change((l) => (l.role = role as Layer['role']));
+          onCommit();
+        }}
+      />
+      {isPlaced(layer) && holders.length > 0 && (
+        <LabelledSelect
+          label="Held by"
+          value={layer.parent ?? ''}
+          options={[['', 'no panel'], ...holders.map((h) => [h.id, h.name] as const)]}
+          onChoose={hold}
+        />
+      )}
       <NumberField
         label="Opacity"
         unit="%"
@@ -94,53 +103,142 @@ function LayerEditor({ layer, onDone }: { layer: Layer; onDone: () => void }) {
         max={100}
         value={(layer.opacity ?? 1) * 100}
         onChange={(value) => change((l) => (l.opacity = value / 100))}
-        onCommit={() => commit(store)}
+        onCommit={onCommit}
       />
-      <div className="menu-actions">
-        <Button
-          variant="quiet"
-          size="sm"
-          disabled={index === 0}
-          onClick={() => inScene((s) => moveLayer(s, layer.id, -1))}
-        >
-          move back
-        </Button>
-        <Button
-          variant="quiet"
-          size="sm"
-          disabled={index === scene.layers.length - 1}
-          onClick={() => inScene((s) => moveLayer(s, layer.id, 1))}
-        >
-          move forward
-        </Button>
-        <Button
-          variant="quiet"
-          size="sm"
-          onClick={() => inScene((s) => duplicateLayer(s, layer.id, crypto.randomUUID()))}
-        >
-          duplicate
-        </Button>
-        {layer.kind === 'picture' && (
-          <Button variant="quiet" size="sm" onClick={addWhen}>
-            differs when turned
-          </Button>
-        )}
-        <Button variant="quiet" size="sm" onClick={remove}>
-          delete
-        </Button>
-      </div>
     </>
+  );
+}
+
+/** The corners, and of a picture its tint: what the sentence only says once it is there. */
+function Looks({ layer, change, onCommit }: SectionProps) {
+  const named = useWorkbench((s) => s.documents.project.named);
+  const radius =
+    layer.kind === 'picture' ? layer.fit.cornerRadius : layer.kind === 'panel' ? layer.cornerRadius : null;
+  return (
+    <>
+      {radius && (
+        <LengthField
+          label="Radius of the corners"
+          value={radius}
+          named={named}
+          percentOf="the shorter side"
+          min={0}
+          onChange={(next) =>
+            change((l) => {
+              if (l.kind === 'picture') l.fit.cornerRadius = next;
+              if (l.kind === 'panel') l.cornerRadius = next;
+            })
+          }
+          onCommit={onCommit}
+        />
+      )}
+      {layer.kind === 'picture' && (
+        <div className="bound">
+          <Form.Check
+            type="checkbox"
+            id={`tint-${layer.id}`}
+            label="Tinted: keeps its alpha, takes one colour"
+            checked={layer.tint !== undefined}
+            onChange={(e) => {
+              const tint = e.target.checked ? { light: '#1b1b1b', dark: '#ffffff' } : undefined;
+              change((l) => {
+                if (l.kind !== 'picture') return;
+                if (tint) l.tint = tint;
+                else delete l.tint;
+              });
+              onCommit();
+            }}
+          />
+          {layer.tint && (
+            <ColourEditor
+              value={layer.tint}
+              named={named}
+              id="tint"
+              onChange={(tint) =>
+                change((l) => {
+                  if (l.kind === 'picture') l.tint = tint;
+                })
+              }
+              onCommit={onCommit}
+            />
+          )}
+        </div>
+      )}
+    </>
+  );
+}
+
+const isBeside = (layer: Layer) => (other: Layer) =>
+  (isPlaced(other) ? other.parent : undefined) === (isPlaced(layer) ? layer.parent : undefined);
+
+/** Moving, copying, taking away, and a rule that differs. */
+function Actions({ layer, onDone }: { layer: Layer; onDone: () => void }) {
+  const store = useWorkbenchStore();
+  const scene = useScene();
+  const beside = scene.layers.filter(isBeside(layer));
+  const index = beside.findIndex((l) => l.id === layer.id);
+  const inScene = (recipe: (s: Scene) => void) =>
+    edit(store, ({ scenes }) => {
+      const target = scenes[scene.id];
+      if (target) recipe(target);
+    });
+  const remove = () => {
+    const leaning = leaningLayers(scene, layer.id);
+    if (leaning.length > 0) {
+      const message = `${leaning.join(', ')} ${leaning.length > 1 ? 'are' : 'is'} measured from ${layer.name}. Measure from something else first.`;
+      store.setState({ message });
+      return;
+    }
+    inScene((s) => removeLayer(s, layer.id));
+  };
+  /** Starts as a copy of the usual rule, so that nothing changes until a part of it does. */
+  const addWhen = () => {
+    edit(
+      store,
+      inLayer(store, layer.id, (l) => {
+        if (!isPlaced(l)) return;
+        const { placing } = current(l);
+        const fit = l.kind === 'picture' ? { fit: current(l).fit } : {};
+        (l.when ??= []).push({ orientation: 'landscape', placing, ...fit });
+      }),
+    );
+    onDone();
+  };
+  const actions: [string, () => void, boolean?][] = [
+    ['move back', () => inScene((s) => moveLayer(s, layer.id, -1)), index === 0],
+    ['move forward', () => inScene((s) => moveLayer(s, layer.id, 1)), index === beside.length - 1],
+    ['duplicate', () => inScene((s) => duplicateLayer(s, layer.id, () => crypto.randomUUID()))],
+    ...(isPlaced(layer) ? [['differs when turned', addWhen] as [string, () => void]] : []),
+    ['delete', remove],
+  ];
+  return (
+    <div className="menu-actions">
+      {actions.map(([label, act, disabled]) => (
+        <Button key={label} variant="quiet" size="sm" disabled={disabled} onClick={act}>
+          {label}
+        </Button>
+      ))}
+    </div>
   );
 }
 
 /** What can be done with a layer besides changing its rule. */
 export function LayerMenu({ layer }: { layer: Layer }) {
+  const store = useWorkbenchStore();
+  const change: Change = (recipe) => editLive(store, inLayer(store, layer.id, recipe));
+  const onCommit = () => commit(store);
   return (
     <EditorPopover
       label={`Layer ${layer.name}`}
       button={{ variant: 'quiet', size: 'sm', 'aria-label': `More about ${layer.name}`, children: 'more' }}
     >
-      {(close) => <LayerEditor layer={layer} onDone={close} />}
+      {(close) => (
+        <>
+          <Basics {...{ layer, change, onCommit }} />
+          <Looks {...{ layer, change, onCommit }} />
+          <Actions layer={layer} onDone={close} />
+        </>
+      )}
     </EditorPopover>
   );
 }

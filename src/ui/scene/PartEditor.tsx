@@ -1,141 +1,266 @@
 'use client';
-import type { Align, Fit } from '@/core/fit/rule';
-import { FIT_PRESETS, withPreset, type FitPreset } from '@/core/fit/presets';
-import type { Region } from '@/core/placing/rule';
-import type { Part } from '@/core/sentences/parts';
+import { useState, type ReactElement } from 'react';
+import { Form } from 'react-bootstrap';
+import type { Fit } from '@/core/fit/rule';
+import { heldBy } from '@/core/placing/convert';
+import type { Placing, Region } from '@/core/placing/rule';
+import { setAt, valueAt, type Editable, type Part } from '@/core/sentences/parts';
 import { REGION_WORDS } from '@/core/sentences/words';
-import type { Layer, PictureLayer } from '@/core/scene/scene';
+import { isPlaced, type Layer, type PlacedLayer } from '@/core/scene/scene';
+import type { NamedValue } from '@/core/scene/values';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inLayer, setFocalPoint } from '../state/edit';
-import { FIT_WORDS } from '../words';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { AlignEditor } from './editors/AlignEditor';
 import { ColourEditor } from './editors/ColourEditor';
+import { EdgesEditor } from './editors/EdgesEditor';
 import { ExtentEditor } from './editors/ExtentEditor';
+import { FitEditor } from './editors/FitEditor';
+import { HoldChoices } from './editors/HoldChoices';
 import { LengthField } from './editors/LengthField';
 import { ListEditor } from './editors/ListEditor';
-import { WhenEditor } from './editors/WhenEditor';
+import { NumberField } from './editors/NumberField';
+import { PaintEditor } from './editors/PaintEditor';
+import { RatioEditor } from './editors/RatioEditor';
 import { RegionDrawing } from './editors/RegionDrawing';
+import { StyleEditor } from './editors/StyleEditor';
+import { WhenEditor } from './editors/WhenEditor';
 
-/** What stands at a path of a layer. */
-const valueAt = (layer: Layer, path: Part['paths'][number]): unknown =>
-  path.reduce<unknown>((v, key) => (v as Record<string | number, unknown>)[key], layer);
+type Kind = Editable['kind'];
+type Of<K extends Kind> = Extract<Editable, { kind: K }>;
 
-/** Puts a value at each path of a part. */
-function setAt(layer: Layer, paths: Part['paths'], value: unknown): void {
-  for (const path of paths) {
-    const parent = valueAt(layer, path.slice(0, -1)) as Record<string | number, unknown>;
-    parent[path.at(-1)!] = value;
-  }
-}
-
-interface AlignProps {
-  layer: PictureLayer;
-  fit: Fit;
-  value: Align;
-  onChange: (value: Align) => void;
+/** What every editor of a part is given. */
+interface Common {
+  layer: Layer;
+  part: Part;
+  named: readonly NamedValue[];
+  /** the other layers of the scene that rules can be measured from */
+  others: readonly PlacedLayer[];
+  /** @returns whether the change was made */
+  onChange: (value: unknown) => boolean;
+  /** changes what stands anywhere in the layer */
+  change: (recipe: (layer: Layer) => void) => boolean;
   onCommit: () => void;
+  /** a change that ends the editing */
+  choose: (value: unknown) => void;
+  onDone: () => void;
 }
+type EditorProps<K extends Kind = Kind> = Common & { editable: Of<K> };
 
 /** A focal point belongs to the picture, not to the layer, and is written there. */
-function AlignPart({ layer, fit, value, onChange, onCommit }: AlignProps) {
+function AlignPart({ layer, part, editable, onChange, onCommit }: EditorProps<'align'>) {
   const store = useWorkbenchStore();
-  const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture));
-  const { repeat } = fit;
-  const setFocal = (point: { x: number; y: number }) =>
-    editLive(store, (documents) => setFocalPoint(documents, layer.picture, point));
+  const id = layer.kind === 'picture' ? layer.picture : '';
+  const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === id));
+  const { repeat } = valueAt(layer, part.paths[0]!.slice(0, -1)) as Fit;
   return (
     <AlignEditor
-      value={value}
+      value={editable.value}
       focalPoint={picture?.cuts[0]?.focalPoint ?? { x: 0.5, y: 0.5 }}
       repeated={repeat.x !== 'no-repeat' || repeat.y !== 'no-repeat'}
       onChange={onChange}
-      onFocal={setFocal}
+      onFocal={(point) => editLive(store, (documents) => setFocalPoint(documents, id, point))}
       onCommit={onCommit}
     />
   );
 }
 
-const REGIONS = Object.keys(REGION_WORDS).filter((r) => r !== 'parent') as (keyof typeof REGION_WORDS)[];
+type HeldProps = EditorProps<'edge' | 'shift' | 'edges'>;
+
+/** Whether the layer is held by other edges from now on; that changes the sentence, so the editing ends. */
+function useHold({ layer, editable, change, onCommit, onDone }: HeldProps) {
+  const placing = valueAt(layer, editable.placing) as Placing;
+  const set = (next: Placing) => change((l) => setAt(l, [editable.placing], next));
+  const hold = (axis: 'x' | 'y') => (
+    <HoldChoices
+      axis={axis}
+      value={placing[axis].kind}
+      onChoose={(kind) => {
+        if (!set(heldBy(placing, axis, kind))) return;
+        onCommit();
+        onDone();
+      }}
+    />
+  );
+  return { placing, set, hold };
+}
+
+function HeldLength(props: EditorProps<'edge' | 'shift'>) {
+  const { editable, part, named, onChange, onCommit } = props;
+  const { placing, set, hold } = useHold(props);
+  return (
+    <>
+      <LengthField {...editable} named={named} autoFocus onChange={onChange} onCommit={onCommit} />
+      {part.paths.length > 1 && (
+        <EdgesEditor
+          {...{ placing, named, onCommit }}
+          percentOf={editable.percentOf}
+          onChange={set}
+          axes={[editable.axis]}
+        />
+      )}
+      {hold(editable.axis)}
+    </>
+  );
+}
+
+function AllEdges(props: EditorProps<'edges'>) {
+  const { editable, named, onChange, onCommit } = props;
+  const { placing, set, hold } = useHold(props);
+  return (
+    <>
+      <LengthField {...editable} named={named} autoFocus onChange={onChange} onCommit={onCommit} />
+      <EdgesEditor {...{ placing, named, onCommit }} percentOf={editable.percentOf} onChange={set} />
+      {hold('x')}
+      {hold('y')}
+    </>
+  );
+}
+
+/** An extent that follows from the shape needs one: the picture’s own, or a square to begin with. */
+function ExtentPart({ layer, part, editable, named, others, change, onCommit }: EditorProps<'extent'>) {
+  const placingPath = part.paths[0]!.slice(0, -2);
+  const hasOwn = layer.kind === 'picture';
+  return (
+    <ExtentEditor
+      {...editable}
+      named={named}
+      otherLayers={others}
+      inPanel={isPlaced(layer) && layer.parent !== undefined}
+      canHug={layer.kind === 'panel'}
+      canBeNatural={layer.kind !== 'panel'}
+      onCommit={onCommit}
+      onChange={(value) =>
+        change((l) => {
+          setAt(l, part.paths, value);
+          const placing = valueAt(l, placingPath) as Placing;
+          if (value.kind === 'from-ratio') placing.ratio ??= { value: hasOwn ? 'own' : 1, strict: true };
+        })
+      }
+    />
+  );
+}
+
+function RegionPart({ layer, editable, others, choose }: EditorProps<'region'>) {
+  const inPanel = isPlaced(layer) && layer.parent !== undefined;
+  const plain = (Object.keys(REGION_WORDS) as (keyof typeof REGION_WORDS)[]).filter(
+    (r) => r !== 'parent' || inPanel,
+  );
+  const places = [
+    ...plain.map((r) => ({ value: r as Region, label: REGION_WORDS[r] })),
+    ...others.map((l) => ({ value: `layer:${l.id}` as Region, label: l.name })),
+  ];
+  const options = places.map((o) => ({ ...o, drawing: <RegionDrawing region={o.value} /> }));
+  return <ListEditor label="Measured from" options={options} value={editable.value} onChoose={choose} />;
+}
+
+function PicturePart({ editable, choose }: EditorProps<'picture'>) {
+  const pictures = useWorkbench((s) => s.documents.project.pictures);
+  const options = pictures.map((p) => ({
+    value: p.id,
+    label: p.name,
+    drawing: <PictureThumb picture={p} width={44} />,
+  }));
+  return <ListEditor label="Picture" options={options} value={editable.value} onChoose={choose} />;
+}
+
+const CLIPS = [
+  { value: 'cut', label: 'cut off', note: 'Nothing is drawn outside of the box' },
+  { value: 'show', label: 'left to show', note: 'What spills over the box is drawn' },
+] as const;
+
+/** What is typed and cannot be drawn is said at once, and stays in the field. */
+function WordsPart({ editable, onChange, onCommit }: EditorProps<'text'>) {
+  const [typed, setTyped] = useState(editable.value);
+  return (
+    <Form.Control
+      as="textarea"
+      rows={4}
+      aria-label="Text"
+      autoFocus
+      maxLength={2000}
+      value={typed}
+      onChange={(e) => {
+        setTyped(e.target.value);
+        onChange(e.target.value);
+      }}
+      onBlur={onCommit}
+    />
+  );
+}
+
+const EDITORS: { [K in Kind]: (props: EditorProps<K>) => ReactElement } = {
+  length: ({ editable, named, onChange, onCommit }) => (
+    <LengthField {...editable} {...{ named, onChange, onCommit }} min={0} autoFocus />
+  ),
+  edge: HeldLength,
+  shift: HeldLength,
+  edges: AllEdges,
+  extent: ExtentPart,
+  region: RegionPart,
+  ratio: ({ layer, editable, onChange, onCommit }) => (
+    <RatioEditor value={editable.value} hasOwn={layer.kind === 'picture'} {...{ onChange, onCommit }} />
+  ),
+  fit: ({ editable, named, onChange, onCommit, onDone }) => (
+    <FitEditor value={editable.value} {...{ named, onChange, onCommit, onDone }} />
+  ),
+  align: AlignPart,
+  clip: ({ editable, choose }) => (
+    <ListEditor
+      label={`${editable.what} is`}
+      options={CLIPS}
+      value={editable.value ? 'cut' : 'show'}
+      onChoose={(v) => choose(v === 'cut')}
+    />
+  ),
+  picture: PicturePart,
+  colour: ({ editable, named, onChange, onCommit }) => (
+    <ColourEditor value={editable.value} id="colour" autoFocus {...{ named, onChange, onCommit }} />
+  ),
+  paint: ({ editable, named, onChange, onCommit }) => (
+    <PaintEditor value={editable.value} {...{ named, onChange, onCommit }} />
+  ),
+  text: WordsPart,
+  style: ({ editable, onChange, onCommit }) => (
+    <StyleEditor value={editable.value} {...{ onChange, onCommit }} />
+  ),
+  opacity: ({ editable, onChange, onCommit }) => (
+    <NumberField
+      label="Opacity"
+      unit="%"
+      min={0}
+      max={100}
+      autoFocus
+      value={editable.value * 100}
+      onChange={(next) => onChange(next / 100)}
+      onCommit={onCommit}
+    />
+  ),
+  when: ({ editable, onChange, onCommit }) => (
+    <WhenEditor value={editable.value} {...{ onChange, onCommit }} />
+  ),
+};
 
 /** The editor of one part of a layer’s sentence: what it changes is drawn on every screen at once. */
 export function PartEditor({ layer, part, onDone }: { layer: Layer; part: Part; onDone: () => void }) {
   const store = useWorkbenchStore();
   const { layers } = useScene();
-  const { named, pictures } = useWorkbench((s) => s.documents.project);
-  const others = layers.filter((l) => l.id !== layer.id && l.kind === 'picture');
-  const { editable, paths } = part;
-
-  const change = (value: unknown) =>
-    editLive(
-      store,
-      inLayer(store, layer.id, (l) => setAt(l, paths, value)),
-    );
-  const finish = () => commit(store);
+  const named = useWorkbench((s) => s.documents.project.named);
+  const others = layers.filter(isPlaced).filter((l) => l.id !== layer.id);
+  const change = (recipe: (l: Layer) => void) => editLive(store, inLayer(store, layer.id, recipe));
+  const onChange = (value: unknown) => change((l) => setAt(l, part.paths, value));
+  const onCommit = () => commit(store);
   const choose = (value: unknown) => {
-    if (!change(value)) return;
-    finish();
+    if (!onChange(value)) return;
+    onCommit();
     onDone();
   };
-  const done = { onChange: change, onCommit: finish };
-
-  switch (editable.kind) {
-    case 'length':
-      return <LengthField {...editable} named={named} autoFocus {...done} />;
-    case 'shift': {
-      const label = editable.axis === 'x' ? 'To the right of centre' : 'Below centre';
-      return <LengthField {...editable} label={label} named={named} autoFocus {...done} />;
-    }
-    case 'extent':
-      return <ExtentEditor {...editable} named={named} otherLayers={others} {...done} />;
-    case 'colour':
-      return <ColourEditor value={editable.value} named={named} {...done} />;
-    case 'region': {
-      const places = [
-        ...REGIONS.map((r) => ({ value: r as Region, label: REGION_WORDS[r] })),
-        ...others.map((l) => ({ value: `layer:${l.id}` as Region, label: l.name })),
-      ];
-      const options = places.map((o) => ({ ...o, drawing: <RegionDrawing region={o.value} /> }));
-      return <ListEditor label="Measured from" options={options} value={editable.value} onChoose={choose} />;
-    }
-    case 'fit': {
-      const options = FIT_PRESETS.map((value) => ({
-        value,
-        ...FIT_WORDS[value],
-        note: FIT_WORDS[value].title,
-      }));
-      const fit = valueAt(layer, paths[0]!) as Fit;
-      const set = (preset: FitPreset) => choose(withPreset(fit, preset));
-      return <ListEditor label="Drawn as" options={options} value={editable.value} onChoose={set} />;
-    }
-    case 'clip': {
-      const options = [
-        { value: 'cut' as const, label: 'cut off', note: 'Nothing is drawn outside of the box' },
-        { value: 'show' as const, label: 'left to show', note: 'What spills over the box is drawn' },
-      ];
-      const value = editable.value ? 'cut' : 'show';
-      return (
-        <ListEditor label="Spill is" options={options} value={value} onChoose={(v) => choose(v === 'cut')} />
-      );
-    }
-    case 'picture': {
-      const options = pictures.map((p) => ({
-        value: p.id,
-        label: p.name,
-        drawing: <PictureThumb picture={p} width={44} />,
-      }));
-      return <ListEditor label="Picture" options={options} value={editable.value} onChoose={choose} />;
-    }
-    case 'when':
-      return <WhenEditor value={editable.value} {...done} />;
-    case 'align':
-      return layer.kind === 'picture' ? (
-        <AlignPart
-          layer={layer}
-          fit={valueAt(layer, paths[0]!.slice(0, -1)) as Fit}
-          value={editable.value}
-          {...done}
-        />
-      ) : null;
-  }
+  // The kind of an editor’s part is the one it stands under.
+  const Editor = EDITORS[part.editable.kind] as (props: EditorProps) => ReactElement;
+  return (
+    <Editor
+      editable={part.editable}
+      {...{ layer, part, named, others, change, onChange, onCommit, choose, onDone }}
+    />
+  );
 }

@@ -1,6 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import type { Layer } from '@/core/scene/scene';
+import { isPlaced, type Layer } from '@/core/scene/scene';
+import { inDrawingOrder } from '@/core/survey/prepare';
 import { layerSentence, picturePart, sayWhen, whenSentence } from '@/core/sentences/layer';
 import { saySize } from '@/core/formats/numbers';
 import { masterOf } from '../drawing/PictureThumb';
@@ -10,14 +11,23 @@ import { PicturesTray } from './PicturesTray';
 import { PictureWell } from './PictureWell';
 import { AddLayer } from './AddLayer';
 import { LayerMenu } from './LayerMenu';
+import { NamedValues } from './NamedValues';
+import { SceneSettings } from './SceneSettings';
 import { PartButton, Sentence } from './Sentence';
 
 /** Without its last rule that differs a layer has no list of them. */
 function takeAway(layer: Layer, index: number): void {
-  if (layer.kind !== 'picture' || !layer.when) return;
+  if (!isPlaced(layer) || !layer.when) return;
   layer.when.splice(index, 1);
   if (layer.when.length === 0) delete layer.when;
 }
+
+const KIND_WORDS: Record<Layer['kind'], string> = {
+  ground: 'colour',
+  picture: 'picture',
+  text: 'text',
+  panel: 'panel',
+};
 
 function LayerBlock({ layer }: { layer: Layer }) {
   const store = useWorkbenchStore();
@@ -25,8 +35,12 @@ function LayerBlock({ layer }: { layer: Layer }) {
   const { named, pictures } = useWorkbench((s) => s.documents.project);
   const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
   const master = picture && masterOf(picture);
+  const held = isPlaced(layer) && layer.parent !== undefined;
   return (
-    <section className={`layer${layer.visible ? '' : ' layer-hidden'}`} aria-label={`Layer ${layer.name}`}>
+    <section
+      className={`layer${layer.visible ? '' : ' layer-hidden'}${held ? ' layer-held' : ''}`}
+      aria-label={`Layer ${layer.name}`}
+    >
       <h3>
         {layer.name}
         <span className="quiet figures">
@@ -37,7 +51,7 @@ function LayerBlock({ layer }: { layer: Layer }) {
               text={`${saySize({ width: master.widthPx, height: master.heightPx })} px`}
             />
           ) : (
-            'colour'
+            KIND_WORDS[layer.kind]
           )}
         </span>
         <Button
@@ -59,7 +73,7 @@ function LayerBlock({ layer }: { layer: Layer }) {
       </h3>
       {layer.kind === 'picture' && layer.role === 'background' && <PictureWell layer={layer} />}
       <Sentence layer={layer} tokens={layerSentence(layer, { layers, named }, pictures)} />
-      {layer.kind === 'picture' &&
+      {isPlaced(layer) &&
         layer.when?.map((_, i) => (
           <div className="differs" key={i}>
             <Sentence layer={layer} tokens={whenSentence(layer, i, { layers, named }, pictures)} />
@@ -89,11 +103,15 @@ export function SceneColumn() {
     <aside className="scene-column" aria-label="Scene">
       <h2>
         Layers, back to front
-        <AddLayer />
+        <span>
+          <SceneSettings />
+          <AddLayer />
+        </span>
       </h2>
-      {scene.layers.map((layer) => (
+      {inDrawingOrder(scene.layers).map((layer) => (
         <LayerBlock key={layer.id} layer={layer} />
       ))}
+      <NamedValues />
       <PicturesTray />
     </aside>
   );

@@ -3,6 +3,7 @@ import type { Part, Token } from '@/core/sentences/parts';
 import type { Layer } from '@/core/scene/scene';
 import { EditorPopover } from './EditorPopover';
 import { PartEditor } from './PartEditor';
+import { partMark } from './open-part';
 
 interface PartProps {
   layer: Layer;
@@ -18,6 +19,7 @@ export function PartButton({ layer, part, text }: PartProps) {
       label={`Change “${part.text}”`}
       button={{
         bsPrefix: 'part',
+        ...partMark(layer.id, part),
         className: `part-${part.editable.kind}`,
         'aria-label': text && `${part.text}, ${text}`,
         children: text ?? part.text,
@@ -36,7 +38,9 @@ export function Sentence({ layer, tokens }: { layer: Layer; tokens: readonly Tok
     <p className="sentence">
       {tokens.map((token, index) =>
         typeof token === 'string' ? (
-          <span key={index}>{token}</span>
+          <span className="words" key={index}>
+            {token}
+          </span>
         ) : (
           <PartButton key={partKey(token)} layer={layer} part={token} />
         ),

@@ -3,9 +3,9 @@ import { memo, useMemo } from 'react';
 import type { Case } from '@/core/screens/cases';
 import { turn } from '@/core/screens/turn';
 import { summarise } from '@/core/survey/summary';
-import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { sayFigure } from '@/core/measure/words';
 import { CaseCanvas } from '../drawing/CaseCanvas';
+import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { sceneOf } from '../state/workbench';
 import { caseSize, caseText, OUTCOME_SHAPES } from '../words';
@@ -27,14 +27,9 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
   const [ref, inView] = useInView<HTMLDivElement>();
   // Out of view nothing is drawn, and a change of the documents is not even heard of.
   const documents = useWorkbench((s) => (inView ? s.documents : null));
-  const sceneId = useWorkbench((s) => s.sceneId);
   const guides = useWorkbench((s) => s.view.guides);
   const known = useWorkbench((s) => s.summaries.get(shown.id));
-  const scene = documents?.scenes[sceneId];
-  const result = useMemo(
-    () => (documents && scene ? surveyCase(surveyInput(documents, scene), shown) : null),
-    [documents, scene, shown],
-  );
+  const result = useCaseResult(shown, documents);
   const summary = useMemo(() => (result ? summarise(result) : known), [result, known]);
   const headline = summary?.headline;
   const layers = sceneOf(useWorkbenchStore().getState())?.layers;

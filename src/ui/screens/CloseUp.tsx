@@ -1,10 +1,8 @@
 'use client';
-import { useMemo } from 'react';
-import { findCase } from '@/core/screens/cases';
 import { naturalSize } from '@/core/screens/turn';
 import { saySize } from '@/core/formats/numbers';
-import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';
+import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench } from '../state/context';
 import { caseName, sayDensity } from '../words';
 import { BreachList } from './BreachList';
@@ -19,10 +17,8 @@ const ROOM = { width: 200, height: 320 };
 export function CloseUp() {
   const documents = useWorkbench((s) => s.documents);
   const scene = useScene();
-  const screens = useWorkbench((s) => s.screens);
-  const id = useWorkbench((s) => s.view.case);
-  const c = useMemo(() => (id ? findCase(id, screens) : null), [id, screens]);
-  const result = useMemo(() => c && surveyCase(surveyInput(documents, scene), c), [documents, scene, c]);
+  const c = useChosenCase();
+  const result = useCaseResult(c, documents);
   if (!c || !result) {
     return (
       <aside className="close-up" aria-label="Close-up">

@@ -2,11 +2,11 @@ import { useId } from 'react';
 import { bottom, right } from '@/core/geometry/rect';
 import type { CaseResult } from '@/core/survey/survey';
 
-/** Lines over a drawing: the safe area, hatched outside, and the boxes of the pictures that do not fill the screen. */
+/** Lines over a drawing: the safe area, hatched outside, and the boxes of what does not fill the screen. */
 export function Guides({ result }: { result: CaseResult }) {
   const hatch = useId();
   const { screen, safe } = result.regions;
-  const boxes = result.layers.filter((l) => l.kind === 'picture' && l.role !== 'background');
+  const boxes = result.layers.filter((l) => l.kind !== 'ground' && l.role !== 'background');
   const outside = `M0 0H${screen.width}V${screen.height}H0ZM${safe.x} ${safe.y}V${bottom(safe)}H${right(safe)}V${safe.y}Z`;
   return (
     <svg className="guides" viewBox={`0 0 ${screen.width} ${screen.height}`} aria-hidden="true">

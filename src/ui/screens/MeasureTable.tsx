@@ -1,9 +1,10 @@
-import type { ReactNode } from 'react';
-import { SIDES, type PerSide } from '@/core/geometry/rect';
+import { Fragment, type ReactNode } from 'react';
+import { distances, SIDES, type PerSide } from '@/core/geometry/rect';
 import { sayNumber, sayRatio, sayShare, sayTimes } from '@/core/formats/numbers';
-import type { CaseResult, PictureResult } from '@/core/survey/survey';
+import type { FigureName } from '@/core/explain/reason';
+import type { CaseResult, PlacedResult, TextResult } from '@/core/survey/survey';
+import { Why } from './Why';
 
-const sides = (values: PerSide, say: (v: number) => string) => SIDES.map((s) => say(values[s])).join(' · ');
 const plainShare = (v: number) => sayShare(v).replace(' %', '');
 
 interface Row {
@@ -13,68 +14,183 @@ interface Row {
   measure?: string;
 }
 
-function rows({ placement, measures, rendition, role }: PictureResult): Row[] {
-  const { crop, bareScreen, bare, distortion, enlargement, clearance, share } = measures;
+/** Figures of a layer, each of which can be asked where it comes from. */
+function asked(layerId: string, label: string) {
+  return {
+    one: (name: FigureName, text: string) => (
+      <Why question={{ layerId, figure: { name } }} text={text} label={label} />
+    ),
+    sides: (name: FigureName, values: PerSide, say: (v: number) => string) =>
+      SIDES.map((side, i) => (
+        <Fragment key={side}>
+          {i > 0 && ' · '}
+          <Why
+            question={{ layerId, figure: { name, side } }}
+            text={say(values[side])}
+            label={`${label}, ${side}`}
+          />
+        </Fragment>
+      )),
+  };
+}
+
+const sayLines = ({ lines, shortened }: TextResult) =>
+  `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}${shortened ? ', shortened' : ''}`;
+
+type Maybe = Row | null | false;
+
+function sizeRows({ id, kind, placement, measures }: PlacedResult): Maybe[] {
   const { drawn, scale } = placement;
-  const list: (Row | null | false)[] = [
-    { label: 'Drawn', value: `${sayNumber(drawn.width)} × ${sayNumber(drawn.height)} lu` },
+  const same = Math.abs(scale.x - scale.y) < 1e-9;
+  const drawnAs = asked(id, 'Drawn');
+  const { share, collapsed } = measures;
+  const shares = asked(id, 'Share');
+  return [
+    collapsed > 0 && {
+      label: 'Collapsed',
+      value: asked(id, 'Collapsed').one('collapse', collapsed > 1 ? 'both ways' : 'one way'),
+      measure: 'crop',
+    },
     {
+      label: 'Drawn',
+      value: (
+        <>
+          {drawnAs.one('drawn-width', sayNumber(drawn.width))} ×{' '}
+          {drawnAs.one('drawn-height', sayNumber(drawn.height))} lu
+        </>
+      ),
+    },
+    kind === 'picture' && {
       label: 'Scale',
-      value: scale.x === scale.y ? sayTimes(scale.x) : `${sayRatio(scale.x)} × ${sayRatio(scale.y)}`,
+      value: asked(id, 'Scale').one(
+        'scale',
+        same ? sayTimes(scale.x) : `${sayRatio(scale.x)} × ${sayRatio(scale.y)}`,
+      ),
       title: 'against the file’s natural size',
-    },
-    crop && {
-      label: 'Crop by side',
-      title: 'left · right · top · bottom',
-      value: `${sides(crop, plainShare)} %`,
-      measure: crop.total > 0 ? 'crop' : undefined,
-    },
-    crop && {
-      label: 'Crop in all',
-      value: sayShare(crop.total),
-      measure: crop.total > 0 ? 'crop' : undefined,
-    },
-    bare && bare.total > 0
-      ? { label: 'Bare in its box', value: sayShare(bare.total), measure: 'bare' }
-      : null,
-    role === 'background' && bareScreen.total > 0
-      ? {
-          label: 'Bare to the screen’s edges',
-          title: 'left · right · top · bottom',
-          value: `${sides(bareScreen.distance, sayNumber)} lu`,
-          measure: 'bare',
-        }
-      : null,
-    distortion !== null && distortion > 1e-9
-      ? { label: 'Distorted', value: sayShare(distortion), measure: 'distortion' }
-      : null,
-    {
-      label: 'Device px per file px',
-      title: `${rendition.widthPx} × ${rendition.heightPx} px in the file`,
-      value: sayRatio(enlargement),
-      measure: enlargement > 1 ? 'enlargement' : undefined,
-    },
-    clearance && {
-      label: 'To the safe edges',
-      value: `${sides(clearance.safe, sayNumber)} lu`,
-      title: 'left · right · top · bottom; negative is outside',
     },
     {
       label: 'Share of width, height',
-      value: `${sayShare(share.width)}, ${sayShare(share.height)}`,
+      value: (
+        <>
+          {shares.one('share-width', sayShare(share.width))},{' '}
+          {shares.one('share-height', sayShare(share.height))}
+        </>
+      ),
     },
     share.widthMm !== null && {
       label: 'Width on the glass',
-      value: `${sayNumber(share.widthMm)} mm`,
+      value: asked(id, 'Width on the glass').one('width-mm', `${sayNumber(share.widthMm)} mm`),
     },
   ];
-  return list.filter((r): r is Row => Boolean(r));
 }
 
-/** Everything measured of each picture of a case. */
+function lossRows({ id, kind, role, measures }: PlacedResult): Maybe[] {
+  const { crop, bare, bareScreen, distortion } = measures;
+  const hidden = crop && (kind === 'picture' || crop.total > 0) ? crop : null;
+  const measure = hidden && hidden.total > 0 ? 'crop' : undefined;
+  return [
+    hidden && {
+      label: 'Crop by side',
+      title: 'left · right · top · bottom',
+      value: <>{asked(id, 'Crop').sides('crop', hidden, plainShare)} %</>,
+      measure,
+    },
+    hidden && {
+      label: 'Crop in all',
+      value: asked(id, 'Crop in all').one('crop', sayShare(hidden.total)),
+      measure,
+    },
+    bare !== null &&
+      bare.total > 0 && {
+        label: 'Bare in its box',
+        value: asked(id, 'Bare').one('bare', sayShare(bare.total)),
+        measure: 'bare',
+      },
+    role === 'background' &&
+      bareScreen.total > 0 && {
+        label: 'Bare to the screen’s edges',
+        title: 'left · right · top · bottom',
+        value: <>{asked(id, 'Bare').sides('bare-screen', bareScreen.distance, sayNumber)} lu</>,
+        measure: 'bare',
+      },
+    distortion !== null &&
+      distortion > 1e-9 && {
+        label: 'Distorted',
+        value: asked(id, 'Distorted').one('distortion', sayShare(distortion)),
+        measure: 'distortion',
+      },
+  ];
+}
+
+function otherRows(layer: PlacedResult): Maybe[] {
+  const { id, measures } = layer;
+  const { enlargement, clearance } = measures;
+  return [
+    layer.kind === 'picture' &&
+      enlargement !== null && {
+        label: 'Device px per file px',
+        title: `${layer.rendition.widthPx} × ${layer.rendition.heightPx} px in the file`,
+        value: asked(id, 'Device px per file px').one('enlargement', sayRatio(enlargement)),
+        measure: enlargement > 1 ? 'enlargement' : undefined,
+      },
+    layer.kind === 'text' && {
+      label: 'Set in',
+      title: layer.shortened ? 'ends with an ellipsis: not all of it fits' : undefined,
+      value: (
+        <>
+          {asked(id, 'Set in').one('font-size', `${sayNumber(layer.fontSize)} lu`)}, {sayLines(layer)}
+        </>
+      ),
+    },
+    clearance && {
+      label: 'To the safe edges',
+      value: <>{asked(id, 'To the safe edge').sides('clearance', clearance.safe, sayNumber)} lu</>,
+      title: 'left · right · top · bottom; negative is outside',
+    },
+  ];
+}
+
+const rows = (layer: PlacedResult) =>
+  [...sizeRows(layer), ...lossRows(layer), ...otherRows(layer)].filter((r): r is Row => Boolean(r));
+
+/** The screen as the case has it: its size, and how far the safe area stands off each side. */
+function ScreenTable({ regions }: Pick<CaseResult, 'regions'>) {
+  const { screen, safe } = regions;
+  const insets = distances(safe, screen);
+  return (
+    <table className="measures figures">
+      <caption>Screen</caption>
+      <tbody>
+        <tr>
+          <th scope="row">Width, height</th>
+          <td>
+            <Why question={{ screen: 'x' }} text={sayNumber(screen.width)} label="Width of the screen" /> ×{' '}
+            <Why question={{ screen: 'y' }} text={sayNumber(screen.height)} label="Height of the screen" /> lu
+          </td>
+        </tr>
+        <tr>
+          <th scope="row" title="left · right · top · bottom">
+            Insets
+          </th>
+          <td>
+            {SIDES.map((side, i) => (
+              <Fragment key={side}>
+                {i > 0 && ' · '}
+                <Why question={{ screen: side }} text={sayNumber(insets[side])} label={`Inset, ${side}`} />
+              </Fragment>
+            ))}{' '}
+            lu
+          </td>
+        </tr>
+      </tbody>
+    </table>
+  );
+}
+
+/** Everything measured of each layer of a case; each figure says why it is what it is. */
 export function MeasureTable({ result }: { result: CaseResult }) {
-  return result.layers.map((layer) =>
-    layer.kind === 'picture' ? (
+  const layers = result.layers.map((layer) =>
+    layer.kind === 'ground' ? null : (
       <table key={layer.id} className="measures figures">
         <caption>{layer.name}</caption>
         <tbody>
@@ -88,6 +204,12 @@ export function MeasureTable({ result }: { result: CaseResult }) {
           ))}
         </tbody>
       </table>
-    ) : null,
+    ),
+  );
+  return (
+    <>
+      {layers}
+      <ScreenTable regions={result.regions} />
+    </>
   );
 }

@@ -4,7 +4,7 @@ import type { Documents } from '@/core/scene/documents';
 import { applyPatch } from '@/core/scene/patch';
 import type { Layer, PictureLayer, Scene } from '@/core/scene/scene';
 import { whyNotDrawn } from '@/core/survey/drawable';
-import type { WorkbenchStore } from './workbench';
+import { waitsForFonts, type WorkbenchStore } from './workbench';
 
 const MOST_UNDO = 200;
 
@@ -17,7 +17,9 @@ const MOST_UNDO = 200;
 export function editLive(store: WorkbenchStore, recipe: (documents: Documents) => void): boolean {
   const state = store.getState();
   const documents = produce(state.documents, recipe);
-  const problem = whyNotDrawn(documents, state.sceneId, state.cases);
+  // Without the fonts a text cannot be looked at yet; the server does so before it saves.
+  const unseen = waitsForFonts(documents, state.sceneId, state.fonts);
+  const problem = unseen ? null : whyNotDrawn(documents, state.sceneId, state.cases, state.fonts);
   if (problem) store.setState({ message: `That is not possible. ${problem}` });
   else store.setState({ gesture: state.gesture ?? state.documents, documents });
   return !problem;

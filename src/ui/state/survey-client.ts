@@ -28,7 +28,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
       surveyed = state.documents;
       surveyedScene = state.sceneId;
       const scene = sceneOf(state);
-      const found = scene ? await remote.survey(surveyInput(state.documents, scene)) : [];
+      const found = scene ? await remote.survey(surveyInput(state.documents, scene, null)) : [];
       if (!ended) store.setState({ summaries: new Map(found.map((s: CaseSummary) => [s.id, s])) });
     }
     running = false;

@@ -6,6 +6,7 @@ import { caseId, casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/scene/values';
 import type { CaseSummary } from '@/core/survey/summary';
+import type { Fonts } from '@/render/fonts';
 import type { View } from './view';
 
 /** Where saving stands. `refused` and `conflict` need somebody to look. */
@@ -40,6 +41,8 @@ export interface WorkbenchState {
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
   view: View;
+  /** `null` until they are loaded; a scene with text is not drawn before */
+  fonts: Fonts | null;
 }
 
 export interface WorkbenchStart {
@@ -72,9 +75,14 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     conflict: null,
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
+    fonts: null,
   }));
 export type WorkbenchStore = ReturnType<typeof createWorkbench>;
 
 /** The open scene; `undefined` in a project that has none. */
 export const sceneOf = (s: Pick<WorkbenchState, 'documents' | 'sceneId'>): Scene | undefined =>
   s.documents.scenes[s.sceneId];
+
+/** Whether a scene has to wait for the fonts before it can be measured. */
+export const waitsForFonts = (documents: Documents, sceneId: string, fonts: Fonts | null): boolean =>
+  fonts === null && (documents.scenes[sceneId]?.layers.some((l) => l.kind === 'text') ?? false);

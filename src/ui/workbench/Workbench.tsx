@@ -5,6 +5,7 @@ import { PixelProvider } from '../drawing/CaseCanvas';
 import { EmptyProject } from '../import/EmptyProject';
 import { ImportProvider } from '../import/ImportProvider';
 import { SceneColumn } from '../scene/SceneColumn';
+import { loadFonts } from '@/render/fonts';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
 import { FieldTools } from '../screens/FieldTools';
@@ -93,6 +94,12 @@ export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Them
     [store],
   );
   useEffect(() => watchSurvey(store), [store]);
+  useEffect(() => {
+    loadFonts().then(
+      (fonts) => store.setState({ fonts }),
+      () => store.setState({ message: 'The fonts could not be loaded; text is not drawn. Reload the page.' }),
+    );
+  }, [store]);
   useEffect(() => watchSaving(store, arrived), [store, arrived]);
   return (
     <WorkbenchProvider value={store}>

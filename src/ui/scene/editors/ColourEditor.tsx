@@ -6,6 +6,9 @@ import { useState } from 'react';
 interface Props {
   value: Colour;
   named: readonly NamedValue[];
+  /** of this editor among those that are open together */
+  id: string;
+  autoFocus?: boolean;
   onChange: (value: Colour) => void;
   onCommit: () => void;
 }
@@ -49,7 +52,7 @@ function HexField(p: { label: string; value: string; onChange: (v: string) => vo
 }
 
 /** A colour for light and, if it differs, for dark; or one of the project’s named colours. */
-export function ColourEditor({ value, named, onChange, onCommit }: Props) {
+export function ColourEditor({ value, named, id, autoFocus, onChange, onCommit }: Props) {
   const colours = named.filter((n) => 'light' in n.value);
   const plain =
     'named' in value
@@ -59,7 +62,7 @@ export function ColourEditor({ value, named, onChange, onCommit }: Props) {
     <>
       <Form.Select
         aria-label="Colour"
-        autoFocus
+        autoFocus={autoFocus}
         value={'named' in value ? value.named : ''}
         onChange={(e) => {
           onChange(e.target.value ? { named: e.target.value } : plain);
@@ -83,7 +86,7 @@ export function ColourEditor({ value, named, onChange, onCommit }: Props) {
           />
           <Form.Check
             type="checkbox"
-            id="dark-colour"
+            id={`dark-${id}`}
             label="Another in dark"
             checked={value.dark !== undefined}
             onChange={(e) => {

@@ -11,14 +11,19 @@ interface Props {
   axis: Axis;
   named: readonly NamedValue[];
   otherLayers: readonly { id: string; name: string }[];
+  /** whether a panel holds the layer */
+  inPanel: boolean;
+  canHug: boolean;
+  canBeNatural: boolean;
   onChange: (value: Extent) => void;
   onCommit: () => void;
 }
 
 const KINDS: [Extent['kind'], string][] = [
   ['length', 'a length or share'],
-  ['natural', 'the file’s natural size'],
+  ['natural', 'its natural size'],
   ['from-ratio', 'what the shape gives'],
+  ['hug', 'as much as it holds'],
 ];
 
 const isShare = (length: Bound['length']) => !('named' in length) && length.unit === '%';
@@ -27,6 +32,7 @@ function BasisSelect(p: {
   value: Basis | undefined;
   axis: Axis;
   otherLayers: Props['otherLayers'];
+  inPanel: boolean;
   onChange: (of: Basis) => void;
 }) {
   const word = AXIS_WORDS[p.axis].extent;
@@ -36,9 +42,11 @@ function BasisSelect(p: {
       value={p.value ?? 'screen'}
       onChange={(e) => p.onChange(e.target.value as Basis)}
     >
-      {Object.entries(REGION_WORDS).map(([id, name]) => (
-        <option key={id} value={id}>{`the ${name}’s ${word}`}</option>
-      ))}
+      {Object.entries(REGION_WORDS)
+        .filter(([id]) => id !== 'parent' || p.inPanel)
+        .map(([id, name]) => (
+          <option key={id} value={id}>{`the ${name}’s ${word}`}</option>
+        ))}
       <option value="short">the screen’s shorter side</option>
       <option value="long">the screen’s longer side</option>
       {p.otherLayers.map((l) => (
@@ -49,7 +57,8 @@ function BasisSelect(p: {
 }
 
 /** A size along one axis: of what kind, how much, of what, and its bounds. */
-export function ExtentEditor({ value, axis, named, otherLayers, onChange, onCommit }: Props) {
+export function ExtentEditor(props: Props) {
+  const { value, axis, named, otherLayers, inPanel, canHug, canBeNatural, onChange, onCommit } = props;
   const words = AXIS_WORDS[axis];
   const { min, max } = value;
   const bounds = { ...(min && { min }), ...(max && { max }) };
@@ -57,6 +66,7 @@ export function ExtentEditor({ value, axis, named, otherLayers, onChange, onComm
     onChange(kind === 'length' ? { kind, length: percent(50), of: 'safe', ...bounds } : { kind, ...bounds });
     onCommit();
   };
+  const kinds = KINDS.filter(([kind]) => (kind !== 'hug' || canHug) && (kind !== 'natural' || canBeNatural));
   const boundField = (key: 'min' | 'max', label: string) => {
     const bound = value[key];
     return (
@@ -77,10 +87,20 @@ export function ExtentEditor({ value, axis, named, otherLayers, onChange, onComm
             label={label}
             value={bound.length}
             named={named}
-            percentOf={`the screen’s ${words.extent}`}
+            percentOf={null}
             min={0}
             onChange={(length) => onChange({ ...value, [key]: { ...bound, length } })}
             onCommit={onCommit}
+          />
+        )}
+        {bound && isShare(bound.length) && (
+          <BasisSelect
+            value={bound.of}
+            {...{ axis, otherLayers, inPanel }}
+            onChange={(of) => {
+              onChange({ ...value, [key]: { ...bound, of } });
+              onCommit();
+            }}
           />
         )}
       </div>
@@ -93,7 +113,7 @@ export function ExtentEditor({ value, axis, named, otherLayers, onChange, onComm
         value={value.kind}
         onChange={(e) => setKind(e.target.value as Extent['kind'])}
       >
-        {KINDS.map(([kind, label]) => (
+        {kinds.map(([kind, label]) => (
           <option key={kind} value={kind}>
             {label}
           </option>
@@ -114,8 +134,7 @@ export function ExtentEditor({ value, axis, named, otherLayers, onChange, onComm
           {isShare(value.length) && (
             <BasisSelect
               value={value.of}
-              axis={axis}
-              otherLayers={otherLayers}
+              {...{ axis, otherLayers, inPanel }}
               onChange={(of) => {
                 onChange({ ...value, of });
                 onCommit();

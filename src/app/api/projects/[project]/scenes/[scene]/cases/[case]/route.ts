@@ -17,7 +17,7 @@ const Query = z.object({
   repeat: Repeat.optional(),
 });
 
-/** One case as PNG: `scale` in px per lu, `glass=0` without corners and cutouts, `layer` with `fit`, `repeat` to try. */
+/** One case as PNG: `scale` in px per lu, `glass=0` without bars, corners and cutouts, `layer` with `fit`, `repeat` to try. */
 export const GET = (request: Request, { params }: Context) =>
   respond(request, async () => {
     const { project, scene, case: caseId } = await params;

@@ -1,0 +1,64 @@
+import type { Fit } from '../src/core/fit/rule';
+import type { AxisRule, Placing } from '../src/core/placing/rule';
+import type { Bars, Layer, Margin } from '../src/core/scene/scene';
+import { lu, percent, type Colour } from '../src/core/scene/values';
+
+/** What the scenes of the demo have in common. */
+
+export const bars: Bars = {
+  status: { shown: true },
+  title: { shown: false, height: 56 },
+  navigation: { shown: true, style: 'gesture' },
+};
+export const margin: Margin = { left: lu(0), right: lu(0), top: lu(0), bottom: lu(0) };
+
+export const held = (x: number, y: number): Fit['align'] => ({
+  kind: 'position',
+  x: { percent: x, offset: lu(0) },
+  y: { percent: y, offset: lu(0) },
+});
+
+export const fit = (size: Fit['size'], align: Fit['align'] = held(50, 50)): Fit => ({
+  size,
+  repeat: { x: 'no-repeat', y: 'no-repeat' },
+  align,
+  clip: true,
+  cornerRadius: lu(0),
+});
+
+export const ground = (colour: Colour): Layer => ({
+  kind: 'ground',
+  id: 'ground',
+  name: 'Ground',
+  role: 'background',
+  visible: true,
+  colour,
+});
+
+export const emblem = (placing: Placing): Layer => ({
+  kind: 'picture',
+  id: 'emblem',
+  name: 'Emblem',
+  role: 'logo',
+  visible: true,
+  picture: 'emblem',
+  placing,
+  fit: fit('contain'),
+});
+
+export const ownShape = { value: 'own', strict: true } as const;
+
+/** A share of the safe area's width, held to a largest width, in the middle across. */
+export const shareOfWidth = (share: number, most: number): AxisRule => ({
+  kind: 'middle',
+  region: 'safe',
+  shift: lu(0),
+  extent: { kind: 'length', length: percent(share), of: 'safe', max: { length: lu(most) } },
+});
+
+export const inTheMiddle: Extract<AxisRule, { kind: 'middle' }> = {
+  kind: 'middle',
+  region: 'screen',
+  shift: lu(0),
+  extent: { kind: 'natural' },
+};

@@ -1,0 +1,158 @@
+import { expect, test, type Page } from '@playwright/test';
+import { closeUp, figure, saving, seriousFindings, tabTo } from './fixtures';
+
+const layer = (page: Page, name: string) => page.getByRole('region', { name: `Layer ${name}` });
+const TURNED = 'phone-393x852-3x-pill.90.light';
+
+async function addLayer(page: Page, preset: RegExp) {
+  await page.getByRole('button', { name: 'add', exact: true }).click();
+  await page.getByRole('dialog', { name: 'Add a layer' }).getByRole('button', { name: preset }).click();
+}
+
+test('a panel with text: added, filled, held by other edges, all in its sentence', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/system-window');
+  await addLayer(page, /^a panel of 80 %/);
+  await expect(layer(page, 'Panel')).toContainText('as high as what it holds');
+  await expect(figure(page, 'Panel', 'Collapsed')).toHaveText('one way');
+  await addLayer(page, /^text in Panel/);
+  await expect(layer(page, 'Text')).toContainText('Says “A line of text”');
+  await expect(layer(page, 'Text')).toContainText('0 from the left and right of Panel');
+  await expect(closeUp(page).getByRole('row', { name: /^Collapsed/ })).toHaveCount(0);
+
+  await layer(page, 'Text').getByRole('button', { name: '“A line of text”' }).click();
+  await page.getByRole('textbox', { name: 'Text' }).fill('Паром в 12:40');
+  await page.keyboard.press('Escape');
+  await expect(layer(page, 'Text')).toContainText('“Паром в 12:40”');
+  await layer(page, 'Text')
+    .getByRole('button', { name: /18 sans/ })
+    .click();
+  await page.getByRole('button', { name: 'bold' }).click();
+  await page.getByRole('textbox', { name: 'Font size', exact: true }).fill('24');
+  await page.keyboard.press('Escape');
+  await expect(figure(page, 'Text', 'Set in')).toHaveText('24 lu, 1 line');
+
+  // A character that no shipped font has is refused by name; what was typed stays to be changed.
+  await layer(page, 'Text').getByRole('button', { name: '“Паром в 12:40”' }).click();
+  const words = page.getByRole('textbox', { name: 'Text' });
+  await words.fill('Паром 港');
+  await expect(page.getByText('“港”, which the fonts do not have')).toBeVisible();
+  await expect(words).toHaveValue('Паром 港');
+  await words.fill('Паром');
+  await page.keyboard.press('Escape');
+
+  await layer(page, 'Panel').getByRole('button', { name: 'across' }).click();
+  await page.getByRole('group', { name: 'Held across by' }).getByRole('button', { name: 'right' }).click();
+  await expect(layer(page, 'Panel')).toContainText('right edge 0 from the right of the safe area');
+  await expect(saving(page)).toHaveText('saved');
+  await page.reload();
+  await expect(layer(page, 'Text')).toContainText('“Паром”');
+  await expect(layer(page, 'Panel')).toContainText('right edge 0 from the right of the safe area');
+});
+
+test('why: a figure leads to the part of the rule that decides it, by keyboard', async ({ page }) => {
+  await page.goto(`/projects/larkmoor-ferries/winter-splash?case=${TURNED}`);
+  const harbour = layer(page, 'Harbour');
+  await harbour.getByRole('button', { name: 'whole screen' }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'safe area' }).click();
+  const bare = closeUp(page).getByRole('button', { name: 'Bare, left 59: why' });
+  await tabTo(page, bare);
+  await page.keyboard.press('Enter');
+  const answer = page.getByRole('dialog', { name: /^Why Bare, left is 59/ });
+  await expect(answer).toContainText(
+    'The safe area stands 59 off the screen’s left in landscape. In portrait it is 0.',
+  );
+  await expect(answer).toContainText('inset at the left in landscape, from the catalogue; confidence high');
+  expect(await seriousFindings(page)).toEqual([]);
+  await tabTo(page, answer.getByRole('button', { name: 'change' }).first());
+  await page.keyboard.press('Enter');
+  const editor = page.getByRole('dialog', { name: 'Change “safe area”' });
+  await expect(editor).toBeVisible();
+  await editor.getByRole('button', { name: 'whole screen' }).click();
+  await expect(figure(page, 'Harbour', 'Crop in all')).toBeVisible();
+  await expect(closeUp(page).getByRole('row', { name: /^Bare to the screen/ })).toHaveCount(0);
+});
+
+test('bars, margins and direction belong to the scene', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/winter-splash?case=phone-412x915-2-625x.0.light');
+  const inset = (side: string) => closeUp(page).getByRole('button', { name: new RegExp(`^Inset, ${side} `) });
+  await expect(inset('bottom')).toHaveText('24');
+  await page.getByRole('button', { name: 'bars and margins' }).click();
+  const settings = page.getByRole('dialog', { name: 'Scene' });
+  await settings.getByRole('button', { name: 'buttons' }).click();
+  await expect(inset('bottom')).toHaveText('48');
+  await settings.getByRole('checkbox', { name: 'Navigation bar' }).uncheck();
+  await expect(inset('bottom')).toHaveText('0');
+  await settings.getByRole('checkbox', { name: 'Title bar of the app' }).check();
+  await settings.getByRole('textbox', { name: 'Left' }).fill('40');
+  await settings.getByRole('button', { name: 'right to left' }).click();
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await layer(page, 'Emblem').getByRole('button', { name: 'safe area', exact: true }).click();
+  await page.getByRole('dialog').getByRole('button', { name: 'margins' }).click();
+  // 40 of margin at the left move a middle by half as much to the right.
+  const sides = async () =>
+    (await figure(page, 'Emblem', 'To the safe edges').textContent())!
+      .replace(' lu', '')
+      .split(' · ')
+      .map(Number);
+  await expect.poll(async () => (await sides())[0]! - (await sides())[1]!).toBeCloseTo(40, 1);
+});
+
+test('named values are used by name, kept while they are used, and go out and in as design tokens', async ({
+  page,
+}) => {
+  await page.goto('/projects/larkmoor-ferries/sign-in');
+  const tray = page.getByRole('region', { name: 'Named values' });
+  await tray.getByRole('button', { name: 'deep water' }).click();
+  await page
+    .getByRole('dialog', { name: 'Named value deep water' })
+    .getByRole('button', { name: 'delete' })
+    .click();
+  await expect(page.getByText(/deep water is still used: .*Winter splash, Ground/)).toBeVisible();
+  await page.keyboard.press('Escape');
+
+  const download = page.waitForEvent('download');
+  await tray.getByRole('button', { name: 'save as a file' }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('larkmoor-ferries.tokens.json');
+
+  const tokens = {
+    gap: { $type: 'dimension', $value: { value: 64, unit: 'px' } },
+    shade: { $type: 'shadow', $value: {} },
+  };
+  await page.locator('input[data-tokens]').setInputFiles({
+    name: 'other.tokens.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify(tokens)),
+  });
+  await expect(
+    page.getByText('1 named values taken in from other.tokens.json. Left out: shade'),
+  ).toBeVisible();
+  await expect(tray.getByRole('listitem').filter({ hasText: 'gap' })).toContainText('64');
+  await tray.getByRole('button', { name: 'add colour' }).click();
+  await expect(tray.getByRole('button', { name: 'new colour' })).toBeVisible();
+});
+
+test('a ground takes a gradient, a picture a tint and a size of its own', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/system-window');
+  await layer(page, 'Ground').getByRole('button', { name: '#ffffff' }).click();
+  await page.getByRole('button', { name: 'gradient', exact: true }).click();
+  await page.getByRole('textbox', { name: /^Direction/ }).fill('90');
+  await page.getByRole('button', { name: 'add a colour' }).click();
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(layer(page, 'Ground')).toContainText('a gradient to the right, #ffffff to');
+
+  const emblem = layer(page, 'Emblem');
+  await emblem.getByRole('button', { name: 'More about Emblem' }).click();
+  await page.getByRole('checkbox', { name: /^Tinted/ }).check();
+  await page.keyboard.press('Escape');
+  await expect(emblem).toContainText('tinted #1b1b1b, in the dark #ffffff');
+  await emblem.getByRole('button', { name: 'shown whole in its box' }).click();
+  await page.getByRole('button', { name: 'a size of its own' }).click();
+  await page.getByRole('checkbox', { name: 'Height given' }).check();
+  await page.getByRole('combobox', { name: 'Across' }).selectOption('space');
+  await page.keyboard.press('Escape');
+  await expect(emblem).toContainText('drawn 50 % wide and 50 % high, repeated across with even gaps');
+  await expect(saving(page)).toHaveText('saved');
+});

@@ -1,0 +1,246 @@
+import { sayNumber } from '../formats/numbers';
+import { extent as extentOf, span, type Axis } from '../geometry/rect';
+import type { Basis, Edge, Extent, Region } from '../placing/rule';
+import { isPlaced } from '../scene/scene';
+import { AXIS_WORDS, articleOf, sayBasis, sayLengthOf, sayRatioOf, sayRegion } from '../sentences/words';
+import { askedLayer, rulePath, sideAt, type Asked, type Context } from './context';
+import { whyNatural } from './natural';
+import { reason, type Reason } from './reason';
+import { whyBars, whyInset, whyScreen } from './screen';
+
+type End = 'start' | 'end';
+const other = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x');
+
+/** More steps than this are not followed through layers that lean on one another. */
+const DEEPEST = 6;
+
+const nameOf = ({ names }: Context, asked: Asked) => ({
+  ...names,
+  holder: names.layers.find((l) => l.id === asked.layer.parent)?.name,
+});
+
+const theRegion = (context: Context, asked: Asked, region: Region) => {
+  const names = nameOf(context, asked);
+  return `${articleOf(region, names)}${sayRegion(region, names)}`;
+};
+
+const partAt = (context: Context, { layer }: Asked, ...path: (string | number)[]) => ({
+  layerId: layer.id,
+  path: [...rulePath(context, layer.id), 'placing', ...path],
+});
+
+/** Where a place lies, from the side of the screen that the axis starts at. */
+const at = (context: Context, axis: Axis, value: number) =>
+  `${sayNumber(value)} from the screen’s ${sideAt(context, axis, 'start')}`;
+
+/** Where one side of a region comes from. */
+function whyRegionSide(
+  context: Context,
+  asked: Asked,
+  region: Region,
+  axis: Axis,
+  end: End,
+  depth: number,
+): Reason[] {
+  const side = sideAt(context, axis, end);
+  const { margin } = context.input.scene;
+  if (region === 'screen') return end === 'end' ? [whyScreen(context, axis)] : [];
+  if (region === 'safe') return [whyInset(context, side)];
+  if (region === 'content') return whyBars(context, side);
+  if (region === 'margins') {
+    const words = `The margins lie ${sayLengthOf(margin[side], context.names)} inside of the safe area at the ${side}.`;
+    return [reason(words, [], { part: { layerId: null, path: ['margin', side] } }), whyInset(context, side)];
+  }
+  if (region === 'parent') return whyHolderSide(context, asked, axis, end, depth);
+  const leaned = askedLayer(context, region.slice('layer:'.length));
+  return [whyEdge(context, leaned, axis, end, depth + 1)];
+}
+
+function whyHolderSide(context: Context, asked: Asked, axis: Axis, end: End, depth: number): Reason[] {
+  if (asked.layer.parent === undefined) return [];
+  const panel = askedLayer(context, asked.layer.parent);
+  const side = sideAt(context, axis, end);
+  const padding = panel.placeable.padding?.[side] ?? 0;
+  const words = `${panel.layer.name} has a padding of ${sayNumber(padding)} at the ${side}.`;
+  const part = { layerId: panel.layer.id, path: ['padding', side] };
+  return [reason(words, [], { part }), whyEdge(context, panel, axis, end, depth + 1)];
+}
+
+function whyPinned(
+  context: Context,
+  asked: Asked,
+  edge: Edge,
+  axis: Axis,
+  own: End,
+  path: string[],
+  depth: number,
+): Reason {
+  const { resolver } = context.prepared;
+  const place = resolver.edgeAt(asked.placeable, edge, own, axis);
+  const from = edge.side ?? own;
+  const words = AXIS_WORDS[axis];
+  const offset = sayLengthOf(edge.offset, nameOf(context, asked));
+  const region = theRegion(context, asked, edge.region);
+  const measured =
+    from === own
+      ? `${offset} from the ${sideAt(context, axis, from)} of ${region}`
+      : `${offset} ${from === 'end' ? words.after : words.before} ${region}`;
+  return reason(
+    `The ${sideAt(context, axis, own)} edge of ${asked.layer.name}’s box lies ${at(context, axis, place)}: ${measured}.`,
+    whyRegionSide(context, asked, edge.region, axis, from, depth),
+    { part: partAt(context, asked, axis, ...path, 'region') },
+  );
+}
+
+/** A middle that is not the middle of the safe area says so: that is what the eye compares with. */
+function besideSafe(context: Context, region: Region, axis: Axis, middle: number): string {
+  if (region === 'safe') return '';
+  const safe = span(context.prepared.regions.safe, axis);
+  const mirrored = context.input.scene.direction === 'rtl' && axis === 'x';
+  const centre = (safe.start + safe.end) / 2;
+  const off = (mirrored ? context.prepared.regions.screen.width - centre : centre) - middle;
+  if (Math.abs(off) < 0.05) return '';
+  const towards = sideAt(context, axis, off > 0 ? 'end' : 'start');
+  return ` The middle of the safe area lies ${sayNumber(Math.abs(off))} further to the ${towards}.`;
+}
+
+function whyMiddle(context: Context, asked: Asked, axis: Axis, end: End, depth: number): Reason {
+  const rule = asked.layer.placing[axis];
+  if (rule.kind !== 'middle') throw new Error('Only a rule by the middle has one.');
+  const region = context.prepared.resolver.region(asked.placeable, rule.region, axis);
+  const centre = (region.start + region.end) / 2;
+  const insets = (['start', 'end'] as const).flatMap((e) =>
+    whyRegionSide(context, asked, rule.region, axis, e, depth),
+  );
+  const shifted = sayLengthOf(rule.shift, context.names);
+  const shift = shifted === '0' ? '' : `, shifted by ${shifted}`;
+  const words = `${asked.layer.name} is centred ${AXIS_WORDS[axis].along} in ${theRegion(context, asked, rule.region)}, whose middle lies ${at(context, axis, centre)}${shift}.`;
+  const beside = besideSafe(context, rule.region, axis, centre);
+  const safe =
+    beside && rule.region !== 'safe'
+      ? (['start', 'end'] as const).map((e) => whyInset(context, sideAt(context, axis, e)))
+      : [];
+  const half = reason(
+    `Half of its ${AXIS_WORDS[axis].extent} lies to each side of that; this is its ${sideAt(context, axis, end)} edge.`,
+    [whyExtent(context, asked, axis, depth)],
+  );
+  return reason(words + beside, [...insets, ...safe, half], { part: partAt(context, asked, axis, 'region') });
+}
+
+/** Why one edge of a layer’s box lies where it does. */
+export function whyEdge(context: Context, asked: Asked, axis: Axis, end: End, depth = 0): Reason {
+  const rule = asked.layer.placing[axis];
+  const side = sideAt(context, axis, end);
+  if (depth > DEEPEST) return reason(`The ${side} edge of ${asked.layer.name} follows from more layers.`);
+  if (rule.kind === 'edges') return whyPinned(context, asked, rule[end], axis, end, [end], depth);
+  if (rule.kind === 'middle') return whyMiddle(context, asked, axis, end, depth);
+  const pinned = whyPinned(context, asked, rule.edge, axis, rule.kind, ['edge'], depth);
+  if (rule.kind === end) return pinned;
+  return reason(
+    `The ${side} edge of ${asked.layer.name} lies its ${AXIS_WORDS[axis].extent} away from the other one.`,
+    [pinned, whyExtent(context, asked, axis, depth)],
+  );
+}
+
+function whyBasis(
+  context: Context,
+  asked: Asked,
+  of: Basis | undefined,
+  axis: Axis,
+  depth: number,
+): Reason[] {
+  const { width, height } = context.prepared.regions.screen;
+  if (of === 'short') return [whyScreen(context, width <= height ? 'x' : 'y')];
+  if (of === 'long') return [whyScreen(context, width > height ? 'x' : 'y')];
+  const region = of ?? 'screen';
+  if (region.startsWith('layer:'))
+    return [whyExtent(context, askedLayer(context, region.slice('layer:'.length)), axis, depth + 1)];
+  const ends = (['start', 'end'] as const).flatMap((end) =>
+    whyRegionSide(context, asked, region, axis, end, depth),
+  );
+  return region === 'screen' ? ends : [...ends, whyScreen(context, axis)];
+}
+
+/** Which bound decides, in words; or that nothing bounds a share. */
+function sayBounds(context: Context, asked: Asked, extent: Extent, axis: Axis, own: number | null): string {
+  const { low, high } = context.prepared.resolver.sizes.limits(asked.placeable, axis);
+  if (own === null) return '';
+  if (own > high && high >= low) return ` It is held to its upper bound, ${sayNumber(high)}.`;
+  if (own < low) return ` It is held to its lower bound, ${sayNumber(low)}.`;
+  const share = extent.kind === 'length' && !('named' in extent.length) && extent.length.unit === '%';
+  return share && high === Infinity ? ' Nothing bounds it above.' : '';
+}
+
+function whyLength(context: Context, asked: Asked, axis: Axis, depth: number): Reason {
+  const rule = asked.layer.placing[axis];
+  if (rule.kind === 'edges' || rule.extent.kind !== 'length') throw new Error('Only a length has one.');
+  const { extent } = rule;
+  const { resolver } = context.prepared;
+  const own = resolver.sizes.own(asked.placeable, axis);
+  const said = sayLengthOf(extent.length, nameOf(context, asked));
+  const share = !('named' in extent.length) && extent.length.unit === '%';
+  const word = AXIS_WORDS[axis].extent;
+  const bounds = sayBounds(context, asked, extent, axis, own);
+  const basis = sayNumber(resolver.basis(asked.placeable, extent.of, axis));
+  const rulesOut = share
+    ? `${said} of ${sayBasis(extent.of, axis, nameOf(context, asked))}, which is ${basis} here, gives ${sayNumber(own ?? 0)}`
+    : `${said}, as its rule says`;
+  return reason(
+    `The ${word} of ${asked.layer.name}: ${rulesOut}.${bounds}`,
+    share ? whyBasis(context, asked, extent.of, axis, depth) : [],
+    { part: partAt(context, asked, axis, 'extent') },
+  );
+}
+
+function whyHug(context: Context, asked: Asked, axis: Axis, depth: number): Reason {
+  const word = AXIS_WORDS[axis].extent;
+  const { name, id } = asked.layer;
+  const part = partAt(context, asked, axis, 'extent');
+  const held = context.prepared.layers.filter((l) => isPlaced(l) && l.parent === id && l.visible);
+  const sized = held.filter((l) => extentOf(context.prepared.boxOf(l.id), axis) > 0);
+  if (sized.length === 0) {
+    const why = held.length === 0 ? 'it holds no visible layer' : `nothing that it holds has a ${word}`;
+    return reason(`${name} hugs what it holds, and ${why}: its ${word} is 0, so nothing of it is seen.`, [], {
+      part,
+    });
+  }
+  return reason(
+    `${name} is as ${AXIS_WORDS[axis].size} as what it holds, with its padding.`,
+    sized.map((l) => whyExtent(context, askedLayer(context, l.id), axis, depth + 1)),
+    { part },
+  );
+}
+
+/** Why a layer’s box is as wide or as high as it is. */
+export function whyExtent(context: Context, asked: Asked, axis: Axis, depth = 0): Reason {
+  const rule = asked.layer.placing[axis];
+  const word = AXIS_WORDS[axis].extent;
+  const { name, placing } = asked.layer;
+  if (depth > DEEPEST) return reason(`The ${word} of ${name} follows from more layers.`);
+  const size = sayNumber(extentOf(context.prepared.boxOf(asked.layer.id), axis));
+  if (rule.kind === 'edges') {
+    const ends = (['start', 'end'] as const).map((end) => whyEdge(context, asked, axis, end, depth + 1));
+    return reason(`The ${word} of ${name}, ${size}, lies between its two pinned edges.`, ends);
+  }
+  const { extent } = rule;
+  if (extent.kind === 'length') return whyLength(context, asked, axis, depth);
+  if (extent.kind === 'hug') return whyHug(context, asked, axis, depth);
+  const bounds = sayBounds(
+    context,
+    asked,
+    extent,
+    axis,
+    context.prepared.resolver.sizes.own(asked.placeable, axis),
+  );
+  if (extent.kind === 'natural')
+    return reason(`The ${word} of ${name} is its natural one.${bounds}`, [whyNatural(context, asked, axis)], {
+      part: partAt(context, asked, axis, 'extent'),
+    });
+  const value = placing.ratio?.value;
+  const shape = value === undefined || value === 'own' ? 'its own shape' : `the shape ${sayRatioOf(value)}`;
+  return reason(
+    `The ${word} of ${name}, ${size}, follows from its ${AXIS_WORDS[other(axis)].extent} by ${shape}.${bounds}`,
+    [whyExtent(context, asked, other(axis), depth + 1)],
+    { part: partAt(context, asked, 'ratio') },
+  );
+}

@@ -1,0 +1,260 @@
+import { sayNumber, sayRatio, sayShare, sayTimes } from '../formats/numbers';
+import { paintedRect } from '../fit/tiles';
+import { distances, extent, type Axis, type Side } from '../geometry/rect';
+import { visibleDrawing } from '../measure/clearance';
+import { AXIS_WORDS } from '../sentences/words';
+import { sayFit } from '../sentences/fit';
+import type { Case } from '../screens/cases';
+import type { SurveyInput } from '../survey/prepare';
+import { whyEdge, whyExtent } from './box';
+import { askedLayer, contextOf, drawnLayer, rulePath, sideAt, type Asked, type Context } from './context';
+import { whyNatural } from './natural';
+import { reason, type Figure, type Reason } from './reason';
+import { whyInset, whyScreen } from './screen';
+
+const AXIS_OF: Record<Side, Axis> = { left: 'x', right: 'x', top: 'y', bottom: 'y' };
+const endOf = (context: Context, side: Side): 'start' | 'end' =>
+  sideAt(context, AXIS_OF[side], 'start') === side ? 'start' : 'end';
+
+const fitPart = (context: Context, { layer }: Asked, ...path: string[]) => {
+  const rule = rulePath(context, layer.id);
+  const when = layer.kind === 'picture' && layer.when?.[Number(rule[1])]?.fit ? rule : [];
+  return { layerId: layer.id, path: [...when, 'fit', ...path] };
+};
+
+/** Why a picture is drawn at its scale: the fit, the box, and the file. */
+function whyScale(context: Context, asked: Asked): Reason {
+  const { layer } = asked;
+  const { placement } = drawnLayer(context, layer.id);
+  if (layer.kind !== 'picture') return reason(`${layer.name} is drawn as it is.`);
+  const { natural, box, scale } = placement;
+  const across = sayRatio(box.width / natural.width);
+  const down = sayRatio(box.height / natural.height);
+  const same = Math.abs(scale.x - scale.y) < 1e-9;
+  const given = same ? sayTimes(scale.x) : `${sayTimes(scale.x)} across and ${sayTimes(scale.y)} down`;
+  const resized = layer.fit.size === 'natural';
+  const words = resized
+    ? `${layer.name} is ${sayFit(layer.fit, context.names)}, whatever its box: ${sayNumber(natural.width)} × ${sayNumber(natural.height)} in a box of ${sayNumber(box.width)} × ${sayNumber(box.height)}. A box does not resize a picture that is not told to.`
+    : `${layer.name} is ${sayFit(layer.fit, context.names)}: its box is ${across} of its natural width and ${down} of its natural height, which gives ${given}.`;
+  return reason(
+    words,
+    [
+      whyExtent(context, asked, 'x'),
+      whyExtent(context, asked, 'y'),
+      whyNatural(context, asked, 'x'),
+      whyNatural(context, asked, 'y'),
+    ],
+    { part: fitPart(context, asked) },
+  );
+}
+
+function whyDrawn(context: Context, asked: Asked, axis: Axis): Reason {
+  const { placement } = drawnLayer(context, asked.layer.id);
+  const drawn = extent(placement.drawn, axis);
+  const screen = extent(context.prepared.regions.screen, axis);
+  const word = AXIS_WORDS[axis].extent;
+  const larger = drawn > screen + 0.05 ? `, more than the screen’s ${sayNumber(screen)}` : '';
+  if (asked.layer.kind !== 'picture')
+    return reason(`${asked.layer.name} is drawn ${sayNumber(drawn)} ${AXIS_WORDS[axis].size}${larger}.`, [
+      whyExtent(context, asked, axis),
+    ]);
+  const scale = axis === 'x' ? placement.scale.x : placement.scale.y;
+  return reason(
+    `The drawn ${word} is ${sayNumber(drawn)}${larger}: ${sayNumber(extent(placement.natural, axis))} of natural ${word} × ${sayRatio(scale)}.`,
+    [whyScale(context, asked)],
+  );
+}
+
+/** Why the drawing ends where it does at one side: by the position in its box, or by the box itself. */
+function whyDrawnEdge(context: Context, asked: Asked, side: Side): Reason {
+  const { layer } = asked;
+  const { placement } = drawnLayer(context, layer.id);
+  const off = distances(paintedRect(placement), placement.box)[side];
+  const axis = AXIS_OF[side];
+  const box = whyEdge(context, asked, axis, endOf(context, side));
+  if (Math.abs(off) < 0.05) return box;
+  const where = off > 0 ? `ends ${sayNumber(off)} inside of` : `reaches ${sayNumber(-off)} over`;
+  if (layer.kind !== 'picture')
+    return reason(`The drawing ${where} the ${side} of its box.`, [box], {
+      part: { layerId: layer.id, path: ['style'] },
+    });
+  return reason(
+    `The drawing ${where} the ${side} of its box, because of how it lies in it.`,
+    [whyScale(context, asked), box],
+    { part: fitPart(context, asked, 'align') },
+  );
+}
+
+function whyCrop(context: Context, asked: Asked, side: Side | undefined): Reason {
+  const { measures, placement } = drawnLayer(context, asked.layer.id);
+  const { crop } = measures;
+  if (!crop) return reason('Of a repeated picture no crop is counted: some copy is nearly always cut.');
+  const { visible, drawn } = placement;
+  if (!side) {
+    const seen = visible ? `${sayNumber(visible.width)} × ${sayNumber(visible.height)}` : 'nothing';
+    return reason(
+      `${sayShare(crop.total)} of the area is hidden: ${seen} is seen of ${sayNumber(drawn.width)} × ${sayNumber(drawn.height)}.`,
+      [whyDrawn(context, asked, 'x'), whyDrawn(context, asked, 'y')],
+    );
+  }
+  const axis = AXIS_OF[side];
+  const hidden = crop[side] * extent(drawn, axis);
+  return reason(
+    `${sayShare(crop[side])} of the drawn ${AXIS_WORDS[axis].extent} is hidden at the ${side}: ${sayNumber(hidden)} of ${sayNumber(extent(drawn, axis))}.`,
+    [whyDrawnEdge(context, asked, side)],
+  );
+}
+
+function whyBareScreen(context: Context, asked: Asked, side: Side | undefined): Reason {
+  const { bareScreen } = drawnLayer(context, asked.layer.id).measures;
+  if (side)
+    return reason(
+      `${sayNumber(bareScreen.distance[side])} are bare between the screen’s ${side} and the drawing.`,
+      [whyDrawnEdge(context, asked, side)],
+    );
+  const sides = (['left', 'right', 'top', 'bottom'] as const).filter((s) => bareScreen.distance[s] > 0.05);
+  return reason(
+    `${sayShare(bareScreen.total)} of the screen’s area is not covered.`,
+    sides.map((s) => whyBareScreen(context, asked, s)),
+  );
+}
+
+function whyClearance(context: Context, asked: Asked, side: Side): Reason {
+  const { measures, placement } = drawnLayer(context, asked.layer.id);
+  const clear = measures.clearance?.safe[side];
+  if (clear === undefined)
+    return reason(`Nothing of ${asked.layer.name} is seen.`, [whyDrawnEdge(context, asked, side)]);
+  const words =
+    clear < 0
+      ? `The drawing reaches ${sayNumber(-clear)} over the ${side} of the safe area.`
+      : `${sayNumber(clear)} lie between the drawing and the ${side} of the safe area.`;
+  const { screen } = context.prepared.regions;
+  const seen = visibleDrawing(placement, screen);
+  const cut =
+    seen &&
+    Math.abs(distances(seen, screen)[side]) < 0.05 &&
+    distances(placement.drawn, screen)[side] < -0.05;
+  const ended = cut ? [reason(`The screen ends the drawing at the ${side}.`)] : [];
+  return reason(words, [...ended, whyDrawnEdge(context, asked, side), whyInset(context, side)]);
+}
+
+function whyShare(context: Context, asked: Asked, axis: Axis): Reason {
+  const { measures } = drawnLayer(context, asked.layer.id);
+  const share = axis === 'x' ? measures.share.width : measures.share.height;
+  const word = AXIS_WORDS[axis].extent;
+  return reason(`What is seen takes ${sayShare(share)} of the screen’s ${word}.`, [
+    whyDrawn(context, asked, axis),
+    whyScreen(context, axis),
+  ]);
+}
+
+function whyEnlarged(context: Context, asked: Asked): Reason {
+  const { measures, placement } = drawnLayer(context, asked.layer.id);
+  const choice = context.prepared.chosen.get(asked.layer.id);
+  if (!choice) return reason('It is drawn sharp at any size.');
+  const { rendition } = choice;
+  if (rendition.vector) return reason('A vector is drawn sharp at any size.');
+  const { density } = context.prepared.turned.screen;
+  return reason(
+    `${sayNumber(placement.drawn.width * density)} × ${sayNumber(placement.drawn.height * density)} px are drawn from ${rendition.widthPx} × ${rendition.heightPx} px: ${sayRatio(measures.enlargement ?? 1)} for one.`,
+    [whyScale(context, asked), whyScreen(context, 'x')],
+    { part: { layerId: asked.layer.id, path: ['picture'] } },
+  );
+}
+
+function whyDistorted(context: Context, asked: Asked): Reason {
+  const { scale } = drawnLayer(context, asked.layer.id).placement;
+  return reason(`It is drawn ${sayTimes(scale.x)} across and ${sayTimes(scale.y)} down.`, [
+    whyScale(context, asked),
+  ]);
+}
+
+function whyBare(context: Context, asked: Asked): Reason {
+  const { measures } = drawnLayer(context, asked.layer.id);
+  return reason(`The drawing leaves ${sayShare(measures.bare?.total ?? 0)} of its box empty.`, [
+    whyScale(context, asked),
+  ]);
+}
+
+function whyCollapsed(context: Context, asked: Asked): Reason {
+  const { box } = drawnLayer(context, asked.layer.id);
+  const axes = (['x', 'y'] as const).filter((a) => extent(box, a) <= 0);
+  return reason(
+    `The box of ${asked.layer.name} is ${sayNumber(box.width)} × ${sayNumber(box.height)}: nothing of it is seen.`,
+    axes.map((a) => whyExtent(context, asked, a)),
+  );
+}
+
+function whyMillimetres(context: Context, asked: Asked): Reason {
+  const { screen } = context.prepared.turned;
+  const { share } = drawnLayer(context, asked.layer.id).measures;
+  const width = share.width * context.prepared.regions.screen.width;
+  return reason(
+    `${sayNumber(width)} lu are seen across, at ${sayNumber(screen.density)} px per lu and ${sayNumber(screen.ppi ?? 0)} px of the panel per inch.`,
+    [whyShare(context, asked, 'x')],
+  );
+}
+
+function whyFontSize(context: Context, asked: Asked): Reason {
+  const { layer } = asked;
+  const drawn = drawnLayer(context, layer.id);
+  if (layer.kind !== 'text' || drawn.kind !== 'text') return reason('Only a text has a font size.');
+  const { box, fontSize, shortened } = drawn;
+  const part = { layerId: layer.id, path: ['style'] };
+  const room = `its box of ${sayNumber(box.width)} × ${sayNumber(box.height)}`;
+  const shrunk = fontSize < layer.style.size - 1e-6;
+  const words = shrunk
+    ? `It shrinks from ${sayNumber(layer.style.size)} to ${sayNumber(fontSize)} to fit ${room}.`
+    : `Its type is set in ${sayNumber(fontSize)}.`;
+  const left = shortened ? ' Not all of it fits in its lines, so it ends with an ellipsis.' : '';
+  const extents = (['x', 'y'] as const).map((axis) => whyExtent(context, asked, axis));
+  return reason(words + left, shrunk || shortened ? extents : [], { part });
+}
+
+function whyFigure(context: Context, asked: Asked, { name, side }: Figure): Reason {
+  switch (name) {
+    case 'drawn-width':
+      return whyDrawn(context, asked, 'x');
+    case 'drawn-height':
+      return whyDrawn(context, asked, 'y');
+    case 'scale':
+      return whyScale(context, asked);
+    case 'crop':
+      return whyCrop(context, asked, side);
+    case 'bare':
+      return whyBare(context, asked);
+    case 'bare-screen':
+      return whyBareScreen(context, asked, side);
+    case 'distortion':
+      return whyDistorted(context, asked);
+    case 'enlargement':
+      return whyEnlarged(context, asked);
+    case 'clearance':
+      return whyClearance(context, asked, side ?? 'left');
+    case 'share-width':
+      return whyShare(context, asked, 'x');
+    case 'share-height':
+      return whyShare(context, asked, 'y');
+    case 'width-mm':
+      return whyMillimetres(context, asked);
+    case 'font-size':
+      return whyFontSize(context, asked);
+    case 'collapse':
+      return whyCollapsed(context, asked);
+  }
+}
+
+/**
+ * Where a figure of a layer on one case comes from, down to the parts of rules and the metrics of the screen.
+ * @throws when the layer is not placed or not drawn on the case
+ */
+export function explain(input: SurveyInput, c: Case, layerId: string, figure: Figure): Reason {
+  const context = contextOf(input, c);
+  return whyFigure(context, askedLayer(context, layerId), figure);
+}
+
+/** Where a dimension of the screen itself comes from: an extent, or how far the safe area stands off a side. */
+export function explainScreen(input: SurveyInput, c: Case, what: Axis | Side): Reason {
+  const context = contextOf(input, c);
+  return what === 'x' || what === 'y' ? whyScreen(context, what) : whyInset(context, what);
+}

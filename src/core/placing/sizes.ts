@@ -1,0 +1,132 @@
+import { extent as extentOf, type Axis, type Size } from '../geometry/rect';
+import { boundedKeepingShape } from './bounds';
+import type { AxisRule, Bound, Extent, Placing } from './rule';
+
+/** A layer as placing sees it. */
+export interface Placeable {
+  id: string;
+  /** for messages; the id stands in for it */
+  name?: string;
+  placing: Placing;
+  /** the natural size of its picture, in lu, if it has one */
+  natural?: Size;
+  /** of a text, whose extents follow from where its lines break, lu */
+  text?: { widest: (within: number) => number; height: (width: number) => number };
+  /** the panel that holds it */
+  parent?: string;
+  /** of a panel: room between its edges and what it holds, lu */
+  padding?: { left: number; right: number; top: number; bottom: number };
+  /** whether a panel that hugs its content counts it; absent counts */
+  visible?: boolean;
+}
+
+/** What sizes need to know of everything else. */
+export interface Around {
+  nameOf: (layer: Placeable) => string;
+  /** the extent between two pinned edges, lu, ≥ 0 */
+  pinned: (layer: Placeable, axis: Axis) => number;
+  length: (layer: Placeable, bound: Bound, axis: Axis) => number;
+  /** what a panel's content takes along an axis, its padding included, lu */
+  hugged: (layer: Placeable, axis: Axis) => number;
+}
+
+/** The bounds of an extent, lu; 0 and Infinity where there are none. */
+export interface Limits {
+  low: number;
+  high: number;
+}
+
+export const other = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x');
+export const extentRule = (rule: AxisRule): Extent | null => (rule.kind === 'edges' ? null : rule.extent);
+export const followsShape = ({ placing }: Placeable, axis: Axis) =>
+  extentRule(placing[axis])?.kind === 'from-ratio';
+
+/** min wins over max, as in CSS 2.1 §10.4. */
+const bounded = (value: number, { low, high }: Limits) => Math.max(low, Math.min(high, value));
+
+/** Sizes of layers along each axis, after min, max and the held ratio. */
+export function sizing(around: Around) {
+  const limits = (layer: Placeable, axis: Axis): Limits => {
+    const rule = extentRule(layer.placing[axis]);
+    return {
+      low: rule?.min ? around.length(layer, rule.min, axis) : 0,
+      high: rule?.max ? around.length(layer, rule.max, axis) : Infinity,
+    };
+  };
+
+  const naturalExtent = (layer: Placeable, axis: Axis): number => {
+    if (layer.natural) return extentOf(layer.natural, axis);
+    if (!layer.text) throw new Error(`The layer “${around.nameOf(layer)}” has no natural size.`);
+    if (axis === 'x') return layer.text.widest(limits(layer, 'x').high);
+    return layer.text.height(followsShape(layer, 'x') ? Infinity : sizeOf(layer, 'x'));
+  };
+
+  /** The extent that the rule itself gives; `null` when it follows from the other axis. */
+  const own = (layer: Placeable, axis: Axis): number | null => {
+    const rule = extentRule(layer.placing[axis]);
+    if (!rule) return around.pinned(layer, axis);
+    if (rule.kind === 'from-ratio') return null;
+    if (rule.kind === 'hug') return around.hugged(layer, axis);
+    return rule.kind === 'length' ? around.length(layer, rule, axis) : naturalExtent(layer, axis);
+  };
+
+  /** width ÷ height along x, height ÷ width along y */
+  const ratioAlong = (layer: Placeable, axis: Axis): number | null => {
+    const { ratio } = layer.placing;
+    if (!ratio) return null;
+    if (ratio.value === 'own' && !layer.natural)
+      throw new Error(`The layer “${around.nameOf(layer)}” has no shape of its own.`);
+    const value = ratio.value === 'own' ? layer.natural!.width / layer.natural!.height : ratio.value;
+    return axis === 'x' ? value : 1 / value;
+  };
+
+  /** Natural on both axes with a shape that yields: the bounds of both are weighed against each other. */
+  const naturalBoth = ({ placing }: Placeable) =>
+    placing.ratio?.strict === false &&
+    (['x', 'y'] as const).every((a) => extentRule(placing[a])?.kind === 'natural');
+
+  const yieldingNatural = (layer: Placeable): Size => {
+    const width = limits(layer, 'x');
+    const height = limits(layer, 'y');
+    return boundedKeepingShape(layer.natural!, {
+      minWidth: width.low,
+      maxWidth: width.high,
+      minHeight: height.low,
+      maxHeight: height.high,
+    });
+  };
+
+  /** One axis has a size and the other follows it strictly: the bounds of both act on both. */
+  const strictSize = (layer: Placeable, axis: Axis, given: number | null, ratio: number) => {
+    const across = other(axis);
+    const mine = limits(layer, axis);
+    const theirs = limits(layer, across);
+    return bounded(given ?? own(layer, across)! * ratio, {
+      low: Math.max(mine.low, theirs.low * ratio),
+      high: Math.min(mine.high, theirs.high * ratio),
+    });
+  };
+
+  /** Pinned edges always hold. */
+  const sizeOf = (layer: Placeable, axis: Axis): number => {
+    if (layer.natural && naturalBoth(layer)) return extentOf(yieldingNatural(layer), axis);
+    const across = other(axis);
+    const given = own(layer, axis);
+    if (given !== null && layer.placing[axis].kind === 'edges') return given;
+    const ratio = ratioAlong(layer, axis);
+    const strict = ratio !== null && layer.placing.ratio?.strict === true;
+    if (given !== null && !(strict && followsShape(layer, across)))
+      return bounded(given, limits(layer, axis));
+    if (ratio === null) throw new Error(`The layer “${around.nameOf(layer)}” follows a ratio but has none.`);
+    if (!strict) return bounded(sizeOf(layer, across) * ratio, limits(layer, axis));
+    if (layer.placing[across].kind === 'edges') return sizeOf(layer, across) * ratio;
+    return strictSize(layer, axis, given, ratio);
+  };
+
+  return {
+    /** lu, ≥ 0 */
+    sizeOf: (layer: Placeable, axis: Axis) => Math.max(0, sizeOf(layer, axis)),
+    own,
+    limits,
+  };
+}

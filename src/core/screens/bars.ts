@@ -1,0 +1,85 @@
+import { bottom, right, type Rect, type Side } from '../geometry/rect';
+import type { Bars, BarSymbols } from '../scene/scene';
+import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
+import type { RoundRect } from './outline';
+import { shownBars, type ShownBar } from './regions';
+import type { Turned } from './turn';
+
+/** A bar of the system or of the app, as it is drawn over a scene; absolute on the screen, lu. */
+export interface BarResult {
+  kind: ShownBar['kind'];
+  rect: Rect;
+  /** `#rrggbb` or `#rrggbbaa`; `null` is see-through */
+  colour: string | null;
+  /** signs that stand for what the bar holds */
+  signs: RoundRect[];
+  /** colour of the signs */
+  ink: string;
+}
+
+const INKS = { dark: '#1b1b1b', light: '#ffffff' } as const;
+const inkOf = (symbols: BarSymbols | undefined, appearance: Appearance): string => {
+  if (symbols === 'dark' || symbols === 'light') return INKS[symbols];
+  return appearance === 'light' ? INKS.dark : INKS.light;
+};
+
+/** A bar along one side, `from` lu in from it. */
+function along(side: Side, whole: Rect, from: number, depth: number): Rect {
+  switch (side) {
+    case 'top':
+      return { ...whole, y: whole.y + from, height: depth };
+    case 'bottom':
+      return { ...whole, y: bottom(whole) - from - depth, height: depth };
+    case 'left':
+      return { ...whole, x: whole.x + from, width: depth };
+    case 'right':
+      return { ...whole, x: right(whole) - from - depth, width: depth };
+  }
+}
+
+const pill = (x: number, y: number, width: number, height: number): RoundRect => ({
+  rect: { x: x - width / 2, y: y - height / 2, width, height },
+  radius: Math.min(width, height) / 2,
+});
+
+/** Signs as plain as can be: a line for the time and three dots; a line for a title; a line, or three dots, to go by. */
+function signsOf({ kind, depth }: ShownBar, rect: Rect, bars: Bars, cornerRadius: number): RoundRect[] {
+  const x = rect.x + rect.width / 2;
+  const y = rect.y + rect.height / 2;
+  if (kind === 'title') return [pill(rect.x + 16 + 60, y, 120, Math.min(10, depth / 3))];
+  if (kind === 'status') {
+    const off = Math.max(16, cornerRadius * 0.6);
+    const dot = Math.min(7, depth / 3);
+    const dots = [0, 1, 2].map((i) => pill(right(rect) - off - dot / 2 - i * dot * 1.8, y, dot, dot));
+    return [pill(rect.x + off + 14, y, 28, dot), ...dots];
+  }
+  if (bars.navigation.style === 'gesture')
+    return [pill(x, y, Math.min(140, rect.width * 0.34), Math.min(5, depth / 4))];
+  const across = rect.width >= rect.height;
+  const step = (across ? rect.width : rect.height) / 4;
+  const dot = Math.min(12, depth / 4);
+  return [-1, 0, 1].map((i) => pill(across ? x + i * step : x, across ? y : y + i * step, dot, dot));
+}
+
+/** The bars of one case, as they lie over the scene. */
+export function barsOf(
+  turned: Turned,
+  bars: Bars,
+  appearance: Appearance,
+  named: readonly NamedValue[],
+): BarResult[] {
+  const whole = { x: 0, y: 0, ...turned.size };
+  const taken: Record<Side, number> = { left: 0, right: 0, top: 0, bottom: 0 };
+  return shownBars(turned, bars).map((bar) => {
+    const rect = along(bar.side, whole, taken[bar.side], bar.depth);
+    taken[bar.side] += bar.depth;
+    const { colour, symbols } = bars[bar.kind];
+    return {
+      kind: bar.kind,
+      rect,
+      colour: colour ? resolveColour(colour, appearance, named) : null,
+      signs: signsOf(bar, rect, bars, turned.screen.cornerRadius),
+      ink: inkOf(symbols, appearance),
+    };
+  });
+}

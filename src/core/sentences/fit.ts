@@ -1,0 +1,105 @@
+import { sayNumber } from '../formats/numbers';
+import { presetOf, type FitPreset } from '../fit/presets';
+import type { Fit, FitSize, Repeat } from '../fit/rule';
+import type { Picture } from '../pictures/picture';
+import type { Placing } from '../placing/rule';
+import { isZero, type Length } from '../scene/values';
+import { joined, type Part, type Path, type Token } from './parts';
+import { sayLengthOf, type Names } from './words';
+
+const FIT_VERBS: Record<FitPreset, string> = {
+  cover: 'covers its box',
+  contain: 'shown whole in its box',
+  stretch: 'stretched over its box',
+  natural: 'drawn at its natural size',
+  'scale-down': 'shown whole, never enlarged',
+  tile: 'tiled over its box',
+  'match-width': 'drawn as wide as its box',
+  'match-height': 'drawn as high as its box',
+};
+
+const REPEAT_HOW: Record<Exclude<Repeat, 'no-repeat'>, string> = {
+  repeat: '',
+  space: ' with even gaps',
+  round: ' in whole copies',
+};
+
+function saySize(size: FitSize, names: Names): string {
+  if (typeof size === 'string') return FIT_VERBS[size];
+  const { width, height } = size;
+  const wide = width === 'auto' ? null : `${sayLengthOf(width, names)} wide`;
+  const high = height === 'auto' ? null : `${sayLengthOf(height, names)} high`;
+  const said = [wide, high].filter(Boolean).join(' and ');
+  return said ? `drawn ${said}` : FIT_VERBS.natural;
+}
+
+function sayRepeat({ x, y }: Fit['repeat']): string {
+  const along = (mode: Repeat, where: string) =>
+    mode === 'no-repeat' ? [] : [`repeated ${where}${REPEAT_HOW[mode]}`];
+  const said = x === y ? along(x, 'both ways') : [...along(x, 'across'), ...along(y, 'down')];
+  return said.map((s) => `, ${s}`).join('');
+}
+
+/** “covers its box”, “drawn 35 % wide, repeated across” */
+export function sayFit(fit: Fit, names: Names): string {
+  const preset = presetOf(fit);
+  return preset ? FIT_VERBS[preset] : saySize(fit.size, names) + sayRepeat(fit.repeat);
+}
+
+/** “62 % across, 55 % down”, “100 % across − 12, 0 % down” */
+function sayPosition({ x, y }: Extract<Fit['align'], { kind: 'position' }>, names: Names): string {
+  const away = (offset: Length) => {
+    if (isZero(offset)) return '';
+    if ('named' in offset || offset.value > 0) return ` + ${sayLengthOf(offset, names)}`;
+    return ` − ${sayLengthOf({ ...offset, value: -offset.value }, names)}`;
+  };
+  const along = ({ percent, offset }: typeof x, word: string) =>
+    `${sayNumber(percent)} % ${word}${away(offset)}`;
+  return `${along(x, 'across')}, ${along(y, 'down')}`;
+}
+
+function alignTokens({ align }: Fit, picture: Picture | undefined, base: Path, names: Names): Token[] {
+  const editable = { kind: 'align', value: align } as const;
+  const paths = [[...base, 'fit', 'align']];
+  if (align.kind === 'position') return ['held at ', { text: sayPosition(align, names), paths, editable }];
+  const { x, y } = picture?.cuts[0]?.focalPoint ?? { x: 0.5, y: 0.5 };
+  const text = `${sayNumber(x * 100)} % across, ${sayNumber(y * 100)} % down`;
+  return ['keeping ', { text, paths, editable }, ' in the middle'];
+}
+
+/** Whether the box always has the picture’s own shape, so that there is nothing to hold or to cut. */
+const ownShape = (placing: Placing, fit: Fit) =>
+  placing.ratio?.value === 'own' && placing.ratio.strict && fit.size === 'contain';
+
+export const clipPart = (value: boolean, path: Path, what: string): Part => ({
+  text: value ? 'cut off' : 'left to show',
+  paths: [path],
+  editable: { kind: 'clip', value, what },
+});
+
+/** How a picture is drawn in its box. */
+export function fitTokens(fit: Fit, placing: Placing, picture: Picture | undefined, names: Names): Token[] {
+  const base = names.base ?? [];
+  const verb: Token = {
+    text: sayFit(fit, names),
+    paths: [[...base, 'fit']],
+    editable: { kind: 'fit', value: fit },
+  };
+  const corners: Token[] = isZero(fit.cornerRadius)
+    ? []
+    : ['corners rounded ', radiusPart(fit.cornerRadius, [...base, 'fit', 'cornerRadius'], names)];
+  if (ownShape(placing, fit)) return joined([[verb], corners]);
+  const clip = clipPart(fit.clip, [...base, 'fit', 'clip'], 'Spill');
+  return joined([[verb], alignTokens(fit, picture, base, names), ['spill ', clip], corners]);
+}
+
+export const radiusPart = (value: Fit['cornerRadius'], path: Path, names: Names): Part => ({
+  text: sayLengthOf(value, names),
+  paths: [path],
+  editable: {
+    kind: 'length',
+    value,
+    label: 'Radius of the corners',
+    percentOf: 'the shorter side of the box',
+  },
+});

@@ -1,0 +1,138 @@
+import { extent, mirrored, type Axis, type Rect } from '../geometry/rect';
+import { chooseRendition, naturalSizeOf, type Choice } from '../pictures/choose';
+import type { Picture } from '../pictures/picture';
+import { createResolver, type Placeable, type Resolver } from '../placing/resolve';
+import { isPlaced, type Layer, type PanelLayer, type Scene, type TextLayer } from '../scene/scene';
+import { onSize } from '../scene/when';
+import { resolveLength, type NamedValue } from '../scene/values';
+import type { Case } from '../screens/cases';
+import { regionsOf, type Regions } from '../screens/regions';
+import { turn, type Turned } from '../screens/turn';
+import type { Limit } from '../measure/limit';
+import { setText, type TextBlock, type TextMetrics } from '../text/layout';
+import { faceOf } from '../text/style';
+
+export interface SurveyInput {
+  scene: Scene;
+  pictures: readonly Picture[];
+  named: readonly NamedValue[];
+  limits: readonly Limit[];
+  /** only a scene without text can be surveyed without fonts */
+  fonts: TextMetrics | null;
+}
+
+/** One case before anything is drawn: which rules hold, which files are taken, and what places the layers. */
+export interface Prepared {
+  turned: Turned;
+  regions: Regions;
+  /** as they are on this case, back to front */
+  layers: Layer[];
+  /** which file each picture layer takes, by layer */
+  chosen: ReadonlyMap<string, Choice>;
+  placeables: ReadonlyMap<string, Placeable>;
+  /** in the right-to-left preview it places in the mirror */
+  resolver: Resolver;
+  boxOf: (id: string) => Rect;
+  /** @param box absolute; absent while its size is being found */
+  blockOf: (layer: TextLayer, within: number, height?: number) => TextBlock;
+}
+
+function choices(input: SurveyInput, layers: readonly Layer[], turned: Turned, { appearance }: Case) {
+  const found = new Map<string, Choice>();
+  for (const layer of layers) {
+    if (layer.kind !== 'picture') continue;
+    const picture = input.pictures.find((p) => p.id === layer.picture);
+    if (!picture) throw new Error(`The layer “${layer.name}” shows a picture that is not in the project.`);
+    found.set(layer.id, chooseRendition(picture, turned.screen, turned.orientation, appearance));
+  }
+  return found;
+}
+
+const mirroredRegions = ({ screen, safe, content, margins }: Regions): Regions => ({
+  screen,
+  safe: mirrored(safe, screen.width),
+  content: mirrored(content, screen.width),
+  margins: mirrored(margins, screen.width),
+});
+
+/** Refuses what the fonts do not have, so that it is not drawn wrong. */
+function checkedFonts({ name, text, style }: TextLayer, fonts: TextMetrics | null): TextMetrics {
+  if (!fonts) throw new Error('The fonts are not loaded yet.');
+  const missing = fonts.missing(text, faceOf(style));
+  if (missing.length > 0) {
+    const list = missing.map((c) => `“${c}”`).join(', ');
+    throw new Error(
+      `The text of “${name}” has ${list}, which the fonts do not have: Latin, Greek and Cyrillic.`,
+    );
+  }
+  return fonts;
+}
+
+/** Padding of a panel in lu; % is of the screen along the same axis. */
+function paddingOf(
+  { padding }: PanelLayer,
+  { screen }: Regions,
+  density: number,
+  named: readonly NamedValue[],
+) {
+  const along = (axis: Axis, side: keyof typeof padding) =>
+    resolveLength(padding[side], extent(screen, axis), density, named);
+  return {
+    left: along('x', 'left'),
+    right: along('x', 'right'),
+    top: along('y', 'top'),
+    bottom: along('y', 'bottom'),
+  };
+}
+
+/** A hidden panel hides what it holds. */
+function isShown(layer: Layer, layers: readonly Layer[]): boolean {
+  if (!layer.visible) return false;
+  const holder = isPlaced(layer) && layers.find((l) => l.id === layer.parent);
+  return !holder || isShown(holder, layers);
+}
+
+/** @throws as the resolver does, and when a picture or a character is not there */
+export function prepareCase(input: SurveyInput, c: Case): Prepared {
+  const { scene, named, fonts } = input;
+  const turned = turn(c.screen, c.rotation);
+  const { density } = c.screen;
+  const regions = regionsOf(turned, scene.bars, scene.margin, named);
+  const here = scene.layers.map((l) => (isPlaced(l) ? onSize(l, turned.size) : l));
+  const chosen = choices(input, here, turned, c);
+  const blockOf = (layer: TextLayer, within: number, height?: number) =>
+    setText(layer.text, layer.style, within, checkedFonts(layer, fonts), height);
+  const placeables = here.filter(isPlaced).map((l): Placeable => {
+    const { id, name, placing, parent, visible } = l;
+    const base = { id, name, placing, parent, visible };
+    if (l.kind === 'picture') return { ...base, natural: naturalSizeOf(chosen.get(id)!.rendition) };
+    if (l.kind === 'panel') return { ...base, padding: paddingOf(l, regions, density, named) };
+    const text = {
+      widest: (within: number) => blockOf(l, within).width,
+      height: (width: number) => blockOf(l, width).height,
+    };
+    return { ...base, text };
+  });
+  const rtl = scene.direction === 'rtl';
+  const seen = rtl ? mirroredRegions(regions) : regions;
+  const resolver = createResolver(placeables, { regions: seen, density, named });
+  return {
+    turned,
+    regions,
+    layers: here.map((l) => ({ ...l, visible: isShown(l, here) })),
+    chosen,
+    placeables: new Map(placeables.map((p) => [p.id, p])),
+    resolver,
+    boxOf: (id) => (rtl ? mirrored(resolver.box(id), regions.screen.width) : resolver.box(id)),
+    blockOf,
+  };
+}
+
+/** Layers in the order in which they are drawn: a panel, then what it holds. */
+export function inDrawingOrder(layers: readonly Layer[]): Layer[] {
+  const heldBy = (id: string | undefined): Layer[] =>
+    layers
+      .filter((l) => (isPlaced(l) ? l.parent : undefined) === id)
+      .flatMap((l) => [l, ...(l.kind === 'panel' ? heldBy(l.id) : [])]);
+  return heldBy(undefined);
+}

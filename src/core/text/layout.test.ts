@@ -1,0 +1,80 @@
+import fc from 'fast-check';
+import { halfWide } from '../testing/fonts';
+import { setText } from './layout';
+import type { TextStyle } from './style';
+
+const style = (more: Partial<TextStyle> = {}): TextStyle => ({
+  font: 'sans',
+  weight: 400,
+  size: 10,
+  lineHeight: 1.5,
+  colour: { light: '#000000' },
+  align: { x: 'start', y: 'start' },
+  ...more,
+});
+/** Every letter is 5 lu wide. */
+const set = (text: string, within: number, more: Partial<TextStyle> = {}, height?: number) =>
+  setText(text, style(more), within, halfWide, height);
+const lines = (text: string, within: number, more: Partial<TextStyle> = {}) =>
+  set(text, within, more).lines.map((l) => l.text);
+
+describe('a text in lines', () => {
+  it('is as wide as its widest line and as high as its lines together', () => {
+    expect(set('one\nthree', Infinity)).toMatchObject({
+      width: 25,
+      height: 30,
+      fontSize: 10,
+      shortened: false,
+    });
+    expect(set('', 100)).toMatchObject({ width: 0, height: 0 });
+  });
+
+  it('breaks at line breaks, at spaces, and then anywhere', () => {
+    expect(lines('the winter ferry', 50)).toEqual(['the winter', 'ferry']);
+    expect(lines('the winter ferry', 49)).toEqual(['the', 'winter', 'ferry']);
+    expect(lines('a\nlighthouse', 20)).toEqual(['a', 'ligh', 'thou', 'se']);
+    expect(lines('in lighthouses', 20)).toEqual(['in', 'ligh', 'thou', 'ses']);
+  });
+
+  it('keeps a character whole that is made of several', () => {
+    const family = 'e\u0301';
+    expect(lines(`${family}${family}${family}`, 10)).toEqual([family, family, family]);
+  });
+
+  it('ends with an ellipsis where it has more lines than it may', () => {
+    expect(lines('the winter ferry leaves', 50, { maxLines: 2 })).toEqual(['the winter', 'ferry…']);
+    expect(lines('the winter ferry', 50, { maxLines: 1 })).toEqual(['the winte…']);
+    expect(set('the winter ferry', 50, { maxLines: 1 }).shortened).toBe(true);
+    expect(set('the winter', 50, { maxLines: 1 }).shortened).toBe(false);
+  });
+
+  it('shrinks to the largest size that fits its box, as far as it may', () => {
+    const block = set('the winter ferry', 40, { shrinkTo: 2, maxLines: 1 }, 100);
+    expect(block.fontSize).toBeCloseTo(5, 4);
+    expect(block).toMatchObject({ shortened: false });
+    expect(set('the winter ferry', 4, { shrinkTo: 2, maxLines: 1 }, 100).fontSize).toBe(2);
+    expect(set('the winter ferry', 400, { shrinkTo: 2 }, 100).fontSize).toBe(10);
+    expect(set('the winter ferry', 40, { maxLines: 1 }, 100).fontSize).toBe(10);
+  });
+
+  it('loses no letter and fits its width, wherever one letter does', () => {
+    const word = fc.stringMatching(/^[a-z]{1,14}$/);
+    fc.assert(
+      fc.property(
+        fc.array(word, { minLength: 1, maxLength: 8 }),
+        fc.integer({ min: 5, max: 120 }),
+        (words, within) => {
+          const block = set(words.join(' '), within);
+          expect(
+            block.lines
+              .map((l) => l.text)
+              .join('')
+              .replaceAll(' ', ''),
+          ).toBe(words.join(''));
+          for (const line of block.lines) expect(line.width).toBeLessThanOrEqual(within + 1e-9);
+          expect(block.height).toBe(block.lines.length * 15);
+        },
+      ),
+    );
+  });
+});

@@ -1,0 +1,184 @@
+'use client';
+import { Form } from 'react-bootstrap';
+import { SIDES } from '@/core/geometry/rect';
+import type { Bars, Scene } from '@/core/scene/scene';
+import type { Colour } from '@/core/scene/values';
+import { Choices } from '../workbench/Choices';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { commit, editLive } from '../state/edit';
+import { EditorPopover } from './EditorPopover';
+import { ColourEditor } from './editors/ColourEditor';
+import { LengthField } from './editors/LengthField';
+import { NumberField } from './editors/NumberField';
+import { SCENE_SETTINGS } from './open-part';
+
+const BAR_WORDS = {
+  status: 'Status bar',
+  title: 'Title bar of the app',
+  navigation: 'Navigation bar',
+} as const;
+type BarKind = keyof typeof BAR_WORDS;
+
+const SYMBOLS = [
+  { value: 'by-appearance', label: 'by appearance', title: 'Dark on light screens, light on dark ones' },
+  { value: 'dark', label: 'dark' },
+  { value: 'light', label: 'light' },
+] as const;
+const STYLES = [
+  { value: 'gesture', label: 'a line to swipe' },
+  { value: 'buttons', label: 'buttons' },
+] as const;
+const DIRECTIONS = [
+  { value: 'ltr', label: 'left to right' },
+  { value: 'rtl', label: 'right to left', title: 'A preview: left and right change places' },
+] as const;
+
+const FIRST_COLOUR: Colour = { light: '#ffffff', dark: '#101418' };
+
+/** One bar: whether it is shown, its colour, and its symbols. */
+function BarFields({ kind, change }: { kind: BarKind; change: (recipe: (s: Scene) => void) => void }) {
+  const store = useWorkbenchStore();
+  const { bars } = useScene();
+  const named = useWorkbench((s) => s.documents.project.named);
+  const bar = bars[kind];
+  const onCommit = () => commit(store);
+  const set = (recipe: (b: Bars[BarKind]) => void) => change((s) => recipe(s.bars[kind]));
+  const choose = (recipe: (b: Bars[BarKind]) => void) => {
+    set(recipe);
+    onCommit();
+  };
+  return (
+    <div className="bound" role="group" aria-label={BAR_WORDS[kind]}>
+      <Form.Check
+        type="checkbox"
+        id={`bar-${kind}`}
+        label={BAR_WORDS[kind]}
+        checked={bar.shown}
+        onChange={(e) => choose((b) => (b.shown = e.target.checked))}
+      />
+      {bar.shown && (
+        <div className="bar-fields">
+          {kind === 'title' && (
+            <NumberField
+              label="Height"
+              unit="lu"
+              min={0}
+              max={400}
+              value={bars.title.height}
+              onChange={(height) => change((s) => (s.bars.title.height = height))}
+              onCommit={onCommit}
+            />
+          )}
+          {kind === 'navigation' && (
+            <Choices
+              label="With"
+              options={STYLES}
+              value={bars.navigation.style}
+              onChoose={(style) => {
+                change((s) => (s.bars.navigation.style = style));
+                onCommit();
+              }}
+            />
+          )}
+          <Choices
+            label="Symbols"
+            options={SYMBOLS}
+            value={bar.symbols ?? 'by-appearance'}
+            onChoose={(symbols) => choose((b) => (b.symbols = symbols))}
+          />
+          <Form.Check
+            type="checkbox"
+            id={`bar-${kind}-clear`}
+            label="See-through"
+            checked={bar.colour === undefined}
+            onChange={(e) =>
+              choose((b) => {
+                if (e.target.checked) delete b.colour;
+                else b.colour = FIRST_COLOUR;
+              })
+            }
+          />
+          {bar.colour && (
+            <ColourEditor
+              value={bar.colour}
+              named={named}
+              id={`bar-${kind}-colour`}
+              onChange={(colour) => set((b) => (b.colour = colour))}
+              onCommit={onCommit}
+            />
+          )}
+        </div>
+      )}
+    </div>
+  );
+}
+
+function SceneFields() {
+  const store = useWorkbenchStore();
+  const scene = useScene();
+  const named = useWorkbench((s) => s.documents.project.named);
+  const onCommit = () => commit(store);
+  const change = (recipe: (s: Scene) => void) =>
+    editLive(store, ({ scenes }) => {
+      const target = scenes[scene.id];
+      if (target) recipe(target);
+    });
+  return (
+    <>
+      <div className="labelled">
+        <label htmlFor="scene-name">Name of the scene</label>
+        <Form.Control
+          id="scene-name"
+          autoFocus
+          maxLength={120}
+          defaultValue={scene.name}
+          onChange={(e) => {
+            const name = e.target.value.trim();
+            if (name) change((s) => (s.name = name));
+          }}
+          onBlur={onCommit}
+        />
+      </div>
+      {(['status', 'title', 'navigation'] as const).map((kind) => (
+        <BarFields key={kind} kind={kind} change={change} />
+      ))}
+      <div className="bound" role="group" aria-label="Margins inside of the safe area">
+        <span className="choices-label">Margins inside of the safe area</span>
+        {SIDES.map((side) => (
+          <LengthField
+            key={side}
+            label={`${side[0]!.toUpperCase()}${side.slice(1)}`}
+            value={scene.margin[side]}
+            named={named}
+            percentOf="the safe area"
+            min={0}
+            onChange={(next) => change((s) => (s.margin[side] = next))}
+            onCommit={onCommit}
+          />
+        ))}
+      </div>
+      <div className="bound">
+        <Choices
+          label="Written from"
+          options={DIRECTIONS}
+          value={scene.direction ?? 'ltr'}
+          onChoose={(direction) => {
+            change((s) => (s.direction = direction));
+            onCommit();
+          }}
+        />
+      </div>
+    </>
+  );
+}
+
+/** What belongs to the scene and not to a layer: its name, the bars over it, its margins, its writing direction. */
+export const SceneSettings = () => (
+  <EditorPopover
+    label="Scene"
+    id={SCENE_SETTINGS}
+    button={{ variant: 'quiet', size: 'sm', children: 'bars and margins' }}
+  >
+    {() => <SceneFields />}
+  </EditorPopover>
+);

@@ -1,0 +1,144 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import { coloursOf, type Gradient, type Paint } from '@/core/scene/paint';
+import type { NamedValue } from '@/core/scene/values';
+import { Choices } from '../../workbench/Choices';
+import { ColourEditor } from './ColourEditor';
+import { NumberField } from './NumberField';
+
+interface Props {
+  value: Paint;
+  named: readonly NamedValue[];
+  onChange: (value: Paint) => void;
+  onCommit: () => void;
+}
+
+const KINDS = [
+  { value: 'colour', label: 'one colour' },
+  { value: 'linear', label: 'gradient' },
+  { value: 'radial', label: 'round gradient' },
+] as const;
+type Kind = (typeof KINDS)[number]['value'];
+
+const MOST_STOPS = 8;
+const SECOND = { light: '#ffffff', dark: '#101418' };
+
+/** The same colours as another kind of paint. */
+function asKind(paint: Paint, kind: Kind): Paint {
+  const [first, second = SECOND] = coloursOf(paint);
+  if (kind === 'colour') return first!;
+  const stops =
+    'gradient' in paint
+      ? paint.stops
+      : [
+          { colour: first!, at: 0 },
+          { colour: second, at: 100 },
+        ];
+  return kind === 'linear'
+    ? { gradient: 'linear', angle: 180, stops }
+    : { gradient: 'radial', centre: { x: 50, y: 50 }, stops };
+}
+
+function Stops({ value, named, onChange, onCommit }: Props & { value: Gradient }) {
+  const { stops } = value;
+  const set = (next: Gradient['stops']) => onChange({ ...value, stops: next });
+  const setAt = (index: number, at: number) => {
+    // A stop stays between its neighbours: their order is the order of the colours.
+    const low = stops[index - 1]?.at ?? 0;
+    const high = stops[index + 1]?.at ?? 100;
+    set(stops.map((s, i) => (i === index ? { ...s, at: Math.max(low, Math.min(high, at)) } : s)));
+  };
+  return (
+    <>
+      {stops.map((stop, index) => (
+        <div className="bound" key={index} role="group" aria-label={`Colour ${index + 1}`}>
+          <ColourEditor
+            value={stop.colour}
+            named={named}
+            id={`stop-${index}`}
+            onChange={(colour) => set(stops.map((s, i) => (i === index ? { ...s, colour } : s)))}
+            onCommit={onCommit}
+          />
+          <NumberField
+            label="At"
+            unit="%"
+            min={0}
+            max={100}
+            value={stop.at}
+            onChange={(at) => setAt(index, at)}
+            onCommit={onCommit}
+          />
+          {stops.length > 2 && (
+            <Button
+              variant="quiet"
+              size="sm"
+              onClick={() => {
+                set(stops.filter((_, i) => i !== index));
+                onCommit();
+              }}
+            >
+              remove this colour
+            </Button>
+          )}
+        </div>
+      ))}
+      {stops.length < MOST_STOPS && (
+        <Button
+          variant="quiet"
+          size="sm"
+          onClick={() => {
+            set([...stops, { ...stops.at(-1)!, at: 100 }]);
+            onCommit();
+          }}
+        >
+          add a colour
+        </Button>
+      )}
+    </>
+  );
+}
+
+/** What an area is filled with: one colour, or a gradient of several, each for light and dark. */
+export function PaintEditor({ value, named, onChange, onCommit }: Props) {
+  const done = { named, onChange, onCommit };
+  const kind: Kind = 'gradient' in value ? value.gradient : 'colour';
+  return (
+    <>
+      <Choices
+        label="Filled with"
+        options={KINDS}
+        value={kind}
+        onChoose={(next) => {
+          if (next !== kind) onChange(asKind(value, next));
+          onCommit();
+        }}
+      />
+      {!('gradient' in value) && <ColourEditor value={value} id="paint" autoFocus {...done} />}
+      {'gradient' in value && value.gradient === 'linear' && (
+        <NumberField
+          label="Direction, 0 is upwards"
+          unit="°"
+          min={-360}
+          max={360}
+          value={value.angle}
+          autoFocus
+          onChange={(angle) => onChange({ ...value, angle })}
+          onCommit={onCommit}
+        />
+      )}
+      {'gradient' in value &&
+        value.gradient === 'radial' &&
+        (['x', 'y'] as const).map((axis) => (
+          <NumberField
+            key={axis}
+            label={axis === 'x' ? 'Centre across' : 'Centre down'}
+            unit="%"
+            value={value.centre[axis]}
+            onChange={(next) => onChange({ ...value, centre: { ...value.centre, [axis]: next } })}
+            onCommit={onCommit}
+          />
+        ))}
+      {'gradient' in value && <Stops value={value} {...done} />}
+    </>
+  );
+}

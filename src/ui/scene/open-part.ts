@@ -1,0 +1,35 @@
+import type { Part, Path } from '@/core/sentences/parts';
+
+const say = (path: Path) => path.join('.');
+
+/** What marks the button of a part, so that it can be found from elsewhere on the page. */
+export const partMark = (layerId: string, part: Part) => ({
+  'data-layer': layerId,
+  'data-paths': part.paths.map(say).join(' '),
+});
+
+export const SCENE_SETTINGS = 'scene-settings';
+
+function alike(a: string, b: string): number {
+  const [x, y] = [a.split('.'), b.split('.')];
+  let count = 0;
+  while (count < x.length && x[count] === y[count]) count++;
+  return count;
+}
+
+/** The button whose path has most in common: a sentence says in one part what a rule may have in several places. */
+function buttonOf(layerId: string | null, path: Path): HTMLElement | null {
+  if (layerId === null) return document.getElementById(SCENE_SETTINGS);
+  const buttons = [...document.querySelectorAll<HTMLElement>(`[data-layer="${CSS.escape(layerId)}"]`)];
+  const score = (b: HTMLElement) =>
+    Math.max(...(b.dataset.paths ?? '').split(' ').map((p) => alike(p, say(path))));
+  return buttons.toSorted((a, b) => score(b) - score(a))[0] ?? null;
+}
+
+/** Opens the editor of a part of a rule where it stands; of the scene itself without a layer. */
+export function openPart(layerId: string | null, path: Path): void {
+  const button = buttonOf(layerId, path);
+  button?.scrollIntoView({ block: 'nearest' });
+  button?.focus();
+  if (button?.getAttribute('aria-expanded') !== 'true') button?.click();
+}

@@ -1,0 +1,92 @@
+'use client';
+import { useMemo } from 'react';
+import { Button } from 'react-bootstrap';
+import { explain, explainScreen } from '@/core/explain/figure';
+import { steps, type Figure, type MetricNote, type Reason } from '@/core/explain/reason';
+import type { Axis, Side } from '@/core/geometry/rect';
+import { surveyInput } from '@/core/survey/survey';
+import { EditorPopover } from '../scene/EditorPopover';
+import { openPart } from '../scene/open-part';
+import { useChosenCase } from '../state/case-result';
+import { useScene, useWorkbench } from '../state/context';
+
+/** A figure of a layer, or a dimension of the screen. */
+export type Question = { layerId: string; figure: Figure } | { screen: Axis | Side };
+
+const ORIGINS: Record<MetricNote['origin'], string> = {
+  catalogue: 'from the catalogue',
+  custom: 'entered by hand',
+  imported: 'imported',
+  measured: 'measured on a device',
+};
+
+const sayMetric = ({ label, confidence, origin, approximate }: MetricNote) =>
+  `${label}, ${ORIGINS[origin]}; confidence ${confidence}${approximate ? ', approximate' : ''}`;
+
+function Steps({ reason, onDone }: { reason: Reason; onDone: () => void }) {
+  return (
+    <ol className="why-steps">
+      {steps(reason).map(({ reason: step, depth }, index) => (
+        <li key={index} style={{ marginInlineStart: `${Math.min(depth, 4) * 12}px` }}>
+          {step.text}{' '}
+          {step.part && (
+            <Button
+              variant="quiet"
+              size="sm"
+              onClick={() => {
+                const { layerId, path } = step.part!;
+                onDone();
+                openPart(layerId, path);
+              }}
+            >
+              change
+            </Button>
+          )}
+          {step.metric && <span className="quiet why-metric">{sayMetric(step.metric)}</span>}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Where a figure of the close-up’s case comes from; worked out when it is asked for. */
+function Answer({ question, onDone }: { question: Question; onDone: () => void }) {
+  const documents = useWorkbench((s) => s.documents);
+  const fonts = useWorkbench((s) => s.fonts);
+  const scene = useScene();
+  const c = useChosenCase();
+  const reason = useMemo(() => {
+    if (!c) return null;
+    const input = surveyInput(documents, scene, fonts);
+    return 'screen' in question
+      ? explainScreen(input, c, question.screen)
+      : explain(input, c, question.layerId, question.figure);
+  }, [c, documents, scene, fonts, question]);
+  return reason && <Steps reason={reason} onDone={onDone} />;
+}
+
+interface Props {
+  question: Question;
+  /** the figure, as it is read */
+  text: string;
+  /** what the figure is, for those who do not see where it stands */
+  label: string;
+}
+
+/** A figure that can be asked where it comes from. */
+export const Why = ({ question, text, label }: Props) => (
+  <EditorPopover
+    label={`Why ${label} is ${text}`}
+    wide
+    button={{ bsPrefix: 'why', 'aria-label': `${label} ${text}: why`, children: text }}
+  >
+    {(close) => (
+      <>
+        <strong>
+          {label}: why {text}?
+        </strong>
+        <Answer question={question} onDone={close} />
+      </>
+    )}
+  </EditorPopover>
+);

@@ -1,0 +1,25 @@
+'use client';
+import { useMemo } from 'react';
+import type { Documents } from '@/core/scene/documents';
+import { findCase, type Case } from '@/core/screens/cases';
+import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';
+import { useWorkbench } from './context';
+import { waitsForFonts } from './workbench';
+
+/** A case of the open scene, drawn and measured; `null` without a case, and while the scene waits for the fonts. */
+export function useCaseResult(c: Case | null, documents: Documents | null): CaseResult | null {
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const fonts = useWorkbench((s) => s.fonts);
+  return useMemo(() => {
+    const scene = documents?.scenes[sceneId];
+    if (!c || !scene || waitsForFonts(documents, sceneId, fonts)) return null;
+    return surveyCase(surveyInput(documents, scene, fonts), c);
+  }, [c, documents, sceneId, fonts]);
+}
+
+/** The case of the close-up, `null` where none is chosen. */
+export function useChosenCase(): Case | null {
+  const screens = useWorkbench((s) => s.screens);
+  const id = useWorkbench((s) => s.view.case);
+  return useMemo(() => (id ? findCase(id, screens) : null), [id, screens]);
+}
