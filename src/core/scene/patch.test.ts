@@ -35,6 +35,11 @@ describe('JSON Patch', () => {
     expect(({} as Record<string, unknown>).polluted).toBeUndefined();
   });
 
+  it('takes what an object inherits for no part of it', () => {
+    expect(diff({}, { toString: {} })).toEqual([{ op: 'add', path: '/toString', value: {} }]);
+    expect(sameJson({}, { valueOf: Object.prototype.valueOf })).toBe(false);
+  });
+
   it('leads from any document to any other and back', () => {
     fc.assert(
       fc.property(json, json, (a, b) => {

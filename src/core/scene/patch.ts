@@ -88,6 +88,10 @@ export function applyPatch<T>(document: T, patch: readonly Operation[]): T {
   return result as T;
 }
 
+/** What an object itself has under a key: what it inherits, such as `toString`, is no part of a document. */
+const member = (object: Record<string, unknown>, key: string): unknown =>
+  Object.hasOwn(object, key) ? object[key] : undefined;
+
 /** Whether two JSON values are the same; the order of keys does not matter, a key that is undefined is not there. */
 export function sameJson(a: unknown, b: unknown): boolean {
   if (Object.is(a, b)) return true;
@@ -96,7 +100,7 @@ export function sameJson(a: unknown, b: unknown): boolean {
     return a.length === (b as unknown[]).length && a.every((v, i) => sameJson(v, (b as unknown[])[i]));
   }
   return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((k) =>
-    sameJson((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]),
+    sameJson(member(a as Record<string, unknown>, k), member(b as Record<string, unknown>, k)),
   );
 }
 
@@ -104,8 +108,9 @@ function diffObjects(a: Record<string, unknown>, b: Record<string, unknown>, pat
   const keys = new Set([...Object.keys(a), ...Object.keys(b)]);
   return [...keys].flatMap((key): Patch => {
     const at = `${path}/${escapeKey(key)}`;
-    if (a[key] === undefined) return b[key] === undefined ? [] : [{ op: 'add', path: at, value: b[key] }];
-    return b[key] === undefined ? [{ op: 'remove', path: at }] : diff(a[key], b[key], at);
+    const [was, is] = [member(a, key), member(b, key)];
+    if (was === undefined) return is === undefined ? [] : [{ op: 'add', path: at, value: is }];
+    return is === undefined ? [{ op: 'remove', path: at }] : diff(was, is, at);
   });
 }
 
