@@ -1,12 +1,15 @@
 // Five seconds of dragging the focal point at 1280x800 against a running server: how long a redraw takes, the longest
-// task of the main thread, and when the last value is drawn. Run: npm start, then npm run bench:scrub [address]
+// task of the main thread, and when the last value is drawn. Run: npm start, then npm run bench:scrub [address] [scene]; the scene
+// `twelve` is one of twelve layers that is made for it
 import { cpus } from 'node:os';
 import { readFileSync } from 'node:fs';
 import { chromium } from '@playwright/test';
+import { addTwelve } from './twelve.mjs';
 
 const address = process.argv[2] ?? 'http://127.0.0.1:3000';
 const scene = process.argv[3] ?? 'winter-splash';
 const SECONDS = 5;
+const remove = scene === 'twelve' ? await addTwelve(address) : null;
 const machine = { cpu: cpus()[0]?.model ?? 'unknown', cores: cpus().length, node: process.version };
 const report = (name, unit, value, more = {}) =>
   console.log(JSON.stringify({ name, unit, value: Math.round(value * 10) / 10, ...more, machine }));
@@ -52,6 +55,7 @@ const { tasks, frames } = await page.evaluate(() => ({ tasks: window.tasks, fram
 await page.keyboard.press('Control+z');
 await page.waitForTimeout(1000);
 await browser.close();
+await remove?.();
 
 const sorted = frames.sort((a, b) => a - b);
 const quantile = (q) => sorted[Math.min(sorted.length - 1, Math.floor(q * sorted.length))];

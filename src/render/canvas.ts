@@ -46,13 +46,43 @@ function drawImage(ctx: Context, command: Image, bitmap: ImageBitmap) {
   ctx.restore();
 }
 
+interface Kept<T> {
+  get: (key: string, make: () => T) => T;
+}
+
+/** What was made before under the same key; all of it is forgotten when it becomes too much. */
+function kept<T>(most: number): Kept<T> {
+  const known = new Map<string, T>();
+  return {
+    get: (key, make) => {
+      const found = known.get(key);
+      if (found !== undefined) return found;
+      if (known.size >= most) known.clear();
+      const made = make();
+      known.set(key, made);
+      return made;
+    },
+  };
+}
+
+const swatches = new WeakMap<ImageBitmap, Kept<ImageBitmap>>();
+
+/** One cell of a pattern: the tile, resampled to its size, with its gap. */
+function swatchOf({ tile, cell, tint }: Pattern, bitmap: ImageBitmap): ImageBitmap {
+  const ofBitmap = swatches.get(bitmap) ?? kept<ImageBitmap>(200);
+  swatches.set(bitmap, ofBitmap);
+  return ofBitmap.get(`${tile.width} ${tile.height} ${cell.width} ${cell.height} ${tint}`, () => {
+    const swatch = new OffscreenCanvas(cell.width, cell.height);
+    const inner = swatch.getContext('2d')!;
+    inner.imageSmoothingQuality = 'high';
+    inner.drawImage(tint ? tinted(bitmap, tile, tint) : bitmap, 0, 0, tile.width, tile.height);
+    return swatch.transferToImageBitmap();
+  });
+}
+
 function drawPattern(ctx: Context, command: Pattern, bitmap: ImageBitmap) {
-  const { tile, cell, pitch, origin, clip, tint } = command;
-  const swatch = new OffscreenCanvas(cell.width, cell.height);
-  const inner = swatch.getContext('2d')!;
-  inner.imageSmoothingQuality = 'high';
-  inner.drawImage(tint ? tinted(bitmap, tile, tint) : bitmap, 0, 0, tile.width, tile.height);
-  const fill = ctx.createPattern(swatch, 'repeat');
+  const { cell, pitch, origin, clip } = command;
+  const fill = ctx.createPattern(swatchOf(command, bitmap), 'repeat');
   if (!fill) return;
   const scale = new DOMMatrix([pitch.x / cell.width, 0, 0, pitch.y / cell.height, origin.x, origin.y]);
   fill.setTransform(scale);
@@ -85,27 +115,43 @@ function drawFill(ctx: Context, { rect, radius, ink, opacity }: Fill) {
   ctx.restore();
 }
 
-const MOST_PATHS = 2000;
-const paths = new Map<string, Path2D>();
+const paths = kept<Path2D>(2000);
+const numbers = kept<number>(4000);
+const sprites = kept<ImageBitmap>(800);
+let nextNumber = 0;
 
-/** Outlines do not change, and making a path of one is what takes long. */
-function pathOf(outline: string): Path2D {
-  const known = paths.get(outline);
-  if (known) return known;
-  if (paths.size > MOST_PATHS) paths.clear();
-  const path = new Path2D(outline);
-  paths.set(outline, path);
-  return path;
-}
+/** Letters of more px than this are drawn each time, so that what is kept stays small. */
+const LARGEST_SPRITE = 160_000;
 
-function drawLetters(ctx: Context, { lines, scale, colour, opacity }: Letters) {
-  ctx.save();
-  ctx.globalAlpha = opacity;
+function fillLetters(ctx: Context, { lines, scale, colour }: Letters, from: { x: number; y: number }) {
   ctx.fillStyle = colour;
   for (const { outline, at } of lines) {
-    ctx.setTransform(scale, 0, 0, scale, at.x, at.y);
-    ctx.fill(pathOf(outline));
+    ctx.setTransform(scale, 0, 0, scale, at.x - from.x, at.y - from.y);
+    ctx.fill(paths.get(outline, () => new Path2D(outline)));
   }
+}
+
+/** The same letters at the same place of the px grid are drawn once: filling outlines is what takes long. */
+function spriteOf(letters: Letters): ImageBitmap {
+  const { lines, bounds, scale, colour } = letters;
+  const each = lines.map(({ outline, at }) => {
+    const number = numbers.get(outline, () => nextNumber++);
+    return `${number} ${at.x - bounds.x} ${at.y - bounds.y}`;
+  });
+  return sprites.get(`${each.join()} ${bounds.width} ${bounds.height} ${scale} ${colour}`, () => {
+    const canvas = new OffscreenCanvas(bounds.width, bounds.height);
+    fillLetters(canvas.getContext('2d')!, letters, bounds);
+    return canvas.transferToImageBitmap();
+  });
+}
+
+function drawLetters(ctx: Context, letters: Letters) {
+  const { bounds, opacity } = letters;
+  if (bounds.width < 1 || bounds.height < 1) return;
+  ctx.save();
+  ctx.globalAlpha = opacity;
+  if (bounds.width * bounds.height > LARGEST_SPRITE) fillLetters(ctx, letters, { x: 0, y: 0 });
+  else ctx.drawImage(spriteOf(letters), bounds.x, bounds.y);
   ctx.restore();
 }
 

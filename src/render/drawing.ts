@@ -72,6 +72,8 @@ export interface Pattern {
 export interface Letters {
   kind: 'letters';
   lines: { outline: string; at: Point }[];
+  /** whole; all of the letters lie inside of it */
+  bounds: Rect;
   /** px per unit of the outlines */
   scale: number;
   colour: string;

@@ -1,4 +1,4 @@
-import { extent, intersect, type Axis, type Rect } from '@/core/geometry/rect';
+import { contains, extent, inset, intersect, mapSides, type Axis, type Rect } from '@/core/geometry/rect';
 import { roundHalfUp, snap } from '@/core/geometry/snap';
 import type { Placement } from '@/core/fit/place';
 import { isRepeated, paintedRect } from '@/core/fit/tiles';
@@ -71,7 +71,7 @@ const solid = (colour: string): Ink => ({ kind: 'colour', colour });
 
 /** Outlines are not snapped: a letter that moves by whole px from line to line would dance. */
 function letters(
-  { lines, face, fontSize, colour, opacity }: TextResult,
+  { lines, face, fontSize, colour, opacity, placement }: TextResult,
   { scale, fonts }: PaintOptions,
 ): Letters {
   if (!fonts) throw new Error('A text is drawn with fonts.');
@@ -81,15 +81,43 @@ function letters(
       outline: fonts.outline(text, face),
       at: { x: x * scale, y: baseline * scale },
     })),
+    // Letters may reach over their line, but by less than they are high.
+    bounds: snap(
+      inset(
+        placement.drawn,
+        mapSides(() => -fontSize),
+      ),
+      scale,
+    ),
     scale: (fontSize * scale) / EM,
     colour,
     opacity,
   };
 }
 
+/** Whether a panel cuts something off; a clip that does not is left out, because it costs a surface much. */
+function cuts({ box, clip, placement }: PanelResult, held: readonly LayerResult[]): boolean {
+  const inner = inset(
+    box,
+    mapSides(() => placement.cornerRadius),
+  );
+  const inside = (l: LayerResult) => {
+    if (l.kind === 'ground') return false;
+    const reach = l.kind === 'text' ? -l.fontSize / 2 : 0;
+    return contains(
+      inner,
+      inset(
+        paintedRect(l.placement),
+        mapSides(() => reach),
+      ),
+    );
+  };
+  return clip && !held.every(inside);
+}
+
 /** A panel and what it holds, which is drawn as one. */
-function panel(layer: PanelResult, held: Command[], scale: number): Group {
-  const { box, placement, paint, opacity, clip } = layer;
+function panel(layer: PanelResult, clip: boolean, held: Command[], scale: number): Group {
+  const { box, placement, paint, opacity } = layer;
   const rounding = { rect: snap(box, scale), radius: placement.cornerRadius * scale };
   const fill: Fill = { kind: 'fill', ...rounding, ink: inkOf(paint, scale), opacity: 1 };
   return { kind: 'group', clip: clip ? rounding : null, opacity, commands: [fill, ...held] };
@@ -120,12 +148,13 @@ export function drawingOf(result: CaseResult, options: PaintOptions): Drawing {
       case 'text':
         return letters(layer, options);
       case 'panel':
-        return panel(layer, heldBy(layer.id), scale);
+        return panel(layer, cuts(layer, layersIn(layer.id)), heldBy(layer.id), scale);
     }
   };
+  const layersIn = (parent: string | undefined) =>
+    result.layers.filter((l) => (l.kind === 'ground' ? undefined : l.parent) === parent);
   const heldBy = (parent: string | undefined): Command[] =>
-    result.layers
-      .filter((l) => (l.kind === 'ground' ? undefined : l.parent) === parent)
+    layersIn(parent)
       .map(drawn)
       .filter((command) => command !== null);
   const commands = heldBy(undefined);

@@ -78,3 +78,7 @@ export const mapSides = (f: (side: Side) => number): PerSide => ({
 
 /** The rectangle seen in a mirror that stands in the middle of an area of this width from x = 0 on. */
 export const mirrored = (r: Rect, width: number): Rect => ({ ...r, x: width - right(r) });
+
+/** Whether a rectangle lies inside of another, edges on edges included. */
+export const contains = (outer: Rect, inner: Rect): boolean =>
+  inner.x >= outer.x && inner.y >= outer.y && right(inner) <= right(outer) && bottom(inner) <= bottom(outer);

@@ -109,14 +109,19 @@ function storedInsets(screen: Screen, rotation: Rotation): PerSide {
   };
 }
 
+/** Size of the screen as it is held, lu. */
+export function turnedSize(screen: Screen, rotation: Rotation): Size {
+  const { width, height } = naturalSize(screen);
+  return rotation === 90 || rotation === 270 ? { width: height, height: width } : { width, height };
+}
+
 export function turn(screen: Screen, rotation: Rotation): Turned {
   const natural = naturalSize(screen);
-  const sideways = rotation === 90 || rotation === 270;
   return {
     screen,
     rotation,
     orientation: orientationOf(screen, rotation),
-    size: sideways ? { width: natural.height, height: natural.width } : natural,
+    size: turnedSize(screen, rotation),
     insets: storedInsets(screen, rotation),
     cutouts: screen.cutouts.map((c) => ({ ...c, ...turnRect(c, rotation, natural) })),
   };

@@ -2,7 +2,7 @@ import type { Documents } from '../scene/documents';
 import { isPlaced, Scene } from '../scene/scene';
 import { holds } from '../scene/when';
 import type { Case } from '../screens/cases';
-import { turn } from '../screens/turn';
+import { turnedSize } from '../screens/turn';
 import type { TextMetrics } from '../text/layout';
 import { surveyCase, surveyInput } from './survey';
 
@@ -12,7 +12,7 @@ export function oneOfEachRule(scene: Scene, cases: readonly Case[]): Case[] {
   if (differing.length === 0) return cases.slice(0, 1);
   const found = new Map<string, Case>();
   for (const c of cases) {
-    const { size } = turn(c.screen, c.rotation);
+    const size = turnedSize(c.screen, c.rotation);
     const key = differing.map((when) => when.findIndex((w) => holds(w, size))).join(' ');
     if (!found.has(key)) found.set(key, c);
   }

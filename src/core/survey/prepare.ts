@@ -68,6 +68,34 @@ function checkedFonts({ name, text, style }: TextLayer, fonts: TextMetrics | nul
   return fonts;
 }
 
+interface Blocks {
+  text: string;
+  fonts: TextMetrics | null;
+  /** by the room that they were set in */
+  blocks: Map<string, TextBlock>;
+}
+
+/**
+ * A text is set in the same room on many cases, and several times on each: every block is kept for as long as its
+ * style is. Documents are never changed in place, so a style that is the same object is the same style.
+ */
+const known = new WeakMap<TextLayer['style'], Blocks>();
+
+function keptBlock(layer: TextLayer, within: number, fonts: TextMetrics | null, height?: number): TextBlock {
+  const { text, style } = layer;
+  let kept = known.get(style);
+  if (kept?.text !== text || kept.fonts !== fonts) {
+    kept = { text, fonts, blocks: new Map() };
+    known.set(style, kept);
+  }
+  const key = `${within} ${height}`;
+  const old = kept.blocks.get(key);
+  if (old) return old;
+  const block = setText(text, style, within, checkedFonts(layer, fonts), height);
+  kept.blocks.set(key, block);
+  return block;
+}
+
 /** Padding of a panel in lu; % is of the screen along the same axis. */
 function paddingOf(
   { padding }: PanelLayer,
@@ -101,7 +129,7 @@ export function prepareCase(input: SurveyInput, c: Case): Prepared {
   const here = scene.layers.map((l) => (isPlaced(l) ? onSize(l, turned.size) : l));
   const chosen = choices(input, here, turned, c);
   const blockOf = (layer: TextLayer, within: number, height?: number) =>
-    setText(layer.text, layer.style, within, checkedFonts(layer, fonts), height);
+    keptBlock(layer, within, fonts, height);
   const placeables = here.filter(isPlaced).map((l): Placeable => {
     const { id, name, placing, parent, visible } = l;
     const base = { id, name, placing, parent, visible };

@@ -45,8 +45,9 @@ export function CaseCanvas({ result, scale, children }: Props) {
     if (!canvas || !context) return;
     const ratio = window.devicePixelRatio;
     const drawing = drawingOf(result, { scale: scale * ratio, glass: true, fonts });
-    canvas.width = drawing.size.width;
-    canvas.height = drawing.size.height;
+    // Setting a size empties a canvas and asks for new memory, also when it is the same.
+    if (canvas.width !== drawing.size.width) canvas.width = drawing.size.width;
+    if (canvas.height !== drawing.size.height) canvas.height = drawing.size.height;
     canvas.style.width = `${drawing.size.width / ratio}px`;
     canvas.style.height = `${drawing.size.height / ratio}px`;
     const complete = paintCanvas(context, drawing, store.pixels);

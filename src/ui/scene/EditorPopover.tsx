@@ -53,30 +53,33 @@ export function EditorPopover({ label, id: given, wide, button, children }: Prop
         aria-expanded={open}
         onClick={() => (open ? close() : setOpen(true))}
       />
-      <Overlay
-        target={target}
-        container={holder}
-        show={open}
-        placement="bottom-start"
-        flip
-        transition={false}
-        rootClose
-        onHide={hide}
-        popperConfig={POPPER}
-      >
-        <Popover
-          className={wide ? 'part-editor part-editor-wide' : 'part-editor'}
-          role="dialog"
-          aria-label={label}
-          onKeyDown={(e) => {
-            if (e.key !== 'Escape') return;
-            e.stopPropagation();
-            close();
-          }}
+      {/* Only while it is open: a page has hundreds of these. */}
+      {open && (
+        <Overlay
+          target={target}
+          container={holder}
+          show
+          placement="bottom-start"
+          flip
+          transition={false}
+          rootClose
+          onHide={hide}
+          popperConfig={POPPER}
         >
-          <Popover.Body>{children(close)}</Popover.Body>
-        </Popover>
-      </Overlay>
+          <Popover
+            className={wide ? 'part-editor part-editor-wide' : 'part-editor'}
+            role="dialog"
+            aria-label={label}
+            onKeyDown={(e) => {
+              if (e.key !== 'Escape') return;
+              e.stopPropagation();
+              close();
+            }}
+          >
+            <Popover.Body>{children(close)}</Popover.Body>
+          </Popover>
+        </Overlay>
+      )}
     </span>
   );
 }

@@ -1,8 +1,11 @@
 'use client';
+import { memo, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
+import type { Picture } from '@/core/pictures/picture';
 import { isPlaced, type Layer } from '@/core/scene/scene';
 import { inDrawingOrder } from '@/core/survey/prepare';
 import { layerSentence, picturePart, sayWhen, whenSentence } from '@/core/sentences/layer';
+import type { Names } from '@/core/sentences/words';
 import { saySize } from '@/core/formats/numbers';
 import { masterOf } from '../drawing/PictureThumb';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
@@ -29,10 +32,15 @@ const KIND_WORDS: Record<Layer['kind'], string> = {
   panel: 'panel',
 };
 
-function LayerBlock({ layer }: { layer: Layer }) {
+interface BlockProps {
+  layer: Layer;
+  names: Names;
+  pictures: readonly Picture[];
+}
+
+/** Only what a layer’s own block is made of is handed in, so that the others stand still while one is changed. */
+const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockProps) {
   const store = useWorkbenchStore();
-  const { layers } = useScene();
-  const { named, pictures } = useWorkbench((s) => s.documents.project);
   const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
   const master = picture && masterOf(picture);
   const held = isPlaced(layer) && layer.parent !== undefined;
@@ -72,11 +80,11 @@ function LayerBlock({ layer }: { layer: Layer }) {
         <LayerMenu layer={layer} />
       </h3>
       {layer.kind === 'picture' && layer.role === 'background' && <PictureWell layer={layer} />}
-      <Sentence layer={layer} tokens={layerSentence(layer, { layers, named }, pictures)} />
+      <Sentence layer={layer} tokens={layerSentence(layer, names, pictures)} />
       {isPlaced(layer) &&
         layer.when?.map((_, i) => (
           <div className="differs" key={i}>
-            <Sentence layer={layer} tokens={whenSentence(layer, i, { layers, named }, pictures)} />
+            <Sentence layer={layer} tokens={whenSentence(layer, i, names, pictures)} />
             <Button
               variant="quiet"
               size="sm"
@@ -94,11 +102,21 @@ function LayerBlock({ layer }: { layer: Layer }) {
         ))}
     </section>
   );
+});
+
+/** What sentences call things by: the same object for as long as nothing is renamed. */
+function useNames(): Names {
+  const { layers } = useScene();
+  const named = useWorkbench((s) => s.documents.project.named);
+  const called = JSON.stringify(layers.map(({ id, name }) => ({ id, name })));
+  return useMemo(() => ({ layers: JSON.parse(called) as Names['layers'], named }), [called, named]);
 }
 
 /** The rules of the open scene, back to front, and the pictures of the project. */
 export function SceneColumn() {
   const scene = useScene();
+  const names = useNames();
+  const pictures = useWorkbench((s) => s.documents.project.pictures);
   return (
     <aside className="scene-column" aria-label="Scene">
       <h2>
@@ -109,7 +127,7 @@ export function SceneColumn() {
         </span>
       </h2>
       {inDrawingOrder(scene.layers).map((layer) => (
-        <LayerBlock key={layer.id} layer={layer} />
+        <LayerBlock key={layer.id} {...{ layer, names, pictures }} />
       ))}
       <NamedValues />
       <PicturesTray />

@@ -1,9 +1,10 @@
 'use client';
-import { useMemo } from 'react';
+import { memo, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { explain, explainScreen } from '@/core/explain/figure';
 import { steps, type Figure, type MetricNote, type Reason } from '@/core/explain/reason';
 import type { Axis, Side } from '@/core/geometry/rect';
+import { sameJson } from '@/core/scene/patch';
 import { surveyInput } from '@/core/survey/survey';
 import { EditorPopover } from '../scene/EditorPopover';
 import { openPart } from '../scene/open-part';
@@ -73,20 +74,25 @@ interface Props {
   label: string;
 }
 
-/** A figure that can be asked where it comes from. */
-export const Why = ({ question, text, label }: Props) => (
-  <EditorPopover
-    label={`Why ${label} is ${text}`}
-    wide
-    button={{ bsPrefix: 'why', 'aria-label': `${label} ${text}: why`, children: text }}
-  >
-    {(close) => (
-      <>
-        <strong>
-          {label}: why {text}?
-        </strong>
-        <Answer question={question} onDone={close} />
-      </>
-    )}
-  </EditorPopover>
-);
+const same = (a: Props, b: Props) =>
+  a.text === b.text && a.label === b.label && sameJson(a.question, b.question);
+
+/** A figure that can be asked where it comes from. There are many, and most stand still while one is changed. */
+export const Why = memo(function Why({ question, text, label }: Props) {
+  return (
+    <EditorPopover
+      label={`Why ${label} is ${text}`}
+      wide
+      button={{ bsPrefix: 'why', 'aria-label': `${label} ${text}: why`, children: text }}
+    >
+      {(close) => (
+        <>
+          <strong>
+            {label}: why {text}?
+          </strong>
+          <Answer question={question} onDone={close} />
+        </>
+      )}
+    </EditorPopover>
+  );
+}, same);

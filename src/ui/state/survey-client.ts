@@ -1,8 +1,23 @@
 import * as Comlink from 'comlink';
 import type { CaseSummary } from '@/core/survey/summary';
 import type { SurveyWorker } from '@/workers/survey.worker';
+import { sameJson } from '@/core/scene/patch';
 import { surveyInput } from '@/core/survey/survey';
 import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
+
+/** From one survey to the next there is room for the page to draw what is in view. */
+const PAUSE_MS = 60;
+const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
+
+/** A summary that says the same stays the same object, so that its cell need not be drawn again. */
+function shared(found: readonly CaseSummary[], before: ReadonlyMap<string, CaseSummary>) {
+  return new Map(
+    found.map((s) => {
+      const old = before.get(s.id);
+      return [s.id, old && sameJson(old, s) ? old : s];
+    }),
+  );
+}
 
 /**
  * Keeps `summaries` in step with the documents: one worker, one survey at a time, and when it is through only
@@ -29,7 +44,8 @@ export function watchSurvey(store: WorkbenchStore): () => void {
       surveyedScene = state.sceneId;
       const scene = sceneOf(state);
       const found = scene ? await remote.survey(surveyInput(state.documents, scene, null)) : [];
-      if (!ended) store.setState({ summaries: new Map(found.map((s: CaseSummary) => [s.id, s])) });
+      if (!ended) store.setState(({ summaries }) => ({ summaries: shared(found, summaries) }));
+      await pause();
     }
     running = false;
   };
