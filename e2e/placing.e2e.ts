@@ -147,7 +147,7 @@ test('a ground takes a gradient, a picture a tint and a size of its own', async 
   await emblem.getByRole('button', { name: 'More about Emblem' }).click();
   await page.getByRole('checkbox', { name: /^Tinted/ }).check();
   await page.keyboard.press('Escape');
-  await expect(emblem).toContainText('tinted #1b1b1b, in the dark #ffffff');
+  await expect(emblem).toContainText('tinted #1b1b1b, dark #ffffff');
   await emblem.getByRole('button', { name: 'shown whole in its box' }).click();
   await page.getByRole('button', { name: 'a size of its own' }).click();
   await page.getByRole('checkbox', { name: 'Height given' }).check();

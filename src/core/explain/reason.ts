@@ -31,11 +31,12 @@ export const reason = (
   ...more,
 });
 
-/** A reason and everything under it, in the order in which it is read. */
-export const steps = (r: Reason, depth = 0): { reason: Reason; depth: number }[] => [
-  { reason: r, depth },
-  ...r.because.flatMap((b) => steps(b, depth + 1)),
-];
+/** A reason and everything under it, in the order in which it is read; what was said before is not said again. */
+export function steps(r: Reason, depth = 0, said = new Set<string>()): { reason: Reason; depth: number }[] {
+  if (said.has(r.text)) return [];
+  said.add(r.text);
+  return [{ reason: r, depth }, ...r.because.flatMap((b) => steps(b, depth + 1, said))];
+}
 
 /** The figures of one layer that can be asked for. */
 export type FigureName =

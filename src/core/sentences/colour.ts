@@ -7,13 +7,13 @@ import type { Names } from './words';
 /** “#12303b”, “#ffffff at 80 %” */
 function sayHex(hex: string): string {
   const alpha = hex.length === 9 ? parseInt(hex.slice(7), 16) / 255 : 1;
-  return alpha < 1 ? `${hex.slice(0, 7)} at ${Math.round(alpha * 100)} %` : hex;
+  return alpha < 1 ? `${hex.slice(0, 7)} at ${Math.round(alpha * 100)}\u00a0%` : hex;
 }
 
-/** “deep water”, “#12303b”, “#ffffff, in the dark #101418” */
+/** “deep water”, “#12303b”, “#ffffff, dark #101418” */
 export function sayColour(colour: Colour, names: Names): string {
   if ('named' in colour) return names.named.find((n) => n.id === colour.named)?.name ?? colour.named;
-  return colour.dark ? `${sayHex(colour.light)}, in the dark ${sayHex(colour.dark)}` : sayHex(colour.light);
+  return colour.dark ? `${sayHex(colour.light)}, dark ${sayHex(colour.dark)}` : sayHex(colour.light);
 }
 
 const DIRECTIONS: Record<number, string> = {

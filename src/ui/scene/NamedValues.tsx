@@ -3,7 +3,7 @@ import { useRef } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { usersOfNamed } from '@/core/scene/named';
 import { readTokens, takeIn, writeTokens } from '@/core/scene/tokens';
-import { resolveColour, type NamedValue } from '@/core/scene/values';
+import type { NamedValue } from '@/core/scene/values';
 import { sayColour } from '@/core/sentences/colour';
 import { sayLengthOf } from '@/core/sentences/words';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -12,6 +12,7 @@ import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from './EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
+import { Swatch } from './Swatch';
 
 const sayValue = ({ value }: NamedValue) =>
   'light' in value
@@ -147,10 +148,7 @@ export function NamedValues() {
       <ul>
         {named.map((n) => (
           <li key={n.id} className="named-row">
-            <span
-              className="named-swatch"
-              style={'light' in n.value ? { background: resolveColour(n.value, appearance) } : undefined}
-            />
+            {'light' in n.value ? <Swatch paint={n.value} named={[]} appearance={appearance} /> : <span />}
             <EditorPopover label={`Named value ${n.name}`} button={{ bsPrefix: 'part', children: n.name }}>
               {(close) => <ValueEditor value={n} onDone={close} />}
             </EditorPopover>

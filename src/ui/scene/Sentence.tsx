@@ -1,15 +1,24 @@
 'use client';
 import type { Part, Token } from '@/core/sentences/parts';
 import type { Layer } from '@/core/scene/scene';
+import { useWorkbench } from '../state/context';
 import { EditorPopover } from './EditorPopover';
 import { PartEditor } from './PartEditor';
 import { partMark } from './open-part';
+import { Swatch } from './Swatch';
 
 interface PartProps {
   layer: Layer;
   part: Part;
   /** what stands on the button instead of the part’s own text, which it is then called by */
   text?: string;
+}
+
+function PartSwatch({ part: { editable } }: { part: Part }) {
+  const named = useWorkbench((s) => s.documents.project.named);
+  const appearance = useWorkbench((s) => s.view.appearance);
+  if (editable.kind !== 'colour' && editable.kind !== 'paint') return null;
+  return <Swatch paint={editable.value} {...{ named, appearance }} />;
 }
 
 /** A part of a sentence: a button that opens its editor in place. */
@@ -22,7 +31,12 @@ export function PartButton({ layer, part, text }: PartProps) {
         ...partMark(layer.id, part),
         className: `part-${part.editable.kind}`,
         'aria-label': text && `${part.text}, ${text}`,
-        children: text ?? part.text,
+        children: (
+          <>
+            <PartSwatch part={part} />
+            {text ?? part.text}
+          </>
+        ),
       }}
     >
       {(close) => <PartEditor layer={layer} part={part} onDone={close} />}

@@ -42,9 +42,7 @@ type Maybe = Row | null | false;
 function sizeRows({ id, kind, placement, measures }: PlacedResult): Maybe[] {
   const { drawn, scale } = placement;
   const same = Math.abs(scale.x - scale.y) < 1e-9;
-  const drawnAs = asked(id, 'Drawn');
   const { share, collapsed } = measures;
-  const shares = asked(id, 'Share');
   return [
     collapsed > 0 && {
       label: 'Collapsed',
@@ -55,8 +53,8 @@ function sizeRows({ id, kind, placement, measures }: PlacedResult): Maybe[] {
       label: 'Drawn',
       value: (
         <>
-          {drawnAs.one('drawn-width', sayNumber(drawn.width))} ×{' '}
-          {drawnAs.one('drawn-height', sayNumber(drawn.height))} lu
+          {asked(id, 'Drawn width').one('drawn-width', sayNumber(drawn.width))} ×{' '}
+          {asked(id, 'Drawn height').one('drawn-height', sayNumber(drawn.height))} lu
         </>
       ),
     },
@@ -72,8 +70,8 @@ function sizeRows({ id, kind, placement, measures }: PlacedResult): Maybe[] {
       label: 'Share of width, height',
       value: (
         <>
-          {shares.one('share-width', sayShare(share.width))},{' '}
-          {shares.one('share-height', sayShare(share.height))}
+          {asked(id, 'Share of the width').one('share-width', sayShare(share.width))},{' '}
+          {asked(id, 'Share of the height').one('share-height', sayShare(share.height))}
         </>
       ),
     },
