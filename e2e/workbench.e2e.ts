@@ -254,7 +254,7 @@ test('every part of a sentence is edited in place, and a circle of layers is ref
   await ground.getByRole('button', { name: /#ffffff/ }).click();
   await page.getByRole('textbox', { name: 'In light', exact: true }).fill('#123456');
   await page.keyboard.press('Escape');
-  await expect(ground).toContainText('#123456, in the dark #101418');
+  await expect(ground).toContainText('#123456, dark #101418');
   await ground.getByRole('button', { name: 'hide' }).click();
   await expect(ground.getByRole('button', { name: 'show' })).toBeVisible();
   await expect(saving(page)).toHaveText('saved');
