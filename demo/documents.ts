@@ -57,7 +57,12 @@ export const demoPictures: DemoPicture[] = [
     name: 'Emblem',
     focalPoint: middle,
     keepAreas: [],
-    files: [{ svg: 'emblem.svg', widthPx: 1024, density: 4, appearance: 'light' }],
+    // One density is missing, and the smallest file was made to a round number.
+    files: [
+      { svg: 'emblem.svg', widthPx: 250, density: 1, appearance: 'light' },
+      { svg: 'emblem.svg', widthPx: 512, density: 2, appearance: 'light' },
+      { svg: 'emblem.svg', widthPx: 1024, density: 4, appearance: 'light' },
+    ],
   },
   {
     id: 'wordmark',

@@ -8,8 +8,9 @@ import type { Case } from '../screens/cases';
 import type { SurveyInput } from '../survey/prepare';
 import { whyEdge, whyExtent } from './box';
 import { askedLayer, contextOf, drawnLayer, rulePath, sideAt, type Asked, type Context } from './context';
+import { whyFile } from './file';
 import { whyNatural } from './natural';
-import { reason, type Figure, type Reason } from './reason';
+import { reason, type Figure, type FigureName, type Reason } from './reason';
 import { whyInset, whyScreen } from './screen';
 
 const AXIS_OF: Record<Side, Axis> = { left: 'x', right: 'x', top: 'y', bottom: 'y' };
@@ -85,7 +86,7 @@ function whyDrawnEdge(context: Context, asked: Asked, side: Side): Reason {
   );
 }
 
-function whyCrop(context: Context, asked: Asked, side: Side | undefined): Reason {
+function whyCrop(context: Context, asked: Asked, side?: Side): Reason {
   const { measures, placement } = drawnLayer(context, asked.layer.id);
   const { crop } = measures;
   if (!crop) return reason('Of a repeated picture no crop is counted: some copy is nearly always cut.');
@@ -105,7 +106,7 @@ function whyCrop(context: Context, asked: Asked, side: Side | undefined): Reason
   );
 }
 
-function whyBareScreen(context: Context, asked: Asked, side: Side | undefined): Reason {
+function whyBareScreen(context: Context, asked: Asked, side?: Side): Reason {
   const { bareScreen } = drawnLayer(context, asked.layer.id).measures;
   if (side)
     return reason(
@@ -211,38 +212,23 @@ function whyFontSize(context: Context, asked: Asked): Reason {
   return reason(words + left, shrunk || shortened ? extents : [], { part });
 }
 
-function whyFigure(context: Context, asked: Asked, { name, side }: Figure): Reason {
-  switch (name) {
-    case 'drawn-width':
-      return whyDrawn(context, asked, 'x');
-    case 'drawn-height':
-      return whyDrawn(context, asked, 'y');
-    case 'scale':
-      return whyScale(context, asked);
-    case 'crop':
-      return whyCrop(context, asked, side);
-    case 'bare':
-      return whyBare(context, asked);
-    case 'bare-screen':
-      return whyBareScreen(context, asked, side);
-    case 'distortion':
-      return whyDistorted(context, asked);
-    case 'enlargement':
-      return whyEnlarged(context, asked);
-    case 'clearance':
-      return whyClearance(context, asked, side ?? 'left');
-    case 'share-width':
-      return whyShare(context, asked, 'x');
-    case 'share-height':
-      return whyShare(context, asked, 'y');
-    case 'width-mm':
-      return whyMillimetres(context, asked);
-    case 'font-size':
-      return whyFontSize(context, asked);
-    case 'collapse':
-      return whyCollapsed(context, asked);
-  }
-}
+const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) => Reason> = {
+  'drawn-width': (c, a) => whyDrawn(c, a, 'x'),
+  'drawn-height': (c, a) => whyDrawn(c, a, 'y'),
+  scale: whyScale,
+  crop: whyCrop,
+  bare: whyBare,
+  'bare-screen': whyBareScreen,
+  distortion: whyDistorted,
+  enlargement: whyEnlarged,
+  clearance: (c, a, side = 'left') => whyClearance(c, a, side),
+  'share-width': (c, a) => whyShare(c, a, 'x'),
+  'share-height': (c, a) => whyShare(c, a, 'y'),
+  'width-mm': whyMillimetres,
+  'font-size': whyFontSize,
+  file: whyFile,
+  collapse: whyCollapsed,
+};
 
 /**
  * Where a figure of a layer on one case comes from, down to the parts of rules and the metrics of the screen.
@@ -250,7 +236,7 @@ function whyFigure(context: Context, asked: Asked, { name, side }: Figure): Reas
  */
 export function explain(input: SurveyInput, c: Case, layerId: string, figure: Figure): Reason {
   const context = contextOf(input, c);
-  return whyFigure(context, askedLayer(context, layerId), figure);
+  return FIGURES[figure.name](context, askedLayer(context, layerId), figure.side);
 }
 
 /** Where a dimension of the screen itself comes from: an extent, or how far the safe area stands off a side. */

@@ -53,6 +53,7 @@ export type FigureName =
   | 'share-height'
   | 'width-mm'
   | 'font-size'
+  | 'file'
   | 'collapse';
 
 export interface Figure {

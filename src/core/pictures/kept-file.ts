@@ -13,5 +13,7 @@ export const KeptFile = z.object({
   vector: z.boolean(),
   /** whether some of it is see-through */
   transparent: z.boolean(),
+  /** its colour profile, where that is not sRGB */
+  profile: z.string().nullable(),
 });
 export type KeptFile = z.infer<typeof KeptFile>;

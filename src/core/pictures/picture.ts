@@ -12,6 +12,10 @@ export const Rendition = z.looseObject({
   density: z.number().positive(),
   appearance: Appearance,
   vector: z.boolean(),
+  /** of the file */
+  bytes: z.int().positive().optional(),
+  /** its colour profile, where that is not sRGB */
+  profile: z.string().max(120).optional(),
 });
 export type Rendition = z.infer<typeof Rendition>;
 

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Limit } from '../measure/limit';
+import { Naming } from '../pictures/naming';
 import { Picture } from '../pictures/picture';
 import { Screen } from '../screens/screen';
 import { Id, NamedValue } from './values';
@@ -17,5 +18,9 @@ export const Project = z.looseObject({
   screens: z.array(Screen).max(500),
   limits: z.array(Limit).max(200),
   scenes: z.array(Id).max(100),
+  /** how names of files are read; the usual way when absent */
+  naming: Naming.optional(),
+  /** the densities that a picture of several files should have, px per lu; the usual ones when absent */
+  densities: z.array(z.number().positive()).min(1).max(12).optional(),
 });
 export type Project = z.infer<typeof Project>;

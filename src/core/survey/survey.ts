@@ -4,7 +4,7 @@ import { intersect, type Rect } from '../geometry/rect';
 import { breachesOf, outcomeOf, type Breach, type Outcome } from '../measure/judge';
 import { measure, type Measures } from '../measure/measures';
 import { naturalSizeOf } from '../pictures/choose';
-import type { Rendition } from '../pictures/picture';
+import type { Cut, Rendition } from '../pictures/picture';
 import type { Documents } from '../scene/documents';
 import {
   isPlaced,
@@ -66,6 +66,8 @@ export interface GroundResult extends LayerBase {
 
 export interface PictureResult extends PlacedBase {
   kind: 'picture';
+  pictureId: string;
+  cut: Cut['cut'];
   rendition: Rendition;
   /** `#rrggbb` or `#rrggbbaa`; `null` leaves the picture its colours */
   tint: string | null;
@@ -173,7 +175,14 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
     named: input.named,
   });
   const tint = layer.tint ? resolveColour(layer.tint, c.appearance, input.named) : null;
-  return { kind: 'picture', ...base(layer, placement, rendition, scope), rendition, tint };
+  return {
+    kind: 'picture',
+    ...base(layer, placement, rendition, scope),
+    pictureId: layer.picture,
+    cut: cut.cut,
+    rendition,
+    tint,
+  };
 }
 
 const PLACES = { start: 0, middle: 0.5, end: 1 } as const;

@@ -33,6 +33,7 @@ export const blobs = sqliteTable('blobs', {
   heightPx: integer('height_px').notNull(),
   vector: integer('vector', { mode: 'boolean' }).notNull(),
   transparent: integer('transparent', { mode: 'boolean' }).notNull().default(false),
+  profile: text('profile'),
   createdAt: text('created_at').notNull(),
 });
 

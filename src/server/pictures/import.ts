@@ -7,6 +7,7 @@ import { getDb } from '../db/client';
 import { blobs } from '../db/schema';
 import { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
+import { profileOf } from './profile';
 import { sniff, type PictureType } from './sniff';
 import { svgProblem } from './svg';
 
@@ -38,7 +39,11 @@ export const tooLarge = (name: string) =>
     `“${name}” is larger than ${INPUT_LIMITS.pictureBytes / 1024 / 1024} MB, which is the limit.`,
   );
 
-async function sizeOf(bytes: Buffer, name: string): Promise<{ widthPx: number; heightPx: number }> {
+/** Size and profile, as the header says. */
+async function headerOf(
+  bytes: Buffer,
+  name: string,
+): Promise<Pick<KeptFile, 'widthPx' | 'heightPx' | 'profile'>> {
   // The pixel limit is checked here, on what the header says, before anything is decoded.
   const meta = await sharp(bytes, { limitInputPixels: false })
     .metadata()
@@ -52,7 +57,7 @@ async function sizeOf(bytes: Buffer, name: string): Promise<{ widthPx: number; h
       `“${name}” has ${width} × ${height} px, ${millions(width * height)} megapixels; the limit is ${most}.`,
     );
   }
-  return { widthPx: width, heightPx: height };
+  return { widthPx: width, heightPx: height, profile: profileOf(meta) };
 }
 
 const broken = (name: string) =>
@@ -117,13 +122,13 @@ export async function keepFile(bytes: Buffer, name: string): Promise<KeptFile> {
   const already = known(hash);
   if (already) return already;
   return inTurn(async () => {
-    const size = await sizeOf(bytes, name);
-    const { previews, transparent } = await pyramid(bytes, size.widthPx).catch(() => {
+    const header = await headerOf(bytes, name);
+    const { previews, transparent } = await pyramid(bytes, header.widthPx).catch(() => {
       throw broken(name);
     });
     for (const p of previews) await storePreview(hash, p.widthPx, p.bytes);
     await storeOriginal(hash, bytes);
-    const file = { hash, type, bytes: bytes.length, ...size, vector: type === 'svg', transparent };
+    const file = { hash, type, bytes: bytes.length, ...header, vector: type === 'svg', transparent };
     const createdAt = new Date().toISOString();
     getDb()
       .insert(blobs)

@@ -12,6 +12,7 @@ const WORDS: Record<ImportItem['state'], string> = {
   waiting: 'waiting',
   sending: 'sending',
   working: 'being read',
+  read: 'read',
   done: 'added',
   failed: 'not added',
   cancelled: 'cancelled',

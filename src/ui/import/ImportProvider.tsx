@@ -9,12 +9,17 @@ import {
   useState,
   type ReactNode,
 } from 'react';
+import type { Arrived } from '@/core/pictures/assign';
+import { DEFAULT_NAMING, recognise, sameName, type Naming } from '@/core/pictures/naming';
+import type { Picture } from '@/core/pictures/picture';
 import { RequestProblem, uploadFile } from '../api';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { ImportList } from './ImportList';
 import type { ImportItem } from './items';
-import { placeImported } from './place-picture';
+import { AssignDialog } from './AssignDialog';
+import { ofDrop, ofFiles, type Incoming } from './dropped';
+import { fileOf, placeImported } from './place-picture';
 
 export const ACCEPT =
   '.png,.jpg,.jpeg,.webp,.avif,.svg,image/png,image/jpeg,image/webp,image/avif,image/svg+xml';
@@ -22,7 +27,7 @@ export const ACCEPT =
 interface Imports {
   /** opens the dialog of the browser to choose files */
   pick: () => void;
-  take: (files: Iterable<File>) => void;
+  take: (files: readonly Incoming[]) => void;
 }
 
 const Context = createContext<Imports | null>(null);
@@ -35,6 +40,22 @@ export function useImports(): Imports {
 
 const SETTLED_MS = 8000;
 
+/** A file in the queue; those that came together and belong to pictures as a set share one batch. */
+interface Waiting extends Incoming {
+  item: ImportItem;
+  batch: Arrived[] | null;
+  abort: AbortController;
+}
+
+/** Whether files are to be looked at together before they are taken: a name that says more than its picture does. */
+function belongTogether(files: readonly Incoming[], pictures: readonly Picture[], naming: Naming): boolean {
+  const read = files.map(({ path }) => recognise(path, naming));
+  const isKnown = read.some(({ name }) => pictures.some((p) => sameName(p.name, name)));
+  const says = read.some((r) => r.evidence.length > 0);
+  const shared = read.some((r, i) => read.slice(0, i).some((other) => sameName(other.name, r.name)));
+  return isKnown || says || shared;
+}
+
 const isEditing = (target: EventTarget | null) =>
   target instanceof HTMLInputElement && target.type !== 'file';
 
@@ -44,7 +65,8 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   const input = useRef<HTMLInputElement>(null);
   const [items, setItems] = useState<ImportItem[]>([]);
   const [over, setOver] = useState(false);
-  const queue = useRef<{ item: ImportItem; file: File; abort: AbortController }[]>([]);
+  const [arrived, setArrived] = useState<readonly Arrived[] | null>(null);
+  const queue = useRef<Waiting[]>([]);
   const busy = useRef(false);
 
   const update = useCallback(
@@ -54,7 +76,7 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   );
 
   const importOne = useCallback(
-    async ({ item, file, abort }: (typeof queue.current)[number]) => {
+    async ({ item, file, path, batch, abort }: Waiting) => {
       if (abort.signal.aborted) return;
       update(item.id, { state: 'sending' });
       try {
@@ -62,6 +84,11 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         const progress = (share: number) =>
           update(item.id, { share, state: share < 1 ? 'sending' : 'working' });
         const kept = await uploadFile(documents.project.id, file, progress, abort.signal);
+        if (batch) {
+          batch.push({ path, file: fileOf(kept) });
+          update(item.id, { state: 'read' });
+          return;
+        }
         let placed: string | undefined;
         edit(store, (docs) => {
           placed = placeImported(docs, store.getState().sceneId, kept, file.name);
@@ -83,11 +110,14 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   );
 
   const take = useCallback(
-    (files: Iterable<File>) => {
-      const added = [...files].map((file) => ({
-        file,
+    (files: readonly Incoming[]) => {
+      const { pictures, naming } = store.getState().documents.project;
+      const batch: Arrived[] | null = belongTogether(files, pictures, naming ?? DEFAULT_NAMING) ? [] : null;
+      const added = files.map((incoming) => ({
+        ...incoming,
+        batch,
         abort: new AbortController(),
-        item: { id: crypto.randomUUID(), name: file.name, state: 'waiting' as const, share: 0 },
+        item: { id: crypto.randomUUID(), name: incoming.file.name, state: 'waiting' as const, share: 0 },
       }));
       queue.current.push(...added);
       setItems((list) => [...list, ...added.map((a) => a.item)]);
@@ -97,11 +127,13 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         for (let next = queue.current[0]; next; next = queue.current[0]) {
           await importOne(next);
           queue.current.shift();
+          const isLast = next.batch && !queue.current.some((q) => q.batch === next.batch);
+          if (isLast && next.batch!.length > 0) setArrived(next.batch);
         }
         busy.current = false;
       })();
     },
-    [importOne],
+    [importOne, store],
   );
 
   const cancel = (id: string) => {
@@ -111,7 +143,8 @@ export function ImportProvider({ children }: { children: ReactNode }) {
 
   // A list on which all went well puts itself away; one with something to read stays.
   const settled =
-    items.length > 0 && items.every((i) => (i.state === 'done' && !i.note) || i.state === 'cancelled');
+    items.length > 0 &&
+    items.every((i) => (i.state === 'done' && !i.note) || i.state === 'read' || i.state === 'cancelled');
   useEffect(() => {
     if (!settled) return;
     const timer = setTimeout(() => setItems([]), SETTLED_MS);
@@ -132,13 +165,13 @@ export function ImportProvider({ children }: { children: ReactNode }) {
       if (!hasFiles(e)) return;
       e.preventDefault();
       setOver(false);
-      take(e.dataTransfer?.files ?? []);
+      if (e.dataTransfer) void ofDrop(e.dataTransfer).then(take);
     };
     const onPaste = (e: ClipboardEvent) => {
       const files = e.clipboardData?.files;
       if (!files?.length || isEditing(e.target)) return;
       e.preventDefault();
-      take(files);
+      take(ofFiles(files));
     };
     window.addEventListener('dragover', onOver);
     window.addEventListener('dragleave', onLeave);
@@ -164,11 +197,12 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         accept={ACCEPT}
         data-testid="pick"
         onChange={(e) => {
-          take([...(e.target.files ?? [])]);
+          take(ofFiles(e.target.files ?? []));
           e.target.value = '';
         }}
       />
       {over && <div className="drop-veil">Let go to add these pictures</div>}
+      {arrived && <AssignDialog arrived={arrived} onClose={() => setArrived(null)} />}
       <ImportList items={items} onCancel={cancel} onClear={() => setItems([])} />
     </Context.Provider>
   );

@@ -2,7 +2,7 @@
 export interface ImportItem {
   id: string;
   name: string;
-  state: 'waiting' | 'sending' | 'working' | 'done' | 'failed' | 'cancelled';
+  state: 'waiting' | 'sending' | 'working' | 'read' | 'done' | 'failed' | 'cancelled';
   /** of the bytes that are sent, 0..1 */
   share: number;
   note?: string;

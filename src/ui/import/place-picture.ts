@@ -1,4 +1,5 @@
 import type { Documents } from '@/core/scene/documents';
+import type { Arrived } from '@/core/pictures/assign';
 import type { Picture, Rendition } from '@/core/pictures/picture';
 import { fillScreen, middleOfSafeArea } from '@/core/placing/presets';
 import type { Placing } from '@/core/placing/rule';
@@ -20,14 +21,21 @@ const centred = {
   y: { percent: 50, offset: zero },
 };
 
-/** A file without a density in its name counts as one px per logical unit. */
-export const renditionOf = ({ hash, widthPx, heightPx, vector }: KeptFile): Rendition => ({
+/** What a picture says of a kept file. */
+export const fileOf = ({ hash, widthPx, heightPx, vector, bytes, profile }: KeptFile): Arrived['file'] => ({
   hash,
   widthPx,
   heightPx,
+  vector,
+  bytes,
+  ...(profile !== null && { profile }),
+});
+
+/** A file without a density in its name counts as one px per logical unit. */
+export const renditionOf = (kept: KeptFile): Rendition => ({
+  ...fileOf(kept),
   density: 1,
   appearance: 'light',
-  vector,
 });
 
 export const pictureOf = (file: KeptFile, fileName: string): Picture => ({

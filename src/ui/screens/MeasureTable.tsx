@@ -2,7 +2,8 @@ import { Fragment, type ReactNode } from 'react';
 import { distances, SIDES, type PerSide } from '@/core/geometry/rect';
 import { sayNumber, sayRatio, sayShare, sayTimes } from '@/core/formats/numbers';
 import type { FigureName } from '@/core/explain/reason';
-import type { CaseResult, PlacedResult, TextResult } from '@/core/survey/survey';
+import type { CaseResult, PictureResult, PlacedResult, TextResult } from '@/core/survey/survey';
+import { sayDensity } from '../words';
 import { Why } from './Why';
 
 const plainShare = (v: number) => sayShare(v).replace(' %', '');
@@ -33,6 +34,11 @@ function asked(layerId: string, label: string) {
       )),
   };
 }
+
+const sayFile = ({ rendition }: PictureResult) =>
+  rendition.vector
+    ? `vector, ${rendition.appearance}`
+    : `${rendition.widthPx} × ${rendition.heightPx} px, ${sayDensity(rendition.density)}x, ${rendition.appearance}`;
 
 const sayLines = ({ lines, shortened }: TextResult) =>
   `${lines.length} ${lines.length === 1 ? 'line' : 'lines'}${shortened ? ', shortened' : ''}`;
@@ -124,6 +130,10 @@ function otherRows(layer: PlacedResult): Maybe[] {
   const { id, measures } = layer;
   const { enlargement, clearance } = measures;
   return [
+    layer.kind === 'picture' && {
+      label: 'File',
+      value: asked(id, 'File').one('file', sayFile(layer)),
+    },
     layer.kind === 'picture' &&
       enlargement !== null && {
         label: 'Device px per file px',

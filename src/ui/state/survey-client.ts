@@ -30,6 +30,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
   const ready = remote.watch(store.getState().screens);
   let surveyed: WorkbenchState['documents'] | null = null;
   let surveyedScene = '';
+  let measured: WorkbenchState['documents'] | null = null;
   let running = false;
   let ended = false;
 
@@ -39,15 +40,30 @@ export function watchSurvey(store: WorkbenchStore): () => void {
     await ready;
     for (;;) {
       const state = store.getState();
-      if (ended || (state.documents === surveyed && state.sceneId === surveyedScene)) break;
-      surveyed = state.documents;
-      surveyedScene = state.sceneId;
-      const scene = sceneOf(state);
-      const found = scene ? await remote.survey(surveyInput(state.documents, scene, null)) : [];
-      if (!ended) store.setState(({ summaries }) => ({ summaries: shared(found, summaries) }));
+      const isNew = state.documents !== surveyed || state.sceneId !== surveyedScene;
+      const asksPixels = state.view.lens === 'sizes' && state.documents !== measured;
+      if (ended || (!isNew && !asksPixels)) break;
+      if (isNew) await surveyScene(state);
+      else await measurePixels(state);
       await pause();
     }
     running = false;
+  };
+
+  const surveyScene = async (state: WorkbenchState) => {
+    surveyed = state.documents;
+    surveyedScene = state.sceneId;
+    const scene = sceneOf(state);
+    const found = scene ? await remote.survey(surveyInput(state.documents, scene, null)) : [];
+    if (!ended) store.setState(({ summaries }) => ({ summaries: shared(found, summaries) }));
+  };
+
+  /** Of all scenes, and only while somebody looks at sizes. */
+  const measurePixels = async ({ documents }: WorkbenchState) => {
+    measured = documents;
+    const inputs = Object.values(documents.scenes).map((scene) => surveyInput(documents, scene, null));
+    const needed = await remote.needed(inputs);
+    if (!ended) store.setState({ needed });
   };
 
   void run();

@@ -4,8 +4,11 @@ import { OUTCOMES } from '@/core/measure/judge';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 
+export const LENSES = ['screens', 'sizes'] as const;
+
 /** What of a project is looked at: kept in the address, so that a link shows the same thing. */
 export const View = z.object({
+  lens: z.enum(LENSES).catch('screens'),
   case: z.string().optional().catch(undefined),
   appearance: Appearance.catch('light'),
   kind: z
@@ -37,7 +40,8 @@ export const withAppearance = (view: View, appearance: Appearance): View => ({
 export function writeView(view: View): string {
   const params = new URLSearchParams();
   for (const [key, value] of Object.entries(view)) {
-    if (value && !(key === 'appearance' && value === 'light')) params.set(key, value === true ? 'on' : value);
+    if (value && !(key === 'appearance' && value === 'light') && value !== 'screens')
+      params.set(key, value === true ? 'on' : value);
   }
   const text = params.toString();
   return text ? `?${text}` : '';

@@ -1,6 +1,7 @@
 import { createStore } from 'zustand/vanilla';
 import type { Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
+import type { Needed } from '@/core/pictures/check';
 import type { Scene } from '@/core/scene/scene';
 import { caseId, casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
@@ -41,6 +42,8 @@ export interface WorkbenchState {
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
   view: View;
+  /** how many pixels the scenes ask of each picture; `null` until it was worked out for the first time */
+  needed: ReadonlyMap<string, readonly Needed[]> | null;
   /** `null` until they are loaded; a scene with text is not drawn before */
   fonts: Fonts | null;
 }
@@ -76,6 +79,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
     fonts: null,
+    needed: null,
   }));
 export type WorkbenchStore = ReturnType<typeof createWorkbench>;
 

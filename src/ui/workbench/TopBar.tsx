@@ -5,7 +5,7 @@ import { APPEARANCES, type Appearance } from '@/core/scene/values';
 import { newScene } from '../import/place-picture';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
-import { withAppearance } from '../state/view';
+import { LENSES, withAppearance } from '../state/view';
 import { sceneOf, type WorkbenchStore } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { APPEARANCE_LABELS } from '../words';
@@ -54,6 +54,7 @@ export function TopBar({ theme }: { theme: Theme }) {
   const projectName = useWorkbench((s) => s.documents.project.name);
   const sceneName = useWorkbench((s) => sceneOf(s)?.name);
   const appearance = useWorkbench((s) => s.view.appearance);
+  const lens = useWorkbench((s) => s.view.lens);
   const choose = (next: Appearance) => {
     const { view } = store.getState();
     store.setState({ view: withAppearance(view, next) });
@@ -69,6 +70,14 @@ export function TopBar({ theme }: { theme: Theme }) {
         {sceneName && <span className="visually-hidden"> / {sceneName}</span>}
       </h1>
       {sceneName && <SceneMenu />}
+      {sceneName && (
+        <Choices
+          label="Lens"
+          options={LENSES.map((value) => ({ value, label: value }))}
+          value={lens}
+          onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, lens: next } }))}
+        />
+      )}
       <SaveState />
       <div className="top-end">
         <ThemeSwitch start={theme} />

@@ -8,6 +8,7 @@ import { SceneColumn } from '../scene/SceneColumn';
 import { loadFonts } from '@/render/fonts';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
+import { SizesLens } from '../sizes/SizesLens';
 import { FieldTools } from '../screens/FieldTools';
 import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/context';
 import { watchSaving } from '../state/save-client';
@@ -21,10 +22,12 @@ import { Message } from './Message';
 import { TopBar } from './TopBar';
 import { useKeys } from './useKeys';
 
-/** The lens on all screens: the rules, the field, the close-up. */
+/** What is looked at: the rules, the field and the close-up, or the files of all pictures. */
 function Lens() {
   const hasScene = useWorkbench((s) => sceneOf(s) !== undefined);
+  const lens = useWorkbench((s) => s.view.lens);
   if (!hasScene) return <EmptyProject />;
+  if (lens === 'sizes') return <SizesLens />;
   return (
     <div className="columns">
       <SceneColumn />

@@ -1,0 +1,136 @@
+import { expect, test, type Page } from '@playwright/test';
+import sharp, { type Sharp } from 'sharp';
+import { closeUp, createProject, dropFiles, saving, seriousFindings, tabTo, type Upload } from './fixtures';
+
+const NAMES = ['harbour', 'emblem', 'wordmark', 'rope', 'deck', 'gull', 'anchor', 'buoy', 'chart', 'pier'];
+
+const upload = async (name: string, image: Sharp): Promise<Upload> => ({
+  name,
+  mimeType: 'image/png',
+  buffer: await image.png().toBuffer(),
+});
+/** Each of another colour, so that no two files are the same. */
+const plain = (width: number, height: number, seed: number) =>
+  sharp({
+    create: { width, height, channels: 3, background: { r: seed % 256, g: (seed * 7) % 256, b: 90 } },
+  });
+/** Nothing that an encoder could make smaller. */
+const noise = (width: number, height: number) =>
+  sharp({
+    create: {
+      width,
+      height,
+      channels: 3,
+      background: '#808080',
+      noise: { type: 'gaussian', mean: 128, sigma: 90 },
+    },
+  });
+
+/** Ten pictures in three densities for light and dark, six of the 60 files wrong in six ways. */
+async function folder(): Promise<Upload[]> {
+  const files: Promise<Upload>[] = [];
+  let seed = 0;
+  for (const [i, name] of NAMES.entries()) {
+    for (const dark of ['', '-dark']) {
+      for (const density of [1, 2, 3]) {
+        seed += 3;
+        const file = `${name}${dark}${density > 1 ? `@${density}x` : ''}.png`;
+        const [width, height] = [(140 + i) * density, (140 + i) * density];
+        if (file === 'harbour@2x.png' || file.startsWith('pier-dark')) continue;
+        if (file === 'emblem-dark@2x.png') files.push(upload(file, plain(width + 4, height, seed)));
+        else if (file === 'wordmark@3x.png') files.push(upload(file, noise(width, height)));
+        else if (file === 'rope.png')
+          files.push(upload(file, plain(width, height, seed).withIccProfile('p3')));
+        else files.push(upload(file, plain(width, height, seed)));
+      }
+    }
+  }
+  for (const name of ['spare', 'other'])
+    for (const dark of ['', '-dark']) files.push(upload(`${name}${dark}.png`, plain(10, 10, (seed += 3))));
+  return Promise.all(files);
+}
+
+const lens = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Lens' }).getByRole('button', { name });
+
+test('a folder of 60 files is read, looked at and taken; six are wrong in six ways, and no more', async ({
+  page,
+}) => {
+  await createProject(page, 'Folder');
+  const files = await folder();
+  expect(files).toHaveLength(60);
+  await dropFiles(page, files);
+  const dialog = page.getByRole('dialog', { name: 'Where these 60 files belong' });
+  await expect(dialog).toBeVisible({ timeout: 60_000 });
+  await expect(dialog.getByRole('row', { name: /^emblem-dark@2x\.png/ })).toContainText('by “@2x”, “dark”');
+  expect(await seriousFindings(page)).toEqual([]);
+  await dialog.getByRole('button', { name: 'Take 60 files' }).click();
+  await expect(saving(page)).toHaveText('saved');
+
+  await page.getByRole('button', { name: 'add', exact: true }).click();
+  await page.getByRole('combobox', { name: 'Picture to add' }).selectOption('deck');
+  await page.getByRole('button', { name: /^fills the whole screen/ }).click();
+  await lens(page, 'sizes').click();
+  await expect(page).toHaveURL(/lens=sizes/);
+  const findings = page.getByRole('region', { name: 'Files of all pictures' }).getByRole('listitem');
+  await expect(findings).toHaveCount(6);
+  const said = (await findings.allTextContents()).map((text) =>
+    /[a-z -]+(?= (The|There))/.exec(text)?.[0].trim(),
+  );
+  expect(said).toEqual(['missing', 'uneven', 'too heavy', 'wrong profile', 'too small', 'light only']);
+  await expect(findings.nth(3)).toContainText('P3');
+});
+
+test('where files belong is changed by hand, two never share a place, and undo takes all of them out', async ({
+  page,
+}) => {
+  await page.goto('/projects/larkmoor-ferries/winter-splash?lens=sizes');
+  const before = await page.getByRole('rowgroup').count();
+  const list = [
+    await upload('emblem@3x.png', plain(768, 768, 5)),
+    await upload('gull@2x.png', plain(200, 200, 6)),
+    await upload('gull-2x.png', plain(202, 202, 7)),
+  ];
+  await dropFiles(page, list);
+  const dialog = page.getByRole('dialog', { name: 'Where these 3 files belong' });
+  await expect(dialog.getByRole('button', { name: 'Take 3 files' })).toBeDisabled();
+  await dialog.getByRole('combobox', { name: 'Appearance of gull-2x.png' }).selectOption('dark');
+  // Other patterns read the names again.
+  await dialog.getByText('how names are read').click();
+  await dialog.getByRole('textbox', { name: 'Density' }).fill('@{n}');
+  await expect(dialog.getByText('a density pattern is such as')).toBeVisible();
+  await dialog.getByRole('textbox', { name: 'Density' }).fill('@{n}x');
+  await expect(dialog.getByRole('textbox', { name: 'Picture of gull-2x.png' })).toHaveValue('gull-2x');
+  await dialog.getByRole('button', { name: 'Leave out gull-2x.png' }).click();
+  await dialog.getByRole('button', { name: 'Take 2 files' }).click();
+  const emblem = page.getByRole('rowgroup').filter({ hasText: 'Emblem' });
+  await expect(emblem).not.toContainText('missing');
+  await expect(emblem).toContainText('uneven');
+  await expect(page.getByRole('rowgroup')).toHaveCount(before + 1);
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(emblem).toContainText('missing');
+  await expect(page.getByRole('rowgroup')).toHaveCount(before);
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`the lens of sizes by keyboard, ${colorScheme} theme; the case that asks for the most opens`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme });
+    await page.goto('/projects/larkmoor-ferries/sign-in');
+    await tabTo(page, lens(page, 'sizes'));
+    await page.keyboard.press('Enter');
+    const deck = page.getByRole('rowgroup').filter({ hasText: 'Deck photo' });
+    await expect(deck).toContainText('too small');
+    expect(await seriousFindings(page)).toEqual([]);
+    await tabTo(page, deck.getByRole('button'));
+    const asked = await deck.getByRole('button').textContent();
+    await page.keyboard.press('Enter');
+    await expect(closeUp(page).getByRole('heading', { level: 2 })).toHaveText(asked!);
+    // The close-up says which file the case takes, and why.
+    await closeUp(page)
+      .getByRole('button', { name: /^File 640 × 480 px, 1x, light/ })
+      .click();
+    await expect(page.getByRole('dialog', { name: /^Why File/ })).toContainText('There is one file for it.');
+  });
+}

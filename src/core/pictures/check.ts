@@ -1,0 +1,198 @@
+import type { Appearance } from '../scene/values';
+import type { Cut, Picture, Rendition } from './picture';
+
+/** What can be wrong with the files of a picture. */
+export type FileRule = 'missing' | 'uneven' | 'too-small' | 'too-heavy' | 'wrong-profile' | 'missing-dark';
+
+export interface FileFinding {
+  rule: FileRule;
+  pictureId: string;
+  cut: Cut['cut'];
+  /** `null` where it is of both */
+  appearance: Appearance | null;
+  /** `null` where it is of all densities */
+  density: number | null;
+  text: string;
+}
+
+/** How many pixels a picture is asked for, and where. */
+export interface Needed {
+  cut: Cut['cut'];
+  appearance: Appearance;
+  widthPx: number;
+  heightPx: number;
+  /** the case that asks for it */
+  caseId: string;
+}
+
+export interface CheckInput {
+  pictures: readonly Picture[];
+  /** the densities that a picture with several files should have, px per lu */
+  densities: readonly number[];
+  /** by picture; a picture that no scene shows is not in it */
+  needed: ReadonlyMap<string, readonly Needed[]>;
+}
+
+/** As many whole-number screens and their files go; the other family takes any of them. */
+export const USUAL_DENSITIES: readonly number[] = [1, 2, 3];
+
+/** A file of more bytes than this, and more for each pixel than that, is worth encoding again. */
+const HEAVY_BYTES = 300_000;
+const HEAVY_PER_PX = 2;
+
+const sayDensity = (density: number) => `${Math.round(density * 1000) / 1000}x`;
+const sayPx = (s: { widthPx: number; heightPx: number }) => `${s.widthPx} × ${s.heightPx} px`;
+const sayBytes = (bytes: number) => `${Math.round(bytes / 100_000) / 10} MB`;
+
+/** The largest bitmap, from which the others are made. */
+export const masterOfSet = (set: readonly Rendition[]): Rendition | null =>
+  set.filter((r) => !r.vector).toSorted((a, b) => b.widthPx - a.widthPx)[0] ?? null;
+
+/** Pixels of the file of a density that is made from a master. */
+export const madeFrom = (master: Rendition, density: number) => ({
+  widthPx: Math.round((master.widthPx * density) / master.density),
+  heightPx: Math.round((master.heightPx * density) / master.density),
+});
+
+interface Set {
+  picture: Picture;
+  cut: Cut;
+  appearance: Appearance;
+  files: Rendition[];
+}
+
+const finding = (
+  { picture, cut, appearance }: Set,
+  rule: FileRule,
+  density: number | null,
+  text: string,
+): FileFinding => ({
+  rule,
+  pictureId: picture.id,
+  cut: cut.cut,
+  appearance,
+  density,
+  text,
+});
+
+/** A picture with one file has a master and nothing else; with several it should have each density. */
+function missing(set: Set, densities: readonly number[]): FileFinding[] {
+  const bitmaps = set.files.filter((r) => !r.vector);
+  const master = masterOfSet(set.files);
+  if (!master || bitmaps.length < 2 || set.files.some((r) => r.vector)) return [];
+  return densities
+    .filter((d) => !bitmaps.some((r) => Math.abs(r.density - d) < 1e-6))
+    .map((d) =>
+      finding(
+        set,
+        'missing',
+        d,
+        `There is no ${sayDensity(d)} file; made from the master it has ${sayPx(madeFrom(master, d))}.`,
+      ),
+    );
+}
+
+function uneven(set: Set): FileFinding[] {
+  const master = masterOfSet(set.files);
+  if (!master) return [];
+  return set.files
+    .filter((r) => !r.vector && r !== master)
+    .flatMap((r) => {
+      const asked = madeFrom(master, r.density);
+      const off = Math.max(Math.abs(r.widthPx - asked.widthPx), Math.abs(r.heightPx - asked.heightPx));
+      if (off <= 1) return [];
+      const text = `The ${sayDensity(r.density)} file has ${sayPx(r)}; as the ${sayDensity(master.density)} file has ${sayPx(master)}, it should have ${sayPx(asked)}.`;
+      return [finding(set, 'uneven', r.density, text)];
+    });
+}
+
+/** The largest file of a set, where the scenes draw it larger still; `null` where it is enough. */
+function shortOf(set: Set, needed: readonly Needed[]): { master: Rendition; asked: Needed } | null {
+  const master = masterOfSet(set.files);
+  const asked = needed.find((n) => n.cut === set.cut.cut && n.appearance === set.appearance);
+  if (!master || !asked || set.files.some((r) => r.vector)) return null;
+  return asked.widthPx > master.widthPx || asked.heightPx > master.heightPx ? { master, asked } : null;
+}
+
+/** Light and dark files that are both too small are one finding, because they are made together. */
+function tooSmall(picture: Picture, needed: readonly Needed[]): FileFinding[] {
+  const short = setsOf(picture).flatMap((set) => {
+    const found = shortOf(set, needed);
+    return found ? [{ set, ...found }] : [];
+  });
+  return picture.cuts.flatMap((cut) => {
+    const here = short.filter(({ set }) => set.cut === cut);
+    const [first] = here.toSorted((a, b) => b.asked.widthPx - a.asked.widthPx);
+    if (!first) return [];
+    const { set, master, asked } = first;
+    const text = `The largest file has ${sayPx(master)}; the scenes draw up to ${sayPx(asked)}.`;
+    return [
+      { ...finding(set, 'too-small', master.density, text), ...(here.length > 1 && { appearance: null }) },
+    ];
+  });
+}
+
+function tooHeavy(set: Set): FileFinding[] {
+  return set.files.flatMap((r) => {
+    const { bytes = 0 } = r;
+    if (r.vector || bytes < HEAVY_BYTES || bytes / (r.widthPx * r.heightPx) < HEAVY_PER_PX) return [];
+    const each = Math.round((bytes / (r.widthPx * r.heightPx)) * 10) / 10;
+    const text = `The ${sayDensity(r.density)} file takes ${sayBytes(bytes)}, ${each} bytes a pixel; encoded well it takes less than ${HEAVY_PER_PX}.`;
+    return [finding(set, 'too-heavy', r.density, text)];
+  });
+}
+
+const wrongProfile = (set: Set): FileFinding[] =>
+  set.files
+    .filter((r) => r.profile !== undefined)
+    .map((r) =>
+      finding(
+        set,
+        'wrong-profile',
+        r.density,
+        `The ${sayDensity(r.density)} file is in ${r.profile}, not in sRGB: its colours change where profiles are not read.`,
+      ),
+    );
+
+const hasDark = (cut: Cut) => cut.renditions.some((r) => r.appearance === 'dark');
+
+/** Dark files are expected of every picture once most of them have some. */
+function missingDark(pictures: readonly Picture[]): FileFinding[] {
+  const cuts = pictures.flatMap((picture) => picture.cuts.map((cut) => ({ picture, cut })));
+  const dark = cuts.filter(({ cut }) => hasDark(cut)).length;
+  if (dark * 2 <= cuts.length) return [];
+  return cuts
+    .filter(({ cut }) => !hasDark(cut))
+    .map(({ picture, cut }) =>
+      finding(
+        { picture, cut, appearance: 'dark', files: [] },
+        'missing-dark',
+        null,
+        'There is no dark file, as most pictures have: in the dark its light one is shown.',
+      ),
+    );
+}
+
+/** The files of a cut that are for one appearance. */
+export function setsOf(picture: Picture): Set[] {
+  return picture.cuts.flatMap((cut) =>
+    (['light', 'dark'] as const).flatMap((appearance) => {
+      const files = cut.renditions.filter((r) => r.appearance === appearance);
+      return files.length > 0 ? [{ picture, cut, appearance, files }] : [];
+    }),
+  );
+}
+
+/** What is missing, uneven, too small, too heavy, in a wrong profile, or only light; each once. */
+export function checkFiles({ pictures, densities, needed }: CheckInput): FileFinding[] {
+  const ofPictures = pictures.flatMap((picture) => [
+    ...tooSmall(picture, needed.get(picture.id) ?? []),
+    ...setsOf(picture).flatMap((set) => [
+      ...missing(set, densities),
+      ...uneven(set),
+      ...tooHeavy(set),
+      ...wrongProfile(set),
+    ]),
+  ]);
+  return [...ofPictures, ...missingDark(pictures)];
+}

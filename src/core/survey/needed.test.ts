@@ -1,0 +1,73 @@
+import json from '../../../data/screens.json';
+import { demoDocuments, demoPictures } from '../../../demo/documents';
+import type { Rendition } from '../pictures/picture';
+import { casesOf } from '../screens/cases';
+import { distinctCases } from '../screens/likeness';
+import { readCatalogue } from '../screens/catalogue';
+import { halfWide } from '../testing/fonts';
+import { pixelsNeeded } from './needed';
+import { surveyCase, surveyInput } from './survey';
+
+const cases = distinctCases(casesOf(readCatalogue(json), ['light', 'dark'])).map((c) => c.shown);
+const SHAPES: Record<string, number> = {
+  harbour: 4 / 3,
+  'harbour-upright': 9 / 16,
+  wordmark: 4,
+  deck: 4 / 3,
+};
+
+/** The demo, with the pixels of some files scaled while their natural size stays. */
+function documents(factor: Record<string, number> = {}) {
+  const renditionsOf = (id: string): Rendition[] =>
+    demoPictures
+      .find((p) => p.id === id)!
+      .files.map((f) => ({
+        hash: '0'.repeat(64),
+        widthPx: f.widthPx * (factor[id] ?? 1),
+        heightPx: (f.widthPx / (SHAPES[id] ?? 1)) * (factor[id] ?? 1),
+        density: f.density * (factor[id] ?? 1),
+        appearance: f.appearance,
+        vector: false,
+      }));
+  return demoDocuments(renditionsOf);
+}
+const inputs = (d: ReturnType<typeof documents>) =>
+  Object.values(d.scenes).map((s) => surveyInput(d, s, halfWide));
+const worst = (d: ReturnType<typeof documents>, pictureId: string) =>
+  Math.max(
+    ...inputs(d).flatMap((input) =>
+      cases.flatMap((c) =>
+        surveyCase(input, c).layers.map((l) =>
+          l.kind === 'picture' && l.pictureId === pictureId ? l.measures.enlargement! : 0,
+        ),
+      ),
+    ),
+  );
+
+describe('the pixels that a picture needs', () => {
+  const needed = pixelsNeeded(inputs(documents()), cases);
+
+  it('are of the case that enlarges it most, for each cut and appearance that is drawn', () => {
+    expect([...needed.keys()].toSorted()).toEqual(['deck', 'emblem', 'harbour', 'wordmark']);
+    const [light, dark] = needed.get('harbour')!;
+    expect([light!.appearance, dark!.appearance]).toEqual(['light', 'dark']);
+    // 2400 px of width, enlarged the most.
+    expect(light!.widthPx).toBe(Math.ceil(2400 * worst(documents(), 'harbour') - 1e-6));
+    const c = cases.find((one) => one.id === light!.caseId)!;
+    const layer = surveyCase(inputs(documents())[1]!, c).layers.find((l) => l.id === 'harbour')!;
+    expect(layer.kind === 'picture' && layer.measures.enlargement).toBeCloseTo(
+      worst(documents(), 'harbour'),
+      9,
+    );
+  });
+
+  it.each(['deck', 'harbour'])(
+    'are just enough: with them no case enlarges %s, with a pixel less one does',
+    (id) => {
+      const { widthPx } = needed.get(id)![0]!;
+      const own = demoPictures.find((p) => p.id === id)!.files[0]!.widthPx;
+      expect(worst(documents({ [id]: widthPx / own }), id)).toBeLessThanOrEqual(1 + 1e-9);
+      expect(worst(documents({ [id]: (widthPx - 1) / own }), id)).toBeGreaterThan(1);
+    },
+  );
+});

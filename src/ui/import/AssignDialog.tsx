@@ -1,0 +1,217 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { Button, Form, Modal } from 'react-bootstrap';
+import { assign, clashes, takeFiles, type Arrived, type Assigned } from '@/core/pictures/assign';
+import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
+import { saySize } from '@/core/formats/numbers';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+import { newScene } from './place-picture';
+
+const CUTS = ['any', 'portrait', 'landscape'] as const;
+const LISTS = [
+  ['density', 'Density'],
+  ['dark', 'For dark'],
+  ['light', 'For light'],
+  ['portrait', 'For portrait'],
+  ['landscape', 'For landscape'],
+] as const satisfies readonly (readonly [keyof Naming, string])[];
+
+const listOf = (text: string) =>
+  text
+    .split(',')
+    .map((word) => word.trim())
+    .filter(Boolean);
+
+/** How names are read. What is not a pattern is said, and changes nothing. */
+function NamingFields({ naming, onChange }: { naming: Naming; onChange: (naming: Naming) => void }) {
+  const [typed, setTyped] = useState<Partial<Record<keyof Naming, string>>>({});
+  return (
+    <details className="naming">
+      <summary>how names are read</summary>
+      {LISTS.map(([key, label]) => {
+        const text = typed[key] ?? naming[key].join(', ');
+        const parsed = Naming.safeParse({ ...naming, [key]: listOf(text) });
+        return (
+          <div className="labelled" key={key}>
+            <label htmlFor={`naming-${key}`}>{label}</label>
+            <Form.Control
+              id={`naming-${key}`}
+              className="figures"
+              value={text}
+              isInvalid={!parsed.success}
+              onChange={(e) => {
+                setTyped((t) => ({ ...t, [key]: e.target.value }));
+                const next = Naming.safeParse({ ...naming, [key]: listOf(e.target.value) });
+                if (next.success) onChange(next.data);
+              }}
+            />
+            {!parsed.success && (
+              <span className="problem" role="alert">
+                {parsed.error.issues[0]!.message}
+              </span>
+            )}
+          </div>
+        );
+      })}
+    </details>
+  );
+}
+
+interface RowProps {
+  file: Assigned;
+  isNew: boolean;
+  clash: boolean;
+  onChange: (change: Partial<Assigned>) => void;
+  onLeave: () => void;
+}
+
+function Row({ file, isNew, clash, onChange, onLeave }: RowProps) {
+  const { path, file: kept } = file.arrived;
+  const because = { because: 'as you say' };
+  return (
+    <tr className={clash ? 'assign-clash' : undefined}>
+      <th scope="row">
+        {path}
+        <span className="quiet figures">{saySize({ width: kept.widthPx, height: kept.heightPx })} px</span>
+      </th>
+      <td>
+        <Form.Control
+          aria-label={`Picture of ${path}`}
+          value={file.picture}
+          maxLength={120}
+          onChange={(e) => onChange({ picture: e.target.value })}
+        />
+        {isNew && <span className="quiet">a new picture</span>}
+      </td>
+      <td>
+        <Form.Select
+          aria-label={`Cut of ${path}`}
+          value={file.cut}
+          onChange={(e) => onChange({ cut: e.target.value as Assigned['cut'], ...because })}
+        >
+          {CUTS.map((cut) => (
+            <option key={cut}>{cut}</option>
+          ))}
+        </Form.Select>
+      </td>
+      <td>
+        <Form.Select
+          aria-label={`Appearance of ${path}`}
+          value={file.appearance}
+          onChange={(e) => onChange({ appearance: e.target.value as Assigned['appearance'], ...because })}
+        >
+          <option>light</option>
+          <option>dark</option>
+        </Form.Select>
+      </td>
+      <td>
+        <Form.Control
+          type="number"
+          className="figures"
+          min={0.25}
+          step={0.25}
+          aria-label={`Density of ${path}`}
+          value={file.density}
+          onChange={(e) => {
+            const density = Number(e.target.value);
+            if (density > 0) onChange({ density, ...because });
+          }}
+        />
+      </td>
+      <td className="quiet">{clash ? 'the same place as another file' : file.because}</td>
+      <td>
+        <Button variant="quiet" size="sm" aria-label={`Leave out ${path}`} onClick={onLeave}>
+          leave out
+        </Button>
+      </td>
+    </tr>
+  );
+}
+
+/** Where each of several files belongs, before they are taken: read from their names and sizes, and changed by hand. */
+export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]; onClose: () => void }) {
+  const store = useWorkbenchStore();
+  const pictures = useWorkbench((s) => s.documents.project.pictures);
+  const kept = useWorkbench((s) => s.documents.project.naming);
+  const [naming, setNaming] = useState(kept ?? DEFAULT_NAMING);
+  const [files, setFiles] = useState(() => assign(arrived, naming));
+  const clashing = useMemo(() => new Set(clashes(files)), [files]);
+  const unnamed = files.some((f) => f.picture.trim() === '');
+
+  const change = (at: number, next: Partial<Assigned>) =>
+    setFiles((list) => list.map((f, i) => (i === at ? { ...f, ...next } : f)));
+  const take = () => {
+    const first = newScene('Splash');
+    edit(store, ({ project, scenes }) => {
+      if (project.scenes.length === 0) {
+        scenes[first.id] = first;
+        project.scenes.push(first.id);
+      }
+      project.pictures = takeFiles(project.pictures, files, () => crypto.randomUUID());
+      if (naming !== (kept ?? DEFAULT_NAMING)) project.naming = naming;
+    });
+    onClose();
+  };
+  return (
+    <Modal show onHide={onClose} size="xl" scrollable animation={false} aria-labelledby="assign-title">
+      <Modal.Header closeButton>
+        <Modal.Title id="assign-title" as="h2">
+          Where these {arrived.length} files belong
+        </Modal.Title>
+      </Modal.Header>
+      <Modal.Body tabIndex={0}>
+        <NamingFields
+          naming={naming}
+          onChange={(next) => {
+            setNaming(next);
+            setFiles(assign(arrived, next));
+          }}
+        />
+        <table className="assign">
+          <thead>
+            <tr>
+              <th scope="col">File</th>
+              <th scope="col">Picture</th>
+              <th scope="col">Cut</th>
+              <th scope="col">Appearance</th>
+              <th scope="col">px per lu</th>
+              <th scope="col">Found</th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {files.map((file, i) => (
+              <Row
+                key={file.arrived.path + file.arrived.file.hash}
+                file={file}
+                isNew={!pictures.some((p) => sameName(p.name, file.picture))}
+                clash={clashing.has(i)}
+                onChange={(next) => change(i, next)}
+                onLeave={() => setFiles((list) => list.filter((_, at) => at !== i))}
+              />
+            ))}
+          </tbody>
+        </table>
+      </Modal.Body>
+      <Modal.Footer>
+        {clashing.size > 0 && (
+          <span className="problem" role="alert">
+            {clashing.size === 1 ? 'One file wants' : `${clashing.size} files want`} a place that another has.
+            Change or leave out.
+          </span>
+        )}
+        <Button variant="quiet" onClick={onClose}>
+          Leave all out
+        </Button>
+        <Button
+          variant="primary"
+          disabled={files.length === 0 || clashing.size > 0 || unnamed}
+          onClick={take}
+        >
+          Take {files.length} files
+        </Button>
+      </Modal.Footer>
+    </Modal>
+  );
+}

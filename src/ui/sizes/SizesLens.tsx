@@ -1,0 +1,197 @@
+'use client';
+import { useMemo } from 'react';
+import { findCase } from '@/core/screens/cases';
+import { saySize } from '@/core/formats/numbers';
+import {
+  checkFiles,
+  madeFrom,
+  masterOfSet,
+  setsOf,
+  USUAL_DENSITIES,
+  type FileFinding,
+  type FileRule,
+  type Needed,
+} from '@/core/pictures/check';
+import type { Picture, Rendition } from '@/core/pictures/picture';
+import { PictureThumb } from '../drawing/PictureThumb';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { caseName, OUTCOME_SHAPES, sayDensity } from '../words';
+
+const RULES: Record<FileRule, { word: string; outcome: 'fail' | 'warn' }> = {
+  missing: { word: 'missing', outcome: 'warn' },
+  uneven: { word: 'uneven', outcome: 'warn' },
+  'too-small': { word: 'too small', outcome: 'fail' },
+  'too-heavy': { word: 'too heavy', outcome: 'warn' },
+  'wrong-profile': { word: 'wrong profile', outcome: 'warn' },
+  'missing-dark': { word: 'light only', outcome: 'warn' },
+};
+
+const px = (r: { widthPx: number; heightPx: number }) => saySize({ width: r.widthPx, height: r.heightPx });
+const isDensity = (density: number) => (r: Pick<Rendition, 'density'>) =>
+  Math.abs(r.density - density) < 1e-6;
+
+type Set = ReturnType<typeof setsOf>[number];
+
+interface CellProps {
+  set: Set;
+  density: number;
+  findings: readonly FileFinding[];
+}
+
+/** One density of a set: the file that is there, or the pixels that it would have. */
+function DensityCell({ set, density, findings }: CellProps) {
+  const file = set.files.find((r) => !r.vector && isDensity(density)(r));
+  const master = masterOfSet(set.files);
+  const own = findings.filter((f) => f.density !== null && isDensity(density)({ density: f.density }));
+  const worst = own.find((f) => RULES[f.rule].outcome === 'fail') ?? own[0];
+  const outcome = worst ? RULES[worst.rule].outcome : 'clear';
+  const isMissing = own.some((f) => f.rule === 'missing');
+  if (!file && !isMissing) return <td className="quiet">–</td>;
+  const size = file ?? (master && madeFrom(master, density));
+  return (
+    <td className={worst && `sizes-${outcome}`} title={own.map((f) => f.text).join(' ')}>
+      <span className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</span> {size && px(size)}
+      {file && file === master && own.length === 0 && <span className="quiet"> master</span>}
+      {own.length > 0 && (
+        <b className={`outcome-${outcome}`}> {own.map((f) => RULES[f.rule].word).join(', ')}</b>
+      )}
+    </td>
+  );
+}
+
+/** What the scenes ask for, with the case that asks for the most; it opens in the close-up. */
+function NeededCell({ needed }: { needed: Needed | undefined }) {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const measured = useWorkbench((s) => s.needed !== null);
+  if (!needed) return <td className="quiet">{measured ? 'in no scene' : '…'}</td>;
+  const c = findCase(needed.caseId, screens);
+  const open = () =>
+    store.setState(({ view }) => ({
+      view: { ...view, lens: 'screens', case: needed.caseId, appearance: c?.appearance ?? view.appearance },
+    }));
+  return (
+    <td>
+      {px(needed)}
+      <br />
+      <button type="button" className="why" onClick={open}>
+        {c ? caseName(c) : needed.caseId}
+      </button>
+    </td>
+  );
+}
+
+interface BlockProps {
+  picture: Picture;
+  densities: readonly number[];
+  findings: readonly FileFinding[];
+  needed: readonly Needed[];
+}
+
+function PictureRows({ picture, densities, findings, needed }: BlockProps) {
+  const sets = setsOf(picture);
+  return (
+    <tbody>
+      {sets.map((set, i) => {
+        const here = (f: { cut: string; appearance: string | null }) =>
+          f.cut === set.cut.cut && (f.appearance ?? set.appearance) === set.appearance;
+        return (
+          <tr key={`${set.cut.cut} ${set.appearance}`}>
+            {i === 0 && (
+              <th scope="rowgroup" rowSpan={sets.length + (findings.length > 0 ? 1 : 0)}>
+                <PictureThumb picture={picture} width={72} />
+                {picture.name}
+              </th>
+            )}
+            <th scope="row">
+              {set.cut.cut === 'any' ? '' : `${set.cut.cut}, `}
+              {set.appearance}
+            </th>
+            {densities.map((d) => (
+              <DensityCell key={d} set={set} density={d} findings={findings.filter(here)} />
+            ))}
+            <td>{set.files.some((r) => r.vector) ? 'yes' : <span className="quiet">–</span>}</td>
+            <NeededCell needed={needed.find(here)} />
+          </tr>
+        );
+      })}
+      {findings.length > 0 && (
+        <tr>
+          <td className="sizes-findings" colSpan={densities.length + 3}>
+            <ul>
+              {findings.map((f, i) => {
+                const { word, outcome } = RULES[f.rule];
+                return (
+                  <li key={i}>
+                    <b className={`outcome-${outcome}`}>
+                      {OUTCOME_SHAPES[outcome]} {word}
+                    </b>{' '}
+                    {f.text}
+                  </li>
+                );
+              })}
+            </ul>
+          </td>
+        </tr>
+      )}
+    </tbody>
+  );
+}
+
+const NONE: ReadonlyMap<string, readonly Needed[]> = new Map();
+
+/** The files of every picture against what the scenes and the densities ask for. */
+export function SizesLens() {
+  const project = useWorkbench((s) => s.documents.project);
+  const needed = useWorkbench((s) => s.needed) ?? NONE;
+  const { pictures } = project;
+  const wanted = project.densities ?? USUAL_DENSITIES;
+  const findings = useMemo(
+    () => checkFiles({ pictures, densities: wanted, needed }),
+    [pictures, wanted, needed],
+  );
+  const all = pictures.flatMap((p) => setsOf(p).flatMap((s) => s.files.filter((r) => !r.vector)));
+  const densities = [...new Set([...wanted, ...all.map((r) => r.density)])].toSorted((a, b) => a - b);
+  const count = (outcome: 'fail' | 'warn') =>
+    findings.filter((f) => RULES[f.rule].outcome === outcome).length;
+  return (
+    <main className="sizes" id="main">
+      <p className="sizes-summary">
+        <b className="outcome-fail">
+          {OUTCOME_SHAPES.fail} {count('fail')}
+        </b>{' '}
+        <b className="outcome-warn">
+          {OUTCOME_SHAPES.warn} {count('warn')}
+        </b>{' '}
+        findings on the files of {pictures.length} pictures. A picture with several files should have one for{' '}
+        {wanted.map((d) => `${sayDensity(d)}x`).join(', ')}; the scenes’ needs are px of the framebuffer.
+      </p>
+      <div className="sizes-scroll" tabIndex={0} role="region" aria-label="Files of all pictures">
+        <table className="sizes-table figures">
+          <thead>
+            <tr>
+              <th scope="col">Picture</th>
+              <th scope="col">For</th>
+              {densities.map((d) => (
+                <th scope="col" key={d}>
+                  {sayDensity(d)}x
+                </th>
+              ))}
+              <th scope="col">Vector</th>
+              <th scope="col">Scenes need, in px</th>
+            </tr>
+          </thead>
+          {pictures.map((p) => (
+            <PictureRows
+              key={p.id}
+              picture={p}
+              densities={densities}
+              findings={findings.filter((f) => f.pictureId === p.id)}
+              needed={needed.get(p.id) ?? []}
+            />
+          ))}
+        </table>
+      </div>
+    </main>
+  );
+}
