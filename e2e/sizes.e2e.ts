@@ -134,3 +134,36 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('dialog', { name: /^Why File/ })).toContainText('There is one file for it.');
   });
 }
+
+test('what the pixels say: uneven padding as numbers, and grounds that go with a picture', async ({
+  page,
+}) => {
+  await page.goto('/projects/larkmoor-ferries/system-window?lens=sizes');
+  const emblem = page.getByRole('rowgroup').filter({ hasText: 'Emblem' });
+  await expect(emblem).toContainText(/uneven padding The room around it is uneven: left [\d.]+ %/);
+  await lens(page, 'screens').click();
+  const ground = page.getByRole('region', { name: 'Layer Ground' });
+  await ground.locator('.part-paint').click();
+  const offers = page.getByRole('group', { name: 'From the pictures' });
+  await offers.getByRole('button', { name: 'upper edge of Harbour' }).click();
+  const said = /with (#[0-9a-f]{6}), dark (#[0-9a-f]{6})/;
+  await expect(ground).toContainText(said);
+  // The ground is the colour that the splash’s picture ends in at the top, light and dark, to a few steps.
+  const [, light] = said.exec((await ground.textContent())!)!;
+  const at = await page.evaluate(async () => {
+    const { documents } = await (await fetch('/api/projects/larkmoor-ferries')).json();
+    const harbour = documents.project.pictures.find((p: { id: string }) => p.id === 'harbour');
+    const file = harbour.cuts[0].renditions.find((r: { appearance: string }) => r.appearance === 'light');
+    const image = await createImageBitmap(await (await fetch(`/api/pictures/${file.hash}/256`)).blob());
+    const ctx = new OffscreenCanvas(256, 4).getContext('2d')!;
+    ctx.drawImage(image, 0, 0);
+    const { data } = ctx.getImageData(0, 0, 256, 4);
+    return [0, 1, 2].map((c) => {
+      let sum = 0;
+      for (let i = c; i < data.length; i += 4) sum += data[i]!;
+      return sum / (data.length / 4);
+    });
+  });
+  const hex = [1, 3, 5].map((i) => parseInt(light!.slice(i, i + 2), 16));
+  for (const c of [0, 1, 2]) expect(Math.abs(hex[c]! - at[c]!)).toBeLessThan(4);
+});

@@ -1,8 +1,10 @@
+import { paddingOf, type Ink } from '../pixels/ink';
 import type { Appearance } from '../scene/values';
 import type { Cut, Picture, Rendition } from './picture';
 
 /** What can be wrong with the files of a picture. */
-export type FileRule = 'missing' | 'uneven' | 'too-small' | 'too-heavy' | 'wrong-profile' | 'missing-dark';
+export type FileRule =
+  'missing' | 'uneven' | 'too-small' | 'too-heavy' | 'wrong-profile' | 'missing-dark' | 'padding';
 
 export interface FileFinding {
   rule: FileRule;
@@ -31,6 +33,8 @@ export interface CheckInput {
   densities: readonly number[];
   /** by picture; a picture that no scene shows is not in it */
   needed: ReadonlyMap<string, readonly Needed[]>;
+  /** where the ink of files lies, by their hash, as far as it is known */
+  ink: ReadonlyMap<string, Ink>;
 }
 
 /** As many whole-number screens and their files go; the other family takes any of them. */
@@ -154,6 +158,28 @@ const wrongProfile = (set: Set): FileFinding[] =>
       ),
     );
 
+/** Sides that differ by more than this share of the file put what is seen visibly off its middle. */
+const MOST_UNEVEN = 0.02;
+
+const sayShare = (share: number) => `${Math.round(share * 1000) / 10} %`;
+
+/** Room around the ink that is not alike on opposite sides: what is centred by the file is not centred to the eye. */
+function padding(set: Set, ink: ReadonlyMap<string, Ink>): FileFinding[] {
+  const master = masterOfSet(set.files) ?? set.files[0];
+  const found = master && ink.get(master.hash);
+  if (!found || found.by !== 'alpha') return [];
+  const { left, right, top, bottom } = paddingOf(found);
+  const across = Math.abs(left - right);
+  const down = Math.abs(top - bottom);
+  if (Math.max(across, down) <= MOST_UNEVEN) return [];
+  const off = [
+    across > MOST_UNEVEN && `${sayShare(across / 2)} too far ${left > right ? 'right' : 'left'}`,
+    down > MOST_UNEVEN && `${sayShare(down / 2)} too far ${top > bottom ? 'down' : 'up'}`,
+  ].filter(Boolean);
+  const text = `The room around it is uneven: left ${sayShare(left)}, right ${sayShare(right)}, top ${sayShare(top)}, bottom ${sayShare(bottom)}. Centred by its file it lies ${off.join(' and ')}, of the file.`;
+  return [finding(set, 'padding', null, text)];
+}
+
 const hasDark = (cut: Cut) => cut.renditions.some((r) => r.appearance === 'dark');
 
 /** Dark files are expected of every picture once most of them have some. */
@@ -183,8 +209,8 @@ export function setsOf(picture: Picture): Set[] {
   );
 }
 
-/** What is missing, uneven, too small, too heavy, in a wrong profile, or only light; each once. */
-export function checkFiles({ pictures, densities, needed }: CheckInput): FileFinding[] {
+/** What is missing, uneven, too small, too heavy, in a wrong profile, only light, or off its middle; each once. */
+export function checkFiles({ pictures, densities, needed, ink }: CheckInput): FileFinding[] {
   const ofPictures = pictures.flatMap((picture) => [
     ...tooSmall(picture, needed.get(picture.id) ?? []),
     ...setsOf(picture).flatMap((set) => [
@@ -192,6 +218,7 @@ export function checkFiles({ pictures, densities, needed }: CheckInput): FileFin
       ...uneven(set),
       ...tooHeavy(set),
       ...wrongProfile(set),
+      ...padding(set, ink),
     ]),
   ]);
   return [...ofPictures, ...missingDark(pictures)];

@@ -127,7 +127,7 @@ describe('a folder of 60 files', () => {
     const ofName = (name: string) => pictures.find((p) => p.name === name)!.id;
     const asked = new Map(needed.map(([name, list]) => [ofName(name), list]));
     const nameOf = (id: string) => pictures.find((p) => p.id === id)!.name;
-    return checkFiles({ pictures, densities: [1, 2, 3], needed: asked }).map(
+    return checkFiles({ pictures, densities: [1, 2, 3], needed: asked, ink: new Map() }).map(
       (f) => `${nameOf(f.pictureId)} ${f.appearance} ${f.density}: ${f.rule}`,
     );
   };
@@ -167,4 +167,23 @@ describe('a folder of 60 files', () => {
       'pier dark null: missing-dark',
     ]);
   });
+});
+
+describe('room around the ink', () => {
+  const [picture] = takeFiles([], assign([file('logo.png', 100)], DEFAULT_NAMING), () => 'p');
+  const { hash } = picture!.cuts[0]!.renditions[0]!;
+  const check = (x: number, width: number, by: 'alpha' | 'border' = 'alpha') => {
+    const bounds = { x, y: 0.1, width, height: 0.8 };
+    const ink = new Map([[hash, { bounds, centroid: { x: 0.5, y: 0.5 }, by }]]);
+    return checkFiles({ pictures: [picture!], densities: [1], needed: new Map(), ink });
+  };
+
+  it('is a finding where opposite sides differ, with how far off the middle that is', () => {
+    expect(check(0.1, 0.8)).toEqual([]);
+    expect(check(0.05, 0.75)).toHaveLength(1);
+    expect(check(0.05, 0.75)[0]!.text).toContain('left 5 %, right 20 %, top 10 %, bottom 10 %');
+    expect(check(0.05, 0.75)[0]!.text).toContain('it lies 7.5 % too far left, of the file');
+  });
+
+  it('does not count in an opaque picture', () => expect(check(0.05, 0.75, 'border')).toEqual([]));
 });

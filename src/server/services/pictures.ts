@@ -1,4 +1,7 @@
 import { eq } from 'drizzle-orm';
+import sharp from 'sharp';
+import type { Raster } from '@/core/pixels/raster';
+import { Statistics, statisticsOf } from '@/core/pixels/statistics';
 import { previewWidths } from '@/core/pictures/previews';
 import { readPreview } from '../blobs';
 import { getDb } from '../db/client';
@@ -10,4 +13,32 @@ export async function preview(hash: string, widthPx: number): Promise<Buffer> {
   const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
   if (!row || !previewWidths(row.widthPx).includes(widthPx)) throw notFound('This preview');
   return readPreview(hash, widthPx);
+}
+
+/** Statistics are of a preview of at most so many pixels. */
+const MOST_PIXELS = 2_000_000;
+
+/** The pixels of the largest preview that is not too large. */
+async function rasterOf({ hash, widthPx, heightPx }: typeof blobs.$inferSelect): Promise<Raster> {
+  const fits = (width: number) => width * Math.ceil((width * heightPx) / widthPx) <= MOST_PIXELS;
+  const widths = previewWidths(widthPx);
+  const { data, info } = await sharp(await readPreview(hash, widths.findLast(fits) ?? widths[0]!))
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return { width: info.width, height: info.height, data };
+}
+
+/** What the pixels of a file say; kept, because they never change. @throws Problem 404 when the file is not kept */
+export async function statistics(hash: string): Promise<Statistics> {
+  const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
+  if (!row) throw notFound('This file');
+  if (row.statistics) return Statistics.parse(JSON.parse(row.statistics));
+  const found = statisticsOf(await rasterOf(row));
+  getDb()
+    .update(blobs)
+    .set({ statistics: JSON.stringify(found) })
+    .where(eq(blobs.hash, hash))
+    .run();
+  return found;
 }

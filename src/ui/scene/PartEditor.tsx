@@ -11,6 +11,7 @@ import type { NamedValue } from '@/core/scene/values';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inLayer, setFocalPoint } from '../state/edit';
 import { PictureThumb } from '../drawing/PictureThumb';
+import { GroundOffers } from './GroundOffers';
 import { AlignEditor } from './editors/AlignEditor';
 import { ColourEditor } from './editors/ColourEditor';
 import { EdgesEditor } from './editors/EdgesEditor';
@@ -217,8 +218,18 @@ const EDITORS: { [K in Kind]: (props: EditorProps<K>) => ReactElement } = {
   colour: ({ editable, named, onChange, onCommit }) => (
     <ColourEditor value={editable.value} id="colour" autoFocus {...{ named, onChange, onCommit }} />
   ),
-  paint: ({ editable, named, onChange, onCommit }) => (
-    <PaintEditor value={editable.value} {...{ named, onChange, onCommit }} />
+  paint: ({ layer, editable, named, onChange, onCommit }) => (
+    <>
+      <PaintEditor value={editable.value} {...{ named, onChange, onCommit }} />
+      {layer.kind === 'ground' && (
+        <GroundOffers
+          onChoose={(paint) => {
+            onChange(paint);
+            onCommit();
+          }}
+        />
+      )}
+    </>
   ),
   text: WordsPart,
   style: ({ editable, onChange, onCommit }) => (

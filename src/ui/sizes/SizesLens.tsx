@@ -12,9 +12,11 @@ import {
   type FileRule,
   type Needed,
 } from '@/core/pictures/check';
+import type { Ink } from '@/core/pixels/ink';
 import type { Picture, Rendition } from '@/core/pictures/picture';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useStatistics } from '../state/statistics';
 import { caseName, OUTCOME_SHAPES, sayDensity } from '../words';
 
 const RULES: Record<FileRule, { word: string; outcome: 'fail' | 'warn' }> = {
@@ -24,6 +26,7 @@ const RULES: Record<FileRule, { word: string; outcome: 'fail' | 'warn' }> = {
   'too-heavy': { word: 'too heavy', outcome: 'warn' },
   'wrong-profile': { word: 'wrong profile', outcome: 'warn' },
   'missing-dark': { word: 'light only', outcome: 'warn' },
+  padding: { word: 'uneven padding', outcome: 'warn' },
 };
 
 const px = (r: { widthPx: number; heightPx: number }) => saySize({ width: r.widthPx, height: r.heightPx });
@@ -138,6 +141,18 @@ function PictureRows({ picture, densities, findings, needed }: BlockProps) {
   );
 }
 
+/** Where the ink of the largest file of each set lies, as far as the server has said so. */
+function useInk(pictures: readonly Picture[]): ReadonlyMap<string, Ink> {
+  const hashes = pictures.flatMap((p) =>
+    setsOf(p).flatMap((s) => (masterOfSet(s.files) ?? s.files[0])?.hash ?? []),
+  );
+  const known = useStatistics(hashes);
+  return useMemo(
+    () => new Map([...known].flatMap(([hash, { ink }]) => (ink ? [[hash, ink] as const] : []))),
+    [known],
+  );
+}
+
 const NONE: ReadonlyMap<string, readonly Needed[]> = new Map();
 
 /** The files of every picture against what the scenes and the densities ask for. */
@@ -145,10 +160,11 @@ export function SizesLens() {
   const project = useWorkbench((s) => s.documents.project);
   const needed = useWorkbench((s) => s.needed) ?? NONE;
   const { pictures } = project;
+  const ink = useInk(pictures);
   const wanted = project.densities ?? USUAL_DENSITIES;
   const findings = useMemo(
-    () => checkFiles({ pictures, densities: wanted, needed }),
-    [pictures, wanted, needed],
+    () => checkFiles({ pictures, densities: wanted, needed, ink }),
+    [pictures, wanted, needed, ink],
   );
   const all = pictures.flatMap((p) => setsOf(p).flatMap((s) => s.files.filter((r) => !r.vector)));
   const densities = [...new Set([...wanted, ...all.map((r) => r.density)])].toSorted((a, b) => a - b);

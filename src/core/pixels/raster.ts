@@ -1,0 +1,28 @@
+/** Pixels as they are coded in sRGB: four bytes each, red, green, blue and alpha, not premultiplied, row by row. */
+export interface Raster {
+  width: number;
+  height: number;
+  data: Uint8Array | Uint8ClampedArray;
+}
+
+/** Channels 0..255 and alpha 0..1, coded in sRGB. */
+export interface Rgba {
+  r: number;
+  g: number;
+  b: number;
+  a: number;
+}
+
+const byte = (value: number) =>
+  Math.round(Math.max(0, Math.min(255, value)))
+    .toString(16)
+    .padStart(2, '0');
+
+/** `#rrggbb`; what is see-through is left out */
+export const hexOf = ({ r, g, b }: Rgba): string => `#${byte(r)}${byte(g)}${byte(b)}`;
+
+/** @param hex `#rrggbb` or `#rrggbbaa` */
+export function rgbaOf(hex: string): Rgba {
+  const part = (i: number) => parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16);
+  return { r: part(0), g: part(1), b: part(2), a: hex.length === 9 ? part(3) / 255 : 1 };
+}
