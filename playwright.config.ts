@@ -21,7 +21,13 @@ export default defineConfig({
     command:
       'rm -rf test-results/store && node --import tsx e2e/prepare-store.ts && exec node scripts/start.mjs',
     url: `http://127.0.0.1:${port}/api/health`,
-    env: { PORT: String(port), STORE_DIR: 'test-results/store', LOG_LEVEL: 'error' },
+    env: {
+      PORT: String(port),
+      STORE_DIR: 'test-results/store',
+      LOG_LEVEL: 'error',
+      // The one server that pictures may be fetched from although it is not public.
+      FETCH_ALLOWED: '127.0.0.1:3199',
+    },
     timeout: 240_000,
     reuseExistingServer: false,
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5_000 },

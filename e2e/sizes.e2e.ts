@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { createServer } from 'node:http';
 import sharp, { type Sharp } from 'sharp';
 import { closeUp, createProject, dropFiles, saving, seriousFindings, tabTo, type Upload } from './fixtures';
 
@@ -166,4 +167,35 @@ test('what the pixels say: uneven padding as numbers, and grounds that go with a
   });
   const hex = [1, 3, 5].map((i) => parseInt(light!.slice(i, i + 2), 16));
   for (const c of [0, 1, 2]) expect(Math.abs(hex[c]! - at[c]!)).toBeLessThan(4);
+});
+
+test('a picture is fetched by its address, and only from where it may be', async ({ page }) => {
+  const { buffer } = await upload('mark', plain(300, 200, 41));
+  const server = createServer((request, response) => {
+    const found = request.url === '/quay.png';
+    response.writeHead(found ? 200 : 404, { 'content-type': 'image/png' }).end(found ? buffer : '');
+  });
+  await new Promise<void>((resolve) => server.listen(3199, '127.0.0.1', resolve));
+  try {
+    await createProject(page, 'By address');
+    const byAddress = page.getByRole('button', { name: 'by address' });
+    await tabTo(page, byAddress);
+    await page.keyboard.press('Enter');
+    const form = page.getByRole('dialog', { name: 'A picture by its address' });
+    const fetchFrom = async (address: string) => {
+      await form.getByRole('textbox').fill(address);
+      await page.keyboard.press('Enter');
+    };
+    await fetchFrom('http://127.0.0.1:3107/api/health');
+    await expect(form.getByRole('alert')).toContainText('“127.0.0.1” is not a public address');
+    expect(await seriousFindings(page)).toEqual([]);
+    await fetchFrom('http://127.0.0.1:3199/none.png');
+    await expect(form.getByRole('alert')).toContainText('answers 404');
+    await fetchFrom('http://127.0.0.1:3199/quay.png');
+    await expect(page.getByRole('region', { name: 'Layer quay' })).toContainText(
+      'Pinned 0 from all four edges',
+    );
+  } finally {
+    server.close();
+  }
 });

@@ -10,3 +10,12 @@ export const INPUT_LIMITS = {
 
 /** The folder of the database and the picture files. */
 export const storeFolder = () => path.resolve(/* turbopackIgnore: true */ process.env.STORE_DIR ?? 'store');
+
+/** Fetching pictures from addresses. Read when it is asked for, so that a test can set it. */
+export const FETCHING = {
+  redirects: 5,
+  timeoutMs: 20_000,
+  isOn: () => process.env.FETCH_ADDRESSES !== 'off',
+  /** `host:port`, separated by spaces, of servers that need not be public: for tests with a server of their own */
+  allowed: () => (process.env.FETCH_ALLOWED ?? '').split(' ').filter(Boolean),
+} as const;

@@ -1,3 +1,4 @@
+import { z } from 'zod';
 import { KeptFile } from '@/core/pictures/kept-file';
 
 /** What went wrong with a request, in the server’s words or our own. */
@@ -71,4 +72,11 @@ export function uploadFile(
     signal.addEventListener('abort', () => xhr.abort());
     xhr.send(file);
   });
+}
+
+const Fetched = z.object({ file: KeptFile, name: z.string() });
+
+/** Has the server take in a picture from a public address. @throws RequestProblem */
+export async function fetchAddress(projectId: string, address: string): Promise<z.infer<typeof Fetched>> {
+  return Fetched.parse(await request<unknown>('POST', `/api/projects/${projectId}/addresses`, { address }));
 }

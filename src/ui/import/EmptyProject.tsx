@@ -1,5 +1,6 @@
 'use client';
 import { Button } from 'react-bootstrap';
+import { AddressForm } from './AddressForm';
 import { useImports } from './ImportProvider';
 
 /** A project without a scene: one place to drop things. */
@@ -14,7 +15,8 @@ export function EmptyProject() {
         </p>
         <Button variant="primary" onClick={pick}>
           Choose files
-        </Button>
+        </Button>{' '}
+        <AddressForm />
       </div>
     </main>
   );

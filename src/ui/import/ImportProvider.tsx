@@ -12,7 +12,8 @@ import {
 import type { Arrived } from '@/core/pictures/assign';
 import { DEFAULT_NAMING, recognise, sameName, type Naming } from '@/core/pictures/naming';
 import type { Picture } from '@/core/pictures/picture';
-import { RequestProblem, uploadFile } from '../api';
+import type { KeptFile } from '@/core/pictures/kept-file';
+import { fetchAddress, RequestProblem, uploadFile } from '../api';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { ImportList } from './ImportList';
@@ -28,6 +29,8 @@ interface Imports {
   /** opens the dialog of the browser to choose files */
   pick: () => void;
   take: (files: readonly Incoming[]) => void;
+  /** fetched by the server; @throws RequestProblem */
+  takeAddress: (address: string) => Promise<void>;
 }
 
 const Context = createContext<Imports | null>(null);
@@ -48,7 +51,11 @@ interface Waiting extends Incoming {
 }
 
 /** Whether files are to be looked at together before they are taken: a name that says more than its picture does. */
-function belongTogether(files: readonly Incoming[], pictures: readonly Picture[], naming: Naming): boolean {
+function belongTogether(
+  files: readonly Pick<Incoming, 'path'>[],
+  pictures: readonly Picture[],
+  naming: Naming,
+): boolean {
   const read = files.map(({ path }) => recognise(path, naming));
   const isKnown = read.some(({ name }) => pictures.some((p) => sameName(p.name, name)));
   const says = read.some((r) => r.evidence.length > 0);
@@ -75,6 +82,20 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     [],
   );
 
+  /** Into the open scene where it has an obvious place. @returns what there is to say about it */
+  const place = useCallback(
+    (kept: KeptFile, name: string): string | undefined => {
+      let placed: string | undefined;
+      edit(store, (docs) => {
+        placed = placeImported(docs, store.getState().sceneId, kept, name);
+      });
+      if (!placed) return 'Added to the pictures; no layer shows it yet.';
+      if (!store.getState().documents.scenes[store.getState().sceneId]) store.setState({ sceneId: placed });
+      return undefined;
+    },
+    [store],
+  );
+
   const importOne = useCallback(
     async ({ item, file, path, batch, abort }: Waiting) => {
       if (abort.signal.aborted) return;
@@ -89,24 +110,14 @@ export function ImportProvider({ children }: { children: ReactNode }) {
           update(item.id, { state: 'read' });
           return;
         }
-        let placed: string | undefined;
-        edit(store, (docs) => {
-          placed = placeImported(docs, store.getState().sceneId, kept, file.name);
-        });
-        if (placed && !store.getState().documents.scenes[store.getState().sceneId]) {
-          store.setState({ sceneId: placed });
-        }
-        update(item.id, {
-          state: 'done',
-          note: placed ? undefined : 'Added to the pictures; no layer shows it yet.',
-        });
+        update(item.id, { state: 'done', note: place(kept, file.name) });
       } catch (error) {
         if (error instanceof DOMException) update(item.id, { state: 'cancelled' });
         else if (error instanceof RequestProblem) update(item.id, { state: 'failed', note: error.message });
         else throw error;
       }
     },
-    [store, update],
+    [store, update, place],
   );
 
   const take = useCallback(
@@ -134,6 +145,21 @@ export function ImportProvider({ children }: { children: ReactNode }) {
       })();
     },
     [importOne, store],
+  );
+
+  const takeAddress = useCallback(
+    async (address: string) => {
+      const { project } = store.getState().documents;
+      const { file, name } = await fetchAddress(project.id, address);
+      const naming = project.naming ?? DEFAULT_NAMING;
+      if (belongTogether([{ path: name }], project.pictures, naming)) {
+        setArrived([{ path: name, file: fileOf(file) }]);
+        return;
+      }
+      const id = crypto.randomUUID();
+      setItems((list) => [...list, { id, name, state: 'done', share: 1, note: place(file, name) }]);
+    },
+    [store, place],
   );
 
   const cancel = (id: string) => {
@@ -185,7 +211,10 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     };
   }, [take]);
 
-  const imports = useMemo(() => ({ take, pick: () => input.current?.click() }), [take]);
+  const imports = useMemo(
+    () => ({ take, takeAddress, pick: () => input.current?.click() }),
+    [take, takeAddress],
+  );
   return (
     <Context.Provider value={imports}>
       {children}

@@ -5,6 +5,7 @@ import type { Picture } from '@/core/pictures/picture';
 import { usersOfPicture } from '@/core/scene/documents';
 import { saySize } from '@/core/formats/numbers';
 import { masterOf, PictureThumb } from '../drawing/PictureThumb';
+import { AddressForm } from '../import/AddressForm';
 import { ACCEPT, useImports } from '../import/ImportProvider';
 import { ReplaceDialog } from '../import/ReplaceDialog';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -91,9 +92,12 @@ export function PicturesTray() {
     <section className="tray" aria-label="Pictures">
       <h2>
         Pictures
-        <Button variant="quiet" size="sm" onClick={pick}>
-          add files
-        </Button>
+        <span>
+          <Button variant="quiet" size="sm" onClick={pick}>
+            add files
+          </Button>
+          <AddressForm />
+        </span>
       </h2>
       <ul>
         {pictures.map((p) => (
