@@ -1,3 +1,5 @@
+import { benchImport } from './import';
 import { benchSurvey } from './survey';
 
 benchSurvey();
+await benchImport();

@@ -2,6 +2,10 @@ import { cpus } from 'node:os';
 
 const RUNS = 5;
 
+/** The middle of an odd number of values. */
+export const median = (values: readonly number[]): number =>
+  values.toSorted((a, b) => a - b)[Math.floor(values.length / 2)]!;
+
 /** Median of five runs of `work`, in ms, after one that warms up. */
 export function medianMs(work: () => void): number {
   work();
@@ -10,7 +14,7 @@ export function medianMs(work: () => void): number {
     work();
     return performance.now() - start;
   });
-  return times.sort((a, b) => a - b)[Math.floor(RUNS / 2)]!;
+  return median(times);
 }
 
 const machine = { cpu: cpus()[0]?.model ?? 'unknown', cores: cpus().length, node: process.version };
