@@ -212,6 +212,17 @@ function whyFontSize(context: Context, asked: Asked): Reason {
   return reason(words + left, shrunk || shortened ? extents : [], { part });
 }
 
+/** Which subjects are cut, and at which sides the picture loses something. */
+function whyKept(context: Context, asked: Asked): Reason {
+  const { keep, crop } = drawnLayer(context, asked.layer.id).measures;
+  const said = (keep ?? []).map(({ subject, lost }) => `${subject} ${sayShare(lost)}`).join(', ');
+  const sides = (['left', 'right', 'top', 'bottom'] as const).filter((s) => (crop?.[s] ?? 0) > 1e-9);
+  return reason(
+    `Of the keep areas is not seen: ${said || 'nothing, because there is none'}.`,
+    sides.map((s) => whyCrop(context, asked, s)),
+  );
+}
+
 const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) => Reason> = {
   'drawn-width': (c, a) => whyDrawn(c, a, 'x'),
   'drawn-height': (c, a) => whyDrawn(c, a, 'y'),
@@ -227,6 +238,7 @@ const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) 
   'width-mm': whyMillimetres,
   'font-size': whyFontSize,
   file: whyFile,
+  keep: whyKept,
   collapse: whyCollapsed,
 };
 

@@ -54,6 +54,7 @@ export type FigureName =
   | 'width-mm'
   | 'font-size'
   | 'file'
+  | 'keep'
   | 'collapse';
 
 export interface Figure {

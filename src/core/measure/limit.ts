@@ -13,6 +13,7 @@ export const MEASURES = [
   'share-width',
   'share-height',
   'share-area',
+  'keep-lost',
   'collapse',
 ] as const;
 export type MeasureName = (typeof MEASURES)[number];
@@ -48,6 +49,13 @@ export const DEFAULT_LIMITS: readonly Limit[] = [
     max: 0.65,
     outcome: 'fail',
     reason: 'What is left is no longer the picture that was drawn.',
+  },
+  {
+    measure: 'keep-lost',
+    role: 'background',
+    max: 0,
+    outcome: 'fail',
+    reason: 'What has to be seen of the picture is cut off.',
   },
   {
     measure: 'bare-screen',

@@ -1,3 +1,4 @@
+import { keep } from './keep';
 import { collapsed } from './collapse';
 import fc from 'fast-check';
 import { area, fromSize, type Rect } from '../geometry/rect';
@@ -165,6 +166,7 @@ describe('limits', () => {
       enlargement: enlargement(p, rendition, 2),
       clearance: clearance(p, screen, view),
       share: { width: 1, height: 1, area: 1, widthMm: null },
+      keep: null,
       collapsed: collapsed(p.box),
     };
   };
@@ -214,6 +216,50 @@ describe('limits', () => {
       fc.property(singleFit, size(), rect(), (f, natural, box) => {
         const p = place(f, box, natural);
         expect(p.visible ? area(p.visible) : 0).toBeLessThanOrEqual(area(p.drawn) * (1 + 1e-9));
+      }),
+    );
+  });
+});
+
+describe('keep areas', () => {
+  const box = { x: 0, y: 0, width: 100, height: 100 };
+  const areas = [
+    { subject: 'left half', rect: { x: 0, y: 0, width: 0.5, height: 1 }, weight: 1 },
+    { subject: 'right end', rect: { x: 0.9, y: 0.2, width: 0.1, height: 0.5 }, weight: 1 },
+  ];
+  /** 2:1 in a square: half of the width is seen, from a place on. */
+  const seen = (percent: number) => {
+    const natural = { width: 200, height: 100 };
+    const align: Fit['align'] = {
+      kind: 'position',
+      x: { percent, offset: lu(0) },
+      y: { percent: 50, offset: lu(0) },
+    };
+    const cover: Fit = { ...fit('cover'), align };
+    return placePicture({ fit: cover, natural, box, screen: box, density: 1 });
+  };
+
+  it('lose what is not seen of them', () => {
+    const lost = (percent: number) => keep(seen(percent), areas)!.map((k) => k.lost);
+    expect(lost(0)).toEqual([0, 1]);
+    expect(lost(100)).toEqual([1, 0]);
+    expect(lost(50)[0]).toBeCloseTo(0.5, 12);
+    expect(keep(seen(0), [])).toBeNull();
+  });
+
+  it('lose the share that a fine grid of points counts', () => {
+    const share = fc.double({ min: 0, max: 0.5, noNaN: true });
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 100 }), share, share, (percent, x, width) => {
+        const p = seen(percent);
+        const rect = { x, y: 0.1, width: Math.max(0.05, width), height: 0.5 };
+        const [found] = keep(p, [{ subject: 's', rect, weight: 1 }])!;
+        const points = Array.from({ length: 2000 }, (_, i) => rect.x + (rect.width * (i + 0.5)) / 2000);
+        const hidden = points.filter((at) => {
+          const on = p.drawn.x + at * p.drawn.width;
+          return on < 0 || on > 100;
+        });
+        expect(found!.lost).toBeCloseTo(hidden.length / points.length, 2);
       }),
     );
   });

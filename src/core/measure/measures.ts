@@ -1,6 +1,6 @@
 import type { PerSide, Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
-import type { Rendition } from '../pictures/picture';
+import type { KeepArea, Rendition } from '../pictures/picture';
 import type { Regions } from '../screens/regions';
 import type { Screen } from '../screens/screen';
 import { bare, bareScreen, type BareScreen } from './bare';
@@ -9,6 +9,7 @@ import { clearance, type Clearance } from './clearance';
 import { crop, type WithTotal } from './crop';
 import { distortion } from './distortion';
 import { enlargement } from './enlargement';
+import { keep, type KeptSubject } from './keep';
 import { share, type Share } from './share';
 import type { MeasureName, MeasureSide } from './limit';
 
@@ -21,6 +22,8 @@ export interface Measures {
   enlargement: number | null;
   clearance: Clearance | null;
   share: Share;
+  /** of each keep area of the cut that is shown */
+  keep: KeptSubject[] | null;
   /** axes along which the box has no extent, 0..2 */
   collapsed: number;
 }
@@ -33,9 +36,17 @@ export interface Measured {
   /** what ends the view: the screen, and every clipping panel around the layer */
   window: Rect;
   screen: Screen;
+  keepAreas?: readonly KeepArea[];
 }
 
-export function measure({ placement: p, rendition, regions, window, screen }: Measured): Measures {
+export function measure({
+  placement: p,
+  rendition,
+  regions,
+  window,
+  screen,
+  keepAreas = [],
+}: Measured): Measures {
   return {
     crop: crop(p, window),
     bare: rendition && bare(p),
@@ -44,6 +55,7 @@ export function measure({ placement: p, rendition, regions, window, screen }: Me
     enlargement: rendition && enlargement(p, rendition, screen.density),
     clearance: clearance(p, regions.safe, { screen: regions.screen, window }),
     share: share(p, { screen: regions.screen, window }, screen),
+    keep: keep(p, keepAreas),
     collapsed: collapsed(p.box),
   };
 }
@@ -68,6 +80,7 @@ const FIGURES: Record<MeasureName, (m: Measures, side?: MeasureSide) => number |
   'share-width': (m) => m.share.width,
   'share-height': (m) => m.share.height,
   'share-area': (m) => m.share.area,
+  'keep-lost': (m) => m.keep && Math.max(...m.keep.map((k) => k.lost)),
   collapse: (m) => m.collapsed,
 };
 

@@ -14,6 +14,7 @@ const FIGURES: Record<MeasureName, { word: string; say: (value: number) => strin
   'share-width': { word: 'width', say: sayShare },
   'share-height': { word: 'height', say: sayShare },
   'share-area': { word: 'area', say: sayShare },
+  'keep-lost': { word: 'keep area cut', say: sayShare },
   collapse: { word: 'collapsed along', say: (axes) => (axes === 1 ? '1 axis' : `${axes} axes`) },
 };
 

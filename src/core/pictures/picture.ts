@@ -26,6 +26,8 @@ export const KeepArea = z.looseObject({
   weight: z.number().nonnegative(),
 });
 
+export type KeepArea = z.infer<typeof KeepArea>;
+
 export const Cut = z.looseObject({
   cut: z.enum(['any', 'portrait', 'landscape']),
   renditions: z.array(Rendition).min(1).max(64),

@@ -148,17 +148,24 @@ function drawGround(layer: GroundLayer, { input, c, prepared }: Scope): GroundRe
   };
 }
 
-/** @param rendition the file it is drawn from, `null` for what is not drawn from one */
+/** @param file what it is drawn from, `null` for what is not drawn from a file */
 function base(
   layer: PlacedLayer,
   placement: Placement,
-  rendition: Rendition | null,
+  file: { rendition: Rendition; cut: Cut } | null,
   scope: Scope,
 ): PlacedBase {
   const { id, name, role, opacity = 1, parent } = layer;
   const { regions, turned } = scope.prepared;
   const window = windowOf(layer, scope);
-  const measures = measure({ placement, rendition, regions, window, screen: turned.screen });
+  const measures = measure({
+    placement,
+    rendition: file?.rendition ?? null,
+    regions,
+    window,
+    screen: turned.screen,
+    keepAreas: file?.cut.keepAreas,
+  });
   return { id, name, role, opacity, box: placement.box, parent, placement, measures };
 }
 
@@ -177,7 +184,7 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
   const tint = layer.tint ? resolveColour(layer.tint, c.appearance, input.named) : null;
   return {
     kind: 'picture',
-    ...base(layer, placement, rendition, scope),
+    ...base(layer, placement, { rendition, cut }, scope),
     pictureId: layer.picture,
     cut: cut.cut,
     rendition,

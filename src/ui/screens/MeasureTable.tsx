@@ -89,7 +89,7 @@ function sizeRows({ id, kind, placement, measures }: PlacedResult): Maybe[] {
 }
 
 function lossRows({ id, kind, role, measures }: PlacedResult): Maybe[] {
-  const { crop, bare, bareScreen, distortion } = measures;
+  const { crop, bare, bareScreen, distortion, keep } = measures;
   const hidden = crop && (kind === 'picture' || crop.total > 0) ? crop : null;
   const measure = hidden && hidden.total > 0 ? 'crop' : undefined;
   return [
@@ -104,6 +104,12 @@ function lossRows({ id, kind, role, measures }: PlacedResult): Maybe[] {
       value: asked(id, 'Crop in all').one('crop', sayShare(hidden.total)),
       measure,
     },
+    ...(keep ?? []).map(({ subject, lost }) => ({
+      label: `${subject}, cut off`,
+      title: 'share of the keep area that is not seen',
+      value: asked(id, `${subject} cut off`).one('keep', sayShare(lost)),
+      measure: lost > 0 ? 'crop' : undefined,
+    })),
     bare !== null &&
       bare.total > 0 && {
         label: 'Bare in its box',

@@ -1,0 +1,40 @@
+import { area, intersect, type Rect } from '../geometry/rect';
+import type { Placement } from '../fit/place';
+import { isRepeated } from '../fit/tiles';
+import type { KeepArea } from '../pictures/picture';
+
+export interface KeptSubject {
+  subject: string;
+  /** share of the keep area that is not visible, 0..1 */
+  lost: number;
+  /** where it is drawn, absolute on the screen, lu */
+  rect: Rect;
+}
+
+/**
+ * How much of each keep area of a picture is not seen. `null` for a repeated picture, and for one without any.
+ * @param areas shares of the picture's width and height
+ */
+export function keep(p: Placement, areas: readonly KeepArea[]): KeptSubject[] | null {
+  if (areas.length === 0 || isRepeated(p)) return null;
+  const { width, height } = p.natural;
+  return areas.map(({ subject, rect }) => {
+    const wanted = {
+      x: rect.x * width,
+      y: rect.y * height,
+      width: rect.width * width,
+      height: rect.height * height,
+    };
+    const seen = p.source && intersect(wanted, p.source);
+    const whole = area(wanted);
+    // An area of no extent is kept as long as the picture is seen at all.
+    const lost = whole > 0 ? 1 - (seen ? area(seen) : 0) / whole : Number(p.source === null);
+    const on = {
+      x: p.drawn.x + rect.x * p.drawn.width,
+      y: p.drawn.y + rect.y * p.drawn.height,
+      width: rect.width * p.drawn.width,
+      height: rect.height * p.drawn.height,
+    };
+    return { subject, lost: lost < 1e-12 ? 0 : lost, rect: on };
+  });
+}
