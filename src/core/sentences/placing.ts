@@ -45,6 +45,20 @@ function allEdges(edge: Edge, names: Names): Token[] {
   ];
 }
 
+/** How far an edge is from what it is measured from. */
+const offsetPart = (value: Edge, paths: Path[], label: string, axis: Axis, names: Names): Part => ({
+  text: sayLengthOf(value.offset, names),
+  paths,
+  editable: {
+    kind: 'edge',
+    value: value.offset,
+    label,
+    percentOf: theRegion(value.region, names),
+    axis,
+    placing: placingPath(names),
+  },
+});
+
 /** “**12** below **Emblem**”, “**32** from the top of the **safe area**” */
 function edge(value: Edge, own: 'start' | 'end', axis: Axis, path: Path, names: Names): Token[] {
   const words = AXIS_WORDS[axis];
@@ -53,18 +67,7 @@ function edge(value: Edge, own: 'start' | 'end', axis: Axis, path: Path, names: 
   const label = opposite
     ? `Gap ${side === 'end' ? words.after : words.before} it`
     : `Distance from the ${words[side]}, inwards`;
-  const offset: Part = {
-    text: sayLengthOf(value.offset, names),
-    paths: [[...path, 'offset']],
-    editable: {
-      kind: 'edge',
-      value: value.offset,
-      label,
-      percentOf: theRegion(value.region, names),
-      axis,
-      placing: placingPath(names),
-    },
-  };
+  const offset = offsetPart(value, [[...path, 'offset']], label, axis, names);
   const region = regionPart(value.region, [[...path, 'region']], names);
   if (!opposite) return [offset, ` from the ${words[side]} of ${articleOf(value.region, names)}`, region];
   return [
@@ -79,18 +82,7 @@ function bothEdges(value: Edge, axis: Axis, names: Names): Token[] {
   const words = AXIS_WORDS[axis];
   const paths = (key: 'offset' | 'region') => [at(names, axis, 'start', key), at(names, axis, 'end', key)];
   const label = `Distance from the ${words.start} and ${words.end}, inwards`;
-  const offset: Part = {
-    text: sayLengthOf(value.offset, names),
-    paths: paths('offset'),
-    editable: {
-      kind: 'edge',
-      value: value.offset,
-      label,
-      percentOf: theRegion(value.region, names),
-      axis,
-      placing: placingPath(names),
-    },
-  };
+  const offset = offsetPart(value, paths('offset'), label, axis, names);
   return [
     offset,
     ` from the ${words.start} and ${words.end} of ${articleOf(value.region, names)}`,

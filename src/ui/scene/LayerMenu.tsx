@@ -16,6 +16,7 @@ import { commit, edit, editLive, inLayer } from '../state/edit';
 import { EditorPopover } from './EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
+import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
 
 const ROLE_WORDS = {
@@ -59,26 +60,12 @@ function LabelledSelect(p: {
 function Basics({ layer, change, onCommit }: SectionProps) {
   const store = useWorkbenchStore();
   const scene = useScene();
-  const nameId = useId();
   const holders = possibleHolders(scene, layer.id);
   const hold = (id: string) =>
     edit(store, ({ scenes }) => holdIn(scenes[scene.id]!, layer.id, id === '' ? undefined : id));
   return (
     <>
-      <div className="labelled">
-        <label htmlFor={nameId}>Name</label>
-        <Form.Control
-          id={nameId}
-          autoFocus
-          maxLength={120}
-          defaultValue={layer.name}
-          onChange={(e) => {
-            const name = e.target.value.trim();
-            if (name) change((l) => (l.name = name));
-          }}
-          onBlur={onCommit}
-        />
-      </div>
+      <NameField value={layer.name} onChange={(name) => change((l) => (l.name = name))} onCommit={onCommit} />
       <LabelledSelect
         label="Judged as"
         value={layer.role}

@@ -1,6 +1,6 @@
 'use client';
 import { useRef } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { usersOfNamed } from '@/core/scene/named';
 import { readTokens, takeIn, writeTokens } from '@/core/scene/tokens';
 import type { NamedValue } from '@/core/scene/values';
@@ -11,6 +11,7 @@ import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from './EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
+import { NameField } from './editors/NameField';
 import { LengthField } from './editors/LengthField';
 import { Swatch } from './Swatch';
 
@@ -43,23 +44,9 @@ function ValueEditor({ value: entry, onDone }: { value: NamedValue; onDone: () =
   const set = (next: object) => {
     if (!('named' in next)) change((n) => (n.value = next as NamedValue['value']));
   };
-  const nameId = `named-${entry.id}`;
   return (
     <>
-      <div className="labelled">
-        <label htmlFor={nameId}>Name</label>
-        <Form.Control
-          id={nameId}
-          autoFocus
-          maxLength={120}
-          defaultValue={entry.name}
-          onChange={(e) => {
-            const name = e.target.value.trim();
-            if (name) change((n) => (n.name = name));
-          }}
-          onBlur={onCommit}
-        />
-      </div>
+      <NameField value={entry.name} onChange={(name) => change((n) => (n.name = name))} onCommit={onCommit} />
       {'light' in entry.value ? (
         <ColourEditor value={entry.value} named={[]} id="named" onChange={set} onCommit={onCommit} />
       ) : (

@@ -9,6 +9,7 @@ import { commit, editLive } from '../state/edit';
 import { EditorPopover } from './EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
+import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
 import { SCENE_SETTINGS } from './open-part';
 
@@ -125,20 +126,12 @@ function SceneFields() {
     });
   return (
     <>
-      <div className="labelled">
-        <label htmlFor="scene-name">Name of the scene</label>
-        <Form.Control
-          id="scene-name"
-          autoFocus
-          maxLength={120}
-          defaultValue={scene.name}
-          onChange={(e) => {
-            const name = e.target.value.trim();
-            if (name) change((s) => (s.name = name));
-          }}
-          onBlur={onCommit}
-        />
-      </div>
+      <NameField
+        label="Name of the scene"
+        value={scene.name}
+        onChange={(name) => change((s) => (s.name = name))}
+        onCommit={onCommit}
+      />
       {(['status', 'title', 'navigation'] as const).map((kind) => (
         <BarFields key={kind} kind={kind} change={change} />
       ))}
