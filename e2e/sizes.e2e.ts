@@ -199,3 +199,33 @@ test('a picture is fetched by its address, and only from where it may be', async
     server.close();
   }
 });
+
+test('keep areas are marked, named and measured, by keyboard', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/sign-in?case=phone-393x852-3x-pill.0.light');
+  const deck = page.getByRole('region', { name: 'Layer Deck photo' });
+  await tabTo(page, deck.getByRole('button', { name: 'mark one' }));
+  await page.keyboard.press('Enter');
+  const area = deck.getByRole('button', { name: 'Subject 1' });
+  await tabTo(page, area);
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'What has to be seen' }).fill('Railing');
+  await page.getByRole('textbox', { name: 'From the left' }).fill('0');
+  await page.getByRole('textbox', { name: 'Width' }).fill('10');
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  // The left end of the photo is cut off on a phone that is held upright.
+  const row = closeUp(page).getByRole('row', { name: /^Railing, cut off/ });
+  await expect(row.getByRole('cell')).toHaveText('100 %');
+  await expect(closeUp(page)).toContainText('keep area cut 100 %');
+  await row.getByRole('button').click();
+  await expect(page.getByRole('dialog', { name: /^Why Railing/ })).toContainText(
+    'is not seen: Railing 100 %',
+  );
+  await page.keyboard.press('Escape');
+  await deck.getByRole('button', { name: 'Railing' }).click();
+  await page
+    .getByRole('dialog', { name: 'Keep area Railing' })
+    .getByRole('button', { name: 'delete' })
+    .click();
+  await expect(row).toHaveCount(0);
+});

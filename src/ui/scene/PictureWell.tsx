@@ -5,6 +5,7 @@ import type { PictureLayer } from '@/core/scene/scene';
 import { PictureThumb, masterOf } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
+import { KeepAreas } from './KeepAreas';
 import { useShownPart } from './useShownPart';
 
 const STEPS: Record<string, [number, number]> = {
@@ -58,31 +59,47 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
 
   const what = align.kind === 'focal' ? 'Focal point' : 'Position';
   return (
-    <div
-      ref={ref}
-      className="well"
-      style={{ aspectRatio: `${master.widthPx} / ${master.heightPx}` }}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        moveTo(e);
-      }}
-      onPointerMove={(e) => {
-        if (e.buttons === 1) moveTo(e);
-      }}
-      onPointerUp={() => commit(store)}
-    >
-      <PictureThumb picture={picture} width={WIDTH} appearance={appearance} />
-      {shown && <span className="well-shown" style={shown} title="What the close-up’s screen shows" />}
-      <button
-        type="button"
-        className="well-point"
-        style={{ left: `${point.x}%`, top: `${point.y}%` }}
-        aria-label={`${what} of ${layer.name}: ${sayNumber(point.x)} % across, ${sayNumber(point.y)} % down. Arrow keys move it.`}
-        onKeyDown={onKeyDown}
-        onKeyUp={(e) => {
-          if (STEPS[e.key]) commit(store);
+    <>
+      <div
+        ref={ref}
+        className="well"
+        style={{ aspectRatio: `${master.widthPx} / ${master.heightPx}` }}
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          moveTo(e);
         }}
-      />
-    </div>
+        onPointerMove={(e) => {
+          if (e.buttons === 1) moveTo(e);
+        }}
+        onPointerUp={() => commit(store)}
+      >
+        <PictureThumb picture={picture} width={WIDTH} appearance={appearance} />
+        {picture.cuts[0]!.keepAreas.map(({ subject, rect }, index) => (
+          <span
+            key={index}
+            className="well-keep"
+            title={subject}
+            style={{
+              left: `${rect.x * 100}%`,
+              top: `${rect.y * 100}%`,
+              width: `${rect.width * 100}%`,
+              height: `${rect.height * 100}%`,
+            }}
+          />
+        ))}
+        {shown && <span className="well-shown" style={shown} title="What the close-up’s screen shows" />}
+        <button
+          type="button"
+          className="well-point"
+          style={{ left: `${point.x}%`, top: `${point.y}%` }}
+          aria-label={`${what} of ${layer.name}: ${sayNumber(point.x)} % across, ${sayNumber(point.y)} % down. Arrow keys move it.`}
+          onKeyDown={onKeyDown}
+          onKeyUp={(e) => {
+            if (STEPS[e.key]) commit(store);
+          }}
+        />
+      </div>
+      <KeepAreas picture={picture} />
+    </>
   );
 }
