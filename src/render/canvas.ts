@@ -1,5 +1,6 @@
 import type { Size } from '@/core/geometry/rect';
 import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern, Rounding } from './drawing';
+import { kept, type Kept } from './kept';
 
 type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
@@ -44,25 +45,6 @@ function drawImage(ctx: Context, command: Image, bitmap: ImageBitmap) {
   clipTo(ctx, command);
   ctx.drawImage(tint ? tinted(bitmap, dest, tint) : bitmap, dest.x, dest.y, dest.width, dest.height);
   ctx.restore();
-}
-
-interface Kept<T> {
-  get: (key: string, make: () => T) => T;
-}
-
-/** What was made before under the same key; all of it is forgotten when it becomes too much. */
-function kept<T>(most: number): Kept<T> {
-  const known = new Map<string, T>();
-  return {
-    get: (key, make) => {
-      const found = known.get(key);
-      if (found !== undefined) return found;
-      if (known.size >= most) known.clear();
-      const made = make();
-      known.set(key, made);
-      return made;
-    },
-  };
 }
 
 const swatches = new WeakMap<ImageBitmap, Kept<ImageBitmap>>();

@@ -1,6 +1,7 @@
 import { create, type Font, type Glyph, type GlyphPosition } from 'fontkit';
 import type { TextMetrics } from '@/core/text/layout';
 import { FACES, type Face } from '@/core/text/style';
+import { kept } from './kept';
 
 /** Outlines are in this many units per font size, y downwards from the baseline. */
 export const EM = 2048;
@@ -17,18 +18,10 @@ export type Subset = (typeof SUBSETS)[number];
 
 const MOST_KEPT = 4000;
 
-/** Keeps the answers of a costly function of a text; forgets all of them when there are too many. */
-function kept<T>(find: (text: string, face: Face) => T) {
-  const known = new Map<string, T>();
-  return (text: string, face: Face): T => {
-    const key = `${face} ${text}`;
-    const found = known.get(key);
-    if (found !== undefined) return found;
-    if (known.size > MOST_KEPT) known.clear();
-    const value = find(text, face);
-    known.set(key, value);
-    return value;
-  };
+/** Keeps the answers of a costly function of a text. */
+function keptByText<T>(find: (text: string, face: Face) => T) {
+  const known = kept<T>(MOST_KEPT);
+  return (text: string, face: Face): T => known.get(`${face} ${text}`, () => find(text, face));
 }
 
 /** A stretch of text that one file has all letters of. */
@@ -86,13 +79,13 @@ export function createFonts(files: Record<Face, readonly Uint8Array[]>): Fonts {
   const width = (text: string, face: Face) =>
     shaped(text, faces[face]).reduce((sum, g) => sum + g.position.xAdvance * g.unit, 0) / EM;
   return {
-    width: kept(width),
-    outline: kept((text, face) => outlineOf(shaped(text, faces[face]))),
+    width: keptByText(width),
+    outline: keptByText((text, face) => outlineOf(shaped(text, faces[face]))),
     vertical: (face) => {
       const { ascent, descent, unitsPerEm } = faces[face][0]!;
       return { ascent: ascent / unitsPerEm, descent: -descent / unitsPerEm };
     },
-    missing: kept((text, face) => [
+    missing: keptByText((text, face) => [
       ...new Set([...text].filter((c) => c !== '\n' && !faces[face].some((f) => has(f, c)))),
     ]),
   };

@@ -6,7 +6,6 @@ import { KIND_GROUPS } from '@/core/screens/kinds';
 import { orientationOf, type Orientation } from '@/core/screens/turn';
 import type { CaseSummary } from '@/core/survey/summary';
 import { sayFigure } from '@/core/measure/words';
-import { sayNumber } from '@/core/formats/numbers';
 
 /** Outcomes have shapes, so that nothing is said by colour alone. */
 export const OUTCOME_SHAPES: Record<Outcome, string> = { fail: '▲', warn: '◭', clear: '○' };
@@ -50,9 +49,6 @@ export function caseText(c: Case, summary: CaseSummary | undefined, layerName: s
   const figure = headline ? `, ${layerName ?? ''} ${sayFigure(headline.measure, headline.value)}` : '';
   return `${caseName(c)}: ${outcome}${figure}`;
 }
-
-/** “×3”, “×2.625” */
-export const sayDensity = (density: number) => `${sayNumber(Math.round(density * 1000) / 1000)}`;
 
 export const FIT_WORDS: Record<FitPreset, { label: string; title: string }> = {
   cover: { label: 'cover', title: 'Fills the box and keeps the shape; what spills is cut' },

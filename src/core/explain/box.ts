@@ -1,23 +1,29 @@
 import { sayNumber } from '../formats/numbers';
 import { extent as extentOf, span, type Axis } from '../geometry/rect';
 import type { Basis, Edge, Extent, Region } from '../placing/rule';
+import { other } from '../placing/sizes';
 import { isPlaced } from '../scene/scene';
-import { AXIS_WORDS, articleOf, sayBasis, sayLengthOf, sayRatioOf, sayRegion } from '../sentences/words';
+import { isPercent } from '../scene/values';
+import {
+  AXIS_WORDS,
+  articleOf,
+  sayBasis,
+  sayLengthOf,
+  sayRatioOf,
+  sayRegion,
+  seenBy,
+} from '../sentences/words';
 import { askedLayer, rulePath, sideAt, type Asked, type Context } from './context';
 import { whyNatural } from './natural';
 import { reason, type Reason } from './reason';
 import { whyBars, whyInset, whyScreen } from './screen';
 
 type End = 'start' | 'end';
-const other = (axis: Axis): Axis => (axis === 'x' ? 'y' : 'x');
 
 /** More steps than this are not followed through layers that lean on one another. */
 const DEEPEST = 6;
 
-const nameOf = ({ names }: Context, asked: Asked) => ({
-  ...names,
-  holder: names.layers.find((l) => l.id === asked.layer.parent)?.name,
-});
+const nameOf = ({ names }: Context, { layer }: Asked) => seenBy(layer, names);
 
 const theRegion = (context: Context, asked: Asked, region: Region) => {
   const names = nameOf(context, asked);
@@ -167,7 +173,7 @@ function sayBounds(context: Context, asked: Asked, extent: Extent, axis: Axis, o
   if (own === null) return '';
   if (own > high && high >= low) return ` It is held to its upper bound, ${sayNumber(high)}.`;
   if (own < low) return ` It is held to its lower bound, ${sayNumber(low)}.`;
-  const share = extent.kind === 'length' && !('named' in extent.length) && extent.length.unit === '%';
+  const share = extent.kind === 'length' && isPercent(extent.length);
   return share && high === Infinity ? ' Nothing bounds it above.' : '';
 }
 
@@ -178,7 +184,7 @@ function whyLength(context: Context, asked: Asked, axis: Axis, depth: number): R
   const { resolver } = context.prepared;
   const own = resolver.sizes.own(asked.placeable, axis);
   const said = sayLengthOf(extent.length, nameOf(context, asked));
-  const share = !('named' in extent.length) && extent.length.unit === '%';
+  const share = isPercent(extent.length);
   const word = AXIS_WORDS[axis].extent;
   const bounds = sayBounds(context, asked, extent, axis, own);
   const basis = sayNumber(resolver.basis(asked.placeable, extent.of, axis));

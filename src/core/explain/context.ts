@@ -1,7 +1,7 @@
 import type { Axis, Side } from '../geometry/rect';
 import type { Placeable } from '../placing/resolve';
 import { prepareCase, type Prepared, type SurveyInput } from '../survey/prepare';
-import { surveyCase, type CaseResult, type PlacedResult } from '../survey/survey';
+import { surveyPrepared, type CaseResult, type PlacedResult } from '../survey/survey';
 import type { Names } from '../sentences/words';
 import { isPlaced, type PlacedLayer } from '../scene/scene';
 import type { Case } from '../screens/cases';
@@ -15,10 +15,11 @@ export interface Context {
 }
 
 export function contextOf(input: SurveyInput, c: Case): Context {
+  const prepared = prepareCase(input, c);
   return {
     input,
-    prepared: prepareCase(input, c),
-    result: surveyCase(input, c),
+    prepared,
+    result: surveyPrepared(input, c, prepared),
     names: { layers: input.scene.layers, named: input.named },
   };
 }

@@ -1,19 +1,17 @@
-import { sayNumber } from '../formats/numbers';
-import type { Rendition } from '../pictures/picture';
+import { sayDensity } from '../formats/numbers';
+import { sameDensity, type Rendition } from '../pictures/picture';
 import { isPortrait } from '../screens/turn';
 import type { Asked, Context } from './context';
 import { reason, type Reason } from './reason';
-
-const sayDensity = (density: number) => `${sayNumber(Math.round(density * 1000) / 1000)}x`;
 
 /** Why this density of those there are, by the rule of the screen’s family. */
 function whyDensity(context: Context, list: readonly Rendition[], taken: Rendition): string {
   const { screen } = context.prepared.turned;
   if (taken.vector) return 'A vector goes before every bitmap: it is drawn at the screen’s own density.';
   if (list.length === 1) return 'There is one file for it.';
-  const all = list.map((r) => sayDensity(r.density)).join(', ');
-  const has = `The screen has ${sayNumber(screen.density)} px per lu; there are ${all}.`;
-  if (Math.abs(taken.density - screen.density) < 1e-6) return `${has} One is just that density.`;
+  const all = list.map((r) => `${sayDensity(r.density)}x`).join(', ');
+  const has = `The screen has ${sayDensity(screen.density)} px per lu; there are ${all}.`;
+  if (sameDensity(taken.density, screen.density)) return `${has} One is just that density.`;
   if (screen.family === 'whole-number')
     return taken.density > screen.density
       ? `${has} None matches, so the smallest larger one is drawn smaller.`
@@ -41,7 +39,7 @@ export function whyFile(context: Context, { layer }: Asked): Reason {
       : `There is no ${appearance} file, so the ${rendition.appearance} one is taken.`;
   const list = cut.renditions.filter((r) => r.appearance === rendition.appearance);
   return reason(
-    `The file of ${rendition.widthPx} × ${rendition.heightPx} px counts as ${sayDensity(rendition.density)}.`,
+    `The file of ${rendition.widthPx} × ${rendition.heightPx} px counts as ${sayDensity(rendition.density)}x.`,
     [reason(ofCut), reason(ofAppearance), reason(whyDensity(context, list, rendition))],
     { part: { layerId: layer.id, path: ['picture'] } },
   );

@@ -1,6 +1,7 @@
 import type { Appearance } from '../scene/values';
 import { recognise, sameName, type Naming } from './naming';
-import type { Cut, Picture, Rendition } from './picture';
+import { sayDensity } from '../formats/numbers';
+import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
 
 /** A file as it arrived: where it lay, and what it is. */
 export interface Arrived {
@@ -35,8 +36,6 @@ interface Draft extends Omit<Assigned, 'density'> {
   density: number | null;
 }
 
-const sayDensity = (density: number) => `${Math.round(density * 1000) / 1000}x`;
-
 /** A density for each file that has none in its name, from those of the same picture and cut. */
 function bySize(draft: Draft, drafts: readonly Draft[]): Assigned {
   if (draft.density !== null) return { ...draft, density: draft.density };
@@ -49,7 +48,7 @@ function bySize(draft: Draft, drafts: readonly Draft[]): Assigned {
   if (named) {
     const fits = densityFor(file.widthPx, named.arrived.file.widthPx / named.density!);
     if (fits) {
-      const because = `by its size, beside the ${sayDensity(named.density!)} file`;
+      const because = `by its size, beside the ${sayDensity(named.density!)}x file`;
       return { ...draft, density: fits, because };
     }
   }
@@ -81,7 +80,7 @@ const samePlace = (a: Place, b: Place) =>
   sameName(a.picture, b.picture) &&
   a.cut === b.cut &&
   a.appearance === b.appearance &&
-  Math.abs(a.density - b.density) < 1e-6;
+  sameDensity(a.density, b.density);
 
 /** The files that want a place that another one before them has already, by their number in the list. */
 export const clashes = (list: readonly Place[]): number[] =>
@@ -96,7 +95,7 @@ const newCut = (cut: Cut['cut'], rendition: Rendition): Cut => ({
 
 function takeInto(cut: Cut, rendition: Rendition): Cut {
   const others = cut.renditions.filter(
-    (r) => r.appearance !== rendition.appearance || Math.abs(r.density - rendition.density) > 1e-6,
+    (r) => r.appearance !== rendition.appearance || !sameDensity(r.density, rendition.density),
   );
   return { ...cut, renditions: [...others, rendition].toSorted((a, b) => a.density - b.density) };
 }

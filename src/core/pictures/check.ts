@@ -1,6 +1,7 @@
 import { paddingOf, type Ink } from '../pixels/ink';
 import type { Appearance } from '../scene/values';
-import type { Cut, Picture, Rendition } from './picture';
+import { sayDensity } from '../formats/numbers';
+import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
 
 /** What can be wrong with the files of a picture. */
 export type FileRule =
@@ -44,7 +45,6 @@ export const USUAL_DENSITIES: readonly number[] = [1, 2, 3];
 const HEAVY_BYTES = 300_000;
 const HEAVY_PER_PX = 2;
 
-const sayDensity = (density: number) => `${Math.round(density * 1000) / 1000}x`;
 const sayPx = (s: { widthPx: number; heightPx: number }) => `${s.widthPx} × ${s.heightPx} px`;
 const sayBytes = (bytes: number) => `${Math.round(bytes / 100_000) / 10} MB`;
 
@@ -85,13 +85,13 @@ function missing(set: Set, densities: readonly number[]): FileFinding[] {
   const master = masterOfSet(set.files);
   if (!master || bitmaps.length < 2 || set.files.some((r) => r.vector)) return [];
   return densities
-    .filter((d) => !bitmaps.some((r) => Math.abs(r.density - d) < 1e-6))
+    .filter((d) => !bitmaps.some((r) => sameDensity(r.density, d)))
     .map((d) =>
       finding(
         set,
         'missing',
         d,
-        `There is no ${sayDensity(d)} file; made from the master it has ${sayPx(madeFrom(master, d))}.`,
+        `There is no ${sayDensity(d)}x file; made from the master it has ${sayPx(madeFrom(master, d))}.`,
       ),
     );
 }
@@ -105,7 +105,7 @@ function uneven(set: Set): FileFinding[] {
       const asked = madeFrom(master, r.density);
       const off = Math.max(Math.abs(r.widthPx - asked.widthPx), Math.abs(r.heightPx - asked.heightPx));
       if (off <= 1) return [];
-      const text = `The ${sayDensity(r.density)} file has ${sayPx(r)}; as the ${sayDensity(master.density)} file has ${sayPx(master)}, it should have ${sayPx(asked)}.`;
+      const text = `The ${sayDensity(r.density)}x file has ${sayPx(r)}; as the ${sayDensity(master.density)}x file has ${sayPx(master)}, it should have ${sayPx(asked)}.`;
       return [finding(set, 'uneven', r.density, text)];
     });
 }
@@ -141,7 +141,7 @@ function tooHeavy(set: Set): FileFinding[] {
     const { bytes = 0 } = r;
     if (r.vector || bytes < HEAVY_BYTES || bytes / (r.widthPx * r.heightPx) < HEAVY_PER_PX) return [];
     const each = Math.round((bytes / (r.widthPx * r.heightPx)) * 10) / 10;
-    const text = `The ${sayDensity(r.density)} file takes ${sayBytes(bytes)}, ${each} bytes a pixel; encoded well it takes less than ${HEAVY_PER_PX}.`;
+    const text = `The ${sayDensity(r.density)}x file takes ${sayBytes(bytes)}, ${each} bytes a pixel; encoded well it takes less than ${HEAVY_PER_PX}.`;
     return [finding(set, 'too-heavy', r.density, text)];
   });
 }
@@ -154,7 +154,7 @@ const wrongProfile = (set: Set): FileFinding[] =>
         set,
         'wrong-profile',
         r.density,
-        `The ${sayDensity(r.density)} file is in ${r.profile}, not in sRGB: its colours change where profiles are not read.`,
+        `The ${sayDensity(r.density)}x file is in ${r.profile}, not in sRGB: its colours change where profiles are not read.`,
       ),
     );
 

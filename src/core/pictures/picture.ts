@@ -19,6 +19,9 @@ export const Rendition = z.looseObject({
 });
 export type Rendition = z.infer<typeof Rendition>;
 
+/** Densities that come out of a division may differ in their last bits. */
+export const sameDensity = (a: number, b: number) => Math.abs(a - b) < 1e-6;
+
 /** Shares of the cut's width and height, 0..1. */
 export const KeepArea = z.looseObject({
   subject: z.string().min(1).max(120),

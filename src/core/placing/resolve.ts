@@ -1,6 +1,6 @@
 import { fromSpans, span as spanOf, type Axis, type Rect, type Span } from '../geometry/rect';
 import type { Regions } from '../screens/regions';
-import { resolveLength, type Length, type NamedValue } from '../scene/values';
+import { isPercent, resolveLength, type Length, type NamedValue } from '../scene/values';
 import type { Basis, Edge, Region } from './rule';
 import { extentRule, sizing, type Placeable } from './sizes';
 
@@ -33,7 +33,6 @@ interface LocalSpan extends Span {
   from: string | null;
 }
 
-const isPercent = (l: Length) => !('named' in l) && l.unit === '%';
 const isLayer = (region: Region): region is `layer:${string}` => region.startsWith('layer:');
 const length = (s: Span) => s.end - s.start;
 

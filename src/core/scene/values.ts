@@ -28,6 +28,8 @@ export type Appearance = z.infer<typeof Appearance>;
 export const APPEARANCES = Appearance.options;
 
 export const lu = (value: number): Length => ({ value, unit: 'lu' });
+/** A share of something, as it stands; what a named length holds is not looked at. */
+export const isPercent = (length: Length) => !('named' in length) && length.unit === '%';
 export const isZero = (length: Length) => !('named' in length) && length.value === 0;
 export const percent = (value: number): Length => ({ value, unit: '%' });
 

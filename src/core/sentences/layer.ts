@@ -16,7 +16,7 @@ import { colourPart, paintPart } from './colour';
 import { clipPart, fitTokens, radiusPart } from './fit';
 import { capital, joined, type Part, type Path, type Token } from './parts';
 import { placingTokens } from './placing';
-import { sayLengthOf, type Names } from './words';
+import { sayLengthOf, seenBy, type Names } from './words';
 
 /** “in landscape”, “from 600 lu of width”, “in portrait from 300 to 400 lu of width” */
 export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
@@ -114,12 +114,6 @@ function around(layer: PlacedLayer, names: Names, picture: Picture | undefined):
 
 const pictureOf = (layer: PlacedLayer, pictures: readonly Picture[]) =>
   layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
-
-/** The names as the rules of a layer see them: its panel goes by its own name. */
-const seenBy = (layer: PlacedLayer, names: Names): Names => ({
-  ...names,
-  holder: names.layers.find((l) => l.id === layer.parent)?.name,
-});
 
 /** A rule that differs: when it holds, and then the rule itself, with the parts of its own. */
 export function whenSentence(

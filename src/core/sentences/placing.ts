@@ -1,7 +1,7 @@
 import type { Axis } from '../geometry/rect';
 import type { AxisRule, Bound, Edge, Extent, Placing, Ratio, Region } from '../placing/rule';
 import { sameJson } from '../scene/patch';
-import { isZero } from '../scene/values';
+import { isPercent, isZero } from '../scene/values';
 import { joined, type Part, type Path, type Token } from './parts';
 import { articleOf, AXIS_WORDS, sayBasis, sayLengthOf, sayRatioOf, sayRegion, type Names } from './words';
 
@@ -103,7 +103,7 @@ function pinnedAlong(rule: Pinned, axis: Axis, names: Names): Token[] {
 
 const bound = (b: Bound | undefined, word: string, axis: Axis, names: Names): string => {
   if (!b) return '';
-  const share = !('named' in b.length) && b.length.unit === '%';
+  const share = isPercent(b.length);
   return `, at ${word} ${sayLengthOf(b.length, names)}${share ? ` of ${sayBasis(b.of, axis, names)}` : ''}`;
 };
 
@@ -128,7 +128,7 @@ const extentWords = (extent: Extent, axis: Axis, names: Names): string =>
 
 function sayExtentLength(extent: Extract<Extent, { kind: 'length' }>, axis: Axis, names: Names): string {
   const length = sayLengthOf(extent.length, names);
-  const share = !('named' in extent.length) && extent.length.unit === '%';
+  const share = isPercent(extent.length);
   return share ? `${length} of ${sayBasis(extent.of, axis, names)}` : `${length} ${AXIS_WORDS[axis].size}`;
 }
 

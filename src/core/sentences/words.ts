@@ -14,6 +14,12 @@ export interface Names {
   holder?: string;
 }
 
+/** The names as the rules of a layer see them: its panel goes by its own name. */
+export const seenBy = ({ parent }: { parent?: string }, names: Names): Names => ({
+  ...names,
+  holder: names.layers.find((l) => l.id === parent)?.name,
+});
+
 export const AXIS_WORDS: Record<
   Axis,
   { start: string; end: string; before: string; after: string; extent: string; size: string; along: string }

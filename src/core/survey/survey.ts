@@ -247,8 +247,11 @@ function drawPlaced(layer: PlacedLayer, scope: Scope): PlacedResult {
 }
 
 /** Everything of one case, in the order of the specification: turn, choose files, place, fit, measure, judge. */
-export function surveyCase(input: SurveyInput, c: Case): CaseResult {
-  const prepared = prepareCase(input, c);
+export const surveyCase = (input: SurveyInput, c: Case): CaseResult =>
+  surveyPrepared(input, c, prepareCase(input, c));
+
+/** The same of a case that is prepared already. */
+export function surveyPrepared(input: SurveyInput, c: Case, prepared: Prepared): CaseResult {
   const scope = { input, c, prepared };
   const { turned, regions } = prepared;
   const layers: LayerResult[] = [];

@@ -1,10 +1,10 @@
 'use client';
 import { naturalSize } from '@/core/screens/turn';
-import { saySize } from '@/core/formats/numbers';
+import { sayDensity, saySize } from '@/core/formats/numbers';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench } from '../state/context';
-import { caseName, sayDensity } from '../words';
+import { caseName } from '../words';
 import { BreachList } from './BreachList';
 import { Dimensions } from './Dimensions';
 import { Guides } from './Guides';

@@ -1,9 +1,8 @@
 import { Fragment, type ReactNode } from 'react';
 import { distances, SIDES, type PerSide } from '@/core/geometry/rect';
-import { sayNumber, sayRatio, sayShare, sayTimes } from '@/core/formats/numbers';
+import { sayDensity, sayNumber, sayRatio, sayShare, sayTimes } from '@/core/formats/numbers';
 import type { FigureName } from '@/core/explain/reason';
 import type { CaseResult, PictureResult, PlacedResult, TextResult } from '@/core/survey/survey';
-import { sayDensity } from '../words';
 import { Why } from './Why';
 
 const plainShare = (v: number) => sayShare(v).replace(' %', '');

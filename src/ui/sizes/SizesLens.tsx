@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { findCase } from '@/core/screens/cases';
-import { saySize } from '@/core/formats/numbers';
+import { sayDensity, saySize } from '@/core/formats/numbers';
 import {
   checkFiles,
   madeFrom,
@@ -13,11 +13,11 @@ import {
   type Needed,
 } from '@/core/pictures/check';
 import type { Ink } from '@/core/pixels/ink';
-import type { Picture, Rendition } from '@/core/pictures/picture';
+import { sameDensity, type Picture, type Rendition } from '@/core/pictures/picture';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useStatistics } from '../state/statistics';
-import { caseName, OUTCOME_SHAPES, sayDensity } from '../words';
+import { caseName, OUTCOME_SHAPES } from '../words';
 
 const RULES: Record<FileRule, { word: string; outcome: 'fail' | 'warn' }> = {
   missing: { word: 'missing', outcome: 'warn' },
@@ -30,8 +30,7 @@ const RULES: Record<FileRule, { word: string; outcome: 'fail' | 'warn' }> = {
 };
 
 const px = (r: { widthPx: number; heightPx: number }) => saySize({ width: r.widthPx, height: r.heightPx });
-const isDensity = (density: number) => (r: Pick<Rendition, 'density'>) =>
-  Math.abs(r.density - density) < 1e-6;
+const isDensity = (density: number) => (r: Pick<Rendition, 'density'>) => sameDensity(r.density, density);
 
 type Set = ReturnType<typeof setsOf>[number];
 

@@ -1,9 +1,9 @@
 'use client';
 import { Form } from 'react-bootstrap';
 import type { Axis } from '@/core/geometry/rect';
-import type { Basis, Bound, Extent } from '@/core/placing/rule';
+import type { Basis, Extent } from '@/core/placing/rule';
 import { AXIS_WORDS, REGION_WORDS } from '@/core/sentences/words';
-import { lu, percent, type NamedValue } from '@/core/scene/values';
+import { isPercent, lu, percent, type NamedValue } from '@/core/scene/values';
 import { LengthField } from './LengthField';
 
 interface Props {
@@ -25,8 +25,6 @@ const KINDS: [Extent['kind'], string][] = [
   ['from-ratio', 'what the shape gives'],
   ['hug', 'as much as it holds'],
 ];
-
-const isShare = (length: Bound['length']) => !('named' in length) && length.unit === '%';
 
 function BasisSelect(p: {
   value: Basis | undefined;
@@ -93,7 +91,7 @@ export function ExtentEditor(props: Props) {
             onCommit={onCommit}
           />
         )}
-        {bound && isShare(bound.length) && (
+        {bound && isPercent(bound.length) && (
           <BasisSelect
             value={bound.of}
             {...{ axis, otherLayers, inPanel }}
@@ -131,7 +129,7 @@ export function ExtentEditor(props: Props) {
             onChange={(length) => onChange({ ...value, length })}
             onCommit={onCommit}
           />
-          {isShare(value.length) && (
+          {isPercent(value.length) && (
             <BasisSelect
               value={value.of}
               {...{ axis, otherLayers, inPanel }}
