@@ -34,8 +34,8 @@ const renditions = (id: string): Rendition[] =>
 const documents = demoDocuments(renditions);
 const { project } = documents;
 const scene = documents.scenes['winter-splash']!;
-const input = surveyInput(documents, scene, null);
-const cases = distinctCases(casesOf(readCatalogue(catalogue), APPEARANCES)).map((c) => c.shown);
+export const input = surveyInput(documents, scene, { fonts: null });
+export const cases = distinctCases(casesOf(readCatalogue(catalogue), APPEARANCES)).map((c) => c.shown);
 
 const cover: Fit = {
   size: 'cover',

@@ -93,7 +93,7 @@ describe('the sign-in scene', () => {
     const scene = structuredClone(scenes['sign-in']!);
     edit(scene);
     const c = findCase(caseId, screens)!;
-    const result = surveyCase(surveyInput({ project, scenes }, scene, halfWide), c);
+    const result = surveyCase(surveyInput({ project, scenes }, scene, { fonts: halfWide }), c);
     return {
       result,
       ...drawingOf(result, { scale: 2, glass: true, fonts: { outline: (text) => `M0 0 ${text}` } }),

@@ -32,7 +32,7 @@ export async function respond(
 }
 
 /** Bytes as a body; the copy gives them a plain buffer of their own. */
-export const bytesResponse = (bytes: Buffer, type: string, cache: string) =>
+export const bytesResponse = (bytes: Uint8Array, type: string, cache: string) =>
   new Response(new Uint8Array(bytes), { headers: { 'content-type': type, 'cache-control': cache } });
 
 /** The whole body, read no further than the limit. @throws the problem that is given when it is larger */

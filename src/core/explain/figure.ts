@@ -8,6 +8,7 @@ import type { Case } from '../screens/cases';
 import type { SurveyInput } from '../survey/prepare';
 import { whyEdge, whyExtent } from './box';
 import { askedLayer, contextOf, drawnLayer, rulePath, sideAt, type Asked, type Context } from './context';
+import { whyContrast } from './contrast';
 import { whyFile } from './file';
 import { whyNatural } from './natural';
 import { reason, type Figure, type FigureName, type Reason } from './reason';
@@ -239,6 +240,7 @@ const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) 
   'font-size': whyFontSize,
   file: whyFile,
   keep: whyKept,
+  contrast: whyContrast,
   collapse: whyCollapsed,
 };
 

@@ -55,6 +55,7 @@ export type FigureName =
   | 'font-size'
   | 'file'
   | 'keep'
+  | 'contrast'
   | 'collapse';
 
 export interface Figure {

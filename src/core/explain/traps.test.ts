@@ -1,13 +1,19 @@
-import json from '../../../data/screens.json';
 import { fillScreen } from '../placing/presets';
-import type { AxisRule, Extent, Placing, Region } from '../placing/rule';
-import type { Fit } from '../fit/rule';
-import type { Picture } from '../pictures/picture';
-import { Scene, type Layer, type PanelLayer, type PictureLayer } from '../scene/scene';
-import { lu, percent } from '../scene/values';
+import type { Extent, Placing } from '../placing/rule';
 import { findCase } from '../screens/cases';
-import { readCatalogue } from '../screens/catalogue';
-import { halfWide } from '../testing/fonts';
+import type { Layer, PanelLayer, Scene } from '../scene/scene';
+import { lu, percent } from '../scene/values';
+import {
+  edgesOf as edges,
+  fitOf as fit,
+  inputOf,
+  middleOf as middle,
+  pictureLayer as layer,
+  pictureOf,
+  SCREENS,
+  TURNED,
+  UPRIGHT,
+} from '../testing/scenes';
 import type { SurveyInput } from '../survey/prepare';
 import { surveyCase } from '../survey/survey';
 import { explain, explainScreen } from './figure';
@@ -15,73 +21,16 @@ import { steps, type Figure } from './reason';
 
 /** What goes wrong in layouts, reproduced, and explained in words down to the rule and the metric of the screen. */
 
-const screens = readCatalogue(json);
-const UPRIGHT = findCase('phone-393x852-3x-pill.0.light', screens)!;
-const TURNED = findCase('phone-393x852-3x-pill.90.light', screens)!;
-
 /** 1024 × 1024 px at 1 px per lu, and 2400 × 1800 at 3. */
-const pictureOf = (id: string, widthPx: number, heightPx: number, density: number): Picture => ({
-  id,
-  name: id,
-  cuts: [
-    {
-      cut: 'any',
-      focalPoint: { x: 0.5, y: 0.5 },
-      keepAreas: [],
-      renditions: [{ hash: 'a'.repeat(64), widthPx, heightPx, density, appearance: 'light', vector: false }],
-    },
-  ],
-});
-const pictures = [pictureOf('logo', 1024, 1024, 1), pictureOf('photo', 2400, 1800, 3)];
+const pictures = [
+  pictureOf('logo', { widthPx: 1024, heightPx: 1024, density: 1 }),
+  pictureOf('photo', { widthPx: 2400, heightPx: 1800, density: 3 }),
+];
 
-const fit = (size: Fit['size'], clip = true): Fit => ({
-  size,
-  repeat: { x: 'no-repeat', y: 'no-repeat' },
-  align: { kind: 'position', x: { percent: 50, offset: lu(0) }, y: { percent: 50, offset: lu(0) } },
-  clip,
-  cornerRadius: lu(0),
-});
-const layer = (placing: Placing, more: Partial<PictureLayer> = {}): PictureLayer => ({
-  kind: 'picture',
-  id: 'it',
-  name: 'It',
-  role: 'logo',
-  visible: true,
-  picture: 'logo',
-  placing,
-  fit: fit('contain'),
-  ...more,
-});
-const middle = (extent: Extent, region: Region = 'safe'): AxisRule => ({
-  kind: 'middle',
-  region,
-  shift: lu(0),
-  extent,
-});
-const edges = (region: Region): AxisRule => ({
-  kind: 'edges',
-  start: { region, offset: lu(0) },
-  end: { region, offset: lu(0) },
-});
 const length = (value: ReturnType<typeof lu>): Extent => ({ kind: 'length', length: value });
 const own = { value: 'own', strict: true } as const;
 
-function input(layers: Layer[], more: Partial<Scene> = {}): SurveyInput {
-  const scene = Scene.parse({
-    id: 's',
-    name: 'Scene',
-    role: 'splash',
-    bars: {
-      status: { shown: true },
-      title: { shown: false, height: 0 },
-      navigation: { shown: true, style: 'gesture' },
-    },
-    margin: { left: lu(0), right: lu(0), top: lu(0), bottom: lu(0) },
-    layers,
-    ...more,
-  });
-  return { scene, pictures, named: [], limits: [], fonts: halfWide };
-}
+const input = (layers: Layer[], more: Partial<Scene> = {}) => inputOf(layers, pictures, more);
 const why = (asked: SurveyInput, figure: Figure, c = UPRIGHT, id = 'it') => {
   const list = steps(explain(asked, c, id, figure)).map((s) => s.reason);
   return { text: list.map((r) => r.text).join(' '), list };
@@ -291,7 +240,7 @@ describe('a chain of reasons', () => {
     const asked = input([layer(fillScreen())]);
     expect(explainScreen(asked, TURNED, 'x').metric?.label).toBe('width and density of the screen');
     expect(explainScreen(asked, UPRIGHT, 'top').text).toContain('59 off the screen’s top');
-    const rough = findCase('phone-360x800-2x.0.light', screens) ?? UPRIGHT;
+    const rough = findCase('phone-360x800-2x.0.light', SCREENS) ?? UPRIGHT;
     expect(explainScreen(asked, rough, 'top').metric?.approximate).toBe(
       rough.screen.approximate.includes('insets'),
     );

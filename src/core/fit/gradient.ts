@@ -1,3 +1,4 @@
+import { rgbaOf, type Rgba } from '../pixels/raster';
 import { area, bottom, right, type Rect } from '../geometry/rect';
 import type { Gradient, Paint } from '../scene/paint';
 import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
@@ -64,4 +65,35 @@ export function placePaint(
   // A gradient over no area has no line to run along.
   if (area(box) <= 0) return { kind: 'colour', colour: stops.at(-1)!.colour };
   return placeGradient(paint, box, stops);
+}
+
+const mixed = (a: Rgba, b: Rgba, share: number): Rgba => ({
+  r: a.r + (b.r - a.r) * share,
+  g: a.g + (b.g - a.g) * share,
+  b: a.b + (b.b - a.b) * share,
+  a: a.a + (b.a - a.a) * share,
+});
+
+/** How far along a gradient a point lies; 0..1 between its ends. Source: CSS Images 3 §3.1 and §3.2. */
+function shareAt(paint: Exclude<PlacedPaint, { kind: 'colour' }>, { x, y }: Point): number {
+  if (paint.kind === 'radial') return Math.hypot(x - paint.centre.x, y - paint.centre.y) / paint.radius;
+  const [dx, dy] = [paint.to.x - paint.from.x, paint.to.y - paint.from.y];
+  return ((x - paint.from.x) * dx + (y - paint.from.y) * dy) / (dx * dx + dy * dy);
+}
+
+/** The colours of a paint at points of the screen; beyond the ends of a gradient its first or last colour. */
+export function colourer(paint: PlacedPaint): (point: Point) => Rgba {
+  if (paint.kind === 'colour') {
+    const colour = rgbaOf(paint.colour);
+    return () => colour;
+  }
+  const stops = paint.stops.map(({ at, colour }) => ({ at, colour: rgbaOf(colour) }));
+  return (point) => {
+    const share = shareAt(paint, point);
+    const next = stops.findIndex((s) => s.at > share);
+    if (next === 0) return stops[0]!.colour;
+    if (next < 0) return stops.at(-1)!.colour;
+    const [from, to] = [stops[next - 1]!, stops[next]!];
+    return mixed(from.colour, to.colour, (share - from.at) / (to.at - from.at));
+  };
 }

@@ -14,6 +14,7 @@ export const MEASURES = [
   'share-height',
   'share-area',
   'keep-lost',
+  'contrast',
   'collapse',
 ] as const;
 export type MeasureName = (typeof MEASURES)[number];
@@ -150,6 +151,27 @@ export const DEFAULT_LIMITS: readonly Limit[] = [
     max: 0.6,
     outcome: 'warn',
     reason: 'A logo over more than three fifths of the height leaves no air around it.',
+  },
+  {
+    measure: 'contrast',
+    role: 'logo',
+    min: 3,
+    outcome: 'warn',
+    reason: 'WCAG 2.2 (1.4.11) asks for 3 : 1 of what has to be made out.',
+  },
+  {
+    measure: 'contrast',
+    role: 'text',
+    min: 4.5,
+    outcome: 'warn',
+    reason: 'WCAG 2.2 (1.4.3) asks for 4.5 : 1 of text, for 3 : 1 of text from 24 lu on.',
+  },
+  {
+    measure: 'contrast',
+    role: 'text',
+    min: 3,
+    outcome: 'fail',
+    reason: 'WCAG 2.2 (1.4.3) asks for 3 : 1 of text of any size.',
   },
   ...LAYER_ROLES.map((role) => ({
     measure: 'collapse' as const,

@@ -167,6 +167,7 @@ describe('limits', () => {
       clearance: clearance(p, screen, view),
       share: { width: 1, height: 1, area: 1, widthMm: null },
       keep: null,
+      contrast: null,
       collapsed: collapsed(p.box),
     };
   };
@@ -203,7 +204,7 @@ describe('limits', () => {
   it('all have a reason, and are said in words', () => {
     for (const limit of DEFAULT_LIMITS) {
       expect(limit.reason).toMatch(/\.$/);
-      expect(sayLimit(limit)).toMatch(/^at (most|least) [\d.]+( %| ×| lu| axes)$/);
+      expect(sayLimit(limit)).toMatch(/^at (most|least) [\d.]+( %| ×| lu| axes| : 1)$/);
     }
     const limit = DEFAULT_LIMITS[0]!;
     expect(sayBreach({ layerId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(

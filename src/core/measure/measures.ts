@@ -24,6 +24,8 @@ export interface Measures {
   share: Share;
   /** of each keep area of the cut that is shown */
   keep: KeptSubject[] | null;
+  /** WCAG ratio with what lies under it, of a text or a logo whose pixels are known */
+  contrast: number | null;
   /** axes along which the box has no extent, 0..2 */
   collapsed: number;
 }
@@ -56,6 +58,8 @@ export function measure({
     clearance: clearance(p, regions.safe, { screen: regions.screen, window }),
     share: share(p, { screen: regions.screen, window }, screen),
     keep: keep(p, keepAreas),
+    // What lies under a layer is only known to the survey.
+    contrast: null,
     collapsed: collapsed(p.box),
   };
 }
@@ -81,6 +85,7 @@ const FIGURES: Record<MeasureName, (m: Measures, side?: MeasureSide) => number |
   'share-height': (m) => m.share.height,
   'share-area': (m) => m.share.area,
   'keep-lost': (m) => m.keep && Math.max(...m.keep.map((k) => k.lost)),
+  contrast: (m) => m.contrast,
   collapse: (m) => m.collapsed,
 };
 

@@ -1,4 +1,4 @@
-import { sayLength, sayShare, sayTimes } from '../formats/numbers';
+import { sayContrast, sayLength, sayShare, sayTimes } from '../formats/numbers';
 import type { Breach } from './judge';
 import type { Limit, MeasureName } from './limit';
 
@@ -15,6 +15,7 @@ const FIGURES: Record<MeasureName, { word: string; say: (value: number) => strin
   'share-height': { word: 'height', say: sayShare },
   'share-area': { word: 'area', say: sayShare },
   'keep-lost': { word: 'keep area cut', say: sayShare },
+  contrast: { word: 'contrast', say: sayContrast },
   collapse: { word: 'collapsed along', say: (axes) => (axes === 1 ? '1 axis' : `${axes} axes`) },
 };
 

@@ -174,7 +174,9 @@ describe('room around the ink', () => {
   const { hash } = picture!.cuts[0]!.renditions[0]!;
   const check = (x: number, width: number, by: 'alpha' | 'border' = 'alpha') => {
     const bounds = { x, y: 0.1, width, height: 0.8 };
-    const ink = new Map([[hash, { bounds, centroid: { x: 0.5, y: 0.5 }, by }]]);
+    const ink = new Map([
+      [hash, { bounds, centroid: { x: 0.5, y: 0.5 }, by, colour: '#000000', border: null }],
+    ]);
     return checkFiles({ pictures: [picture!], densities: [1], needed: new Map(), ink });
   };
 

@@ -12,9 +12,12 @@ export const luminance = ({ r, g, b }: Omit<Rgba, 'a'>) =>
 
 /** Contrast of two opaque colours, 1 to 21. Source: WCAG 2.2, contrast ratio. */
 export function contrastRatio(a: Omit<Rgba, 'a'>, b: Omit<Rgba, 'a'>): number {
-  const [low, high] = [luminance(a), luminance(b)].toSorted((x, y) => x - y);
-  return (high! + 0.05) / (low! + 0.05);
+  return ratioOf(luminance(a), luminance(b));
 }
+
+/** The same of two relative luminances. */
+export const ratioOf = (a: number, b: number): number =>
+  a > b ? (a + 0.05) / (b + 0.05) : (b + 0.05) / (a + 0.05);
 
 /** A colour over an opaque one, mixed as it is coded. Source: CSS Compositing 1 §5.1 (source-over). */
 export const over = (top: Rgba, below: Omit<Rgba, 'a'>): Rgba => ({

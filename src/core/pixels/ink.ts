@@ -1,5 +1,5 @@
 import type { PerSide, Rect } from '../geometry/rect';
-import type { Raster } from './raster';
+import { hexOf, type Raster } from './raster';
 
 /** What of a picture is drawn and what is only room around it. Shares of the picture's width and height. */
 export interface Ink {
@@ -8,6 +8,10 @@ export interface Ink {
   centroid: { x: number; y: number };
   /** how it was told from the rest: by alpha, or in an opaque picture by another colour than its border's */
   by: 'alpha' | 'border';
+  /** mean colour of the ink, each pixel counted by how much of it there is, `#rrggbb` */
+  colour: string;
+  /** mean colour along the four sides of an opaque picture, which its ink stands on; else `null` */
+  border: string | null;
 }
 
 /** Alpha from which on a pixel counts as ink, of 255; a tenth. */
@@ -34,11 +38,18 @@ function borderColour({ width, height, data }: Raster): [number, number, number]
   return sum.map((s) => s / count) as [number, number, number];
 }
 
-/** How much ink there is in a pixel, 0..1; 0 below the threshold. */
-function weigher(raster: Raster): { weight: (i: number) => number; by: Ink['by'] } {
+interface Weigher {
+  /** how much ink there is in a pixel, 0..1; 0 below the threshold */
+  weight: (i: number) => number;
+  by: Ink['by'];
+  border: string | null;
+}
+
+function weigher(raster: Raster): Weigher {
   const { data } = raster;
   if (!isOpaque(raster)) {
-    return { by: 'alpha', weight: (i) => (data[i + 3]! >= LEAST_ALPHA ? data[i + 3]! / 255 : 0) };
+    const weight = (i: number) => (data[i + 3]! >= LEAST_ALPHA ? data[i + 3]! / 255 : 0);
+    return { by: 'alpha', weight, border: null };
   }
   const border = borderColour(raster);
   const difference = (i: number) =>
@@ -47,18 +58,25 @@ function weigher(raster: Raster): { weight: (i: number) => number; by: Ink['by']
       Math.abs(data[i + 1]! - border[1]),
       Math.abs(data[i + 2]! - border[2]),
     );
-  return { by: 'border', weight: (i) => (difference(i) >= LEAST_DIFFERENCE ? 1 : 0) };
+  const [r, g, b] = border;
+  return {
+    by: 'border',
+    weight: (i) => (difference(i) >= LEAST_DIFFERENCE ? 1 : 0),
+    border: hexOf({ r, g, b, a: 1 }),
+  };
 }
 
 /** Where the ink of a picture lies; `null` where there is none, as in a plain area. */
 export function inkOf(raster: Raster): Ink | null {
-  const { width, height } = raster;
-  const { weight, by } = weigher(raster);
+  const { width, height, data } = raster;
+  const { weight, by, border } = weigher(raster);
   let [left, right, top, bottom] = [width, -1, height, -1];
   let [sum, sumX, sumY] = [0, 0, 0];
+  let [r, g, b] = [0, 0, 0];
   for (let y = 0; y < height; y++) {
     for (let x = 0; x < width; x++) {
-      const w = weight((y * width + x) * 4);
+      const i = (y * width + x) * 4;
+      const w = weight(i);
       if (w === 0) continue;
       left = Math.min(left, x);
       right = Math.max(right, x);
@@ -67,11 +85,16 @@ export function inkOf(raster: Raster): Ink | null {
       sum += w;
       sumX += w * (x + 0.5);
       sumY += w * (y + 0.5);
+      r += w * data[i]!;
+      g += w * data[i + 1]!;
+      b += w * data[i + 2]!;
     }
   }
   if (sum === 0) return null;
   return {
     by,
+    border,
+    colour: hexOf({ r: r / sum, g: g / sum, b: b / sum, a: 1 }),
     bounds: {
       x: left / width,
       y: top / height,

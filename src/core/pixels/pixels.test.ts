@@ -174,6 +174,8 @@ describe('statistics', () => {
         by: 'alpha',
         bounds: { x: 0, y: 0.2, width: 0.5, height: 0.8 },
         centroid: { x: 0.25, y: 0.6 },
+        colour: '#c86432',
+        border: null,
       },
       average: '#c86432',
       edges: { left: '#c86432', right: null, top: null, bottom: '#c86432' },

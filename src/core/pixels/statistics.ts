@@ -14,6 +14,8 @@ export const Statistics = z.object({
       bounds: z.object({ x: share, y: share, width: share, height: share }),
       centroid: z.object({ x: share, y: share }),
       by: z.enum(['alpha', 'border']),
+      colour: hex,
+      border: hex.nullable(),
     })
     .nullable(),
   /** mean colour of what is not see-through; `null` where all of it is */

@@ -48,6 +48,13 @@ export function stripAtBottom(): Placing {
   };
 }
 
+/** Around another layer, so far out of it on each side: a scrim behind a text. */
+export function around(id: string, by: number): Placing {
+  const edge = { region: `layer:${id}`, offset: lu(-by) } as const;
+  const rule: AxisRule = { kind: 'edges', start: edge, end: edge };
+  return { x: rule, y: rule };
+}
+
 /** A panel in the middle of the safe area, four fifths of its width up to a size, as high as what it holds. */
 export const panelInTheMiddle = (): Placing => ({
   x: shareOfSafe(80, 480),

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Picture } from '../pictures/picture';
 import { Project } from './project';
 import { Scene } from './scene';
 
@@ -31,6 +32,13 @@ export function usersOfPicture(id: string, scenes: Record<string, Scene>): strin
       .filter((l) => l.kind === 'picture' && l.picture === id)
       .map((l) => `${scene.name}, ${l.name}`),
   );
+}
+
+/** The hashes of all files that a scene may take, in any cut and appearance. */
+export function filesOfScene({ layers }: Scene, pictures: readonly Picture[]): string[] {
+  const used = new Set(layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])));
+  const shown = pictures.filter((p) => used.has(p.id));
+  return [...new Set(shown.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash))))];
 }
 
 function missingPictures(project: Project, scenes: Record<string, Scene>): string[] {

@@ -33,7 +33,7 @@ export function whyNotDrawn(
   if (!scene) return null;
   const parsed = Scene.safeParse(scene);
   if (!parsed.success) return parsed.error.issues[0]!.message;
-  const input = surveyInput(documents, scene, fonts);
+  const input = surveyInput(documents, scene, { fonts });
   try {
     for (const c of oneOfEachRule(scene, cases)) surveyCase(input, c);
     return null;

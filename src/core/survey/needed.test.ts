@@ -32,7 +32,7 @@ function documents(factor: Record<string, number> = {}) {
   return demoDocuments(renditionsOf);
 }
 const inputs = (d: ReturnType<typeof documents>) =>
-  Object.values(d.scenes).map((s) => surveyInput(d, s, halfWide));
+  Object.values(d.scenes).map((s) => surveyInput(d, s, { fonts: halfWide }));
 const worst = (d: ReturnType<typeof documents>, pictureId: string) =>
   Math.max(
     ...inputs(d).flatMap((input) =>

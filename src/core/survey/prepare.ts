@@ -1,6 +1,7 @@
 import { extent, mirrored, type Axis, type Rect } from '../geometry/rect';
 import { chooseRendition, naturalSizeOf, type Choice } from '../pictures/choose';
 import type { Picture } from '../pictures/picture';
+import type { FilePixels } from '../pixels/file';
 import { createResolver, type Placeable, type Resolver } from '../placing/resolve';
 import { isPlaced, type Layer, type PanelLayer, type Scene, type TextLayer } from '../scene/scene';
 import { onSize } from '../scene/when';
@@ -12,13 +13,19 @@ import type { Limit } from '../measure/limit';
 import { setText, type TextBlock, type TextMetrics } from '../text/layout';
 import { faceOf } from '../text/style';
 
-export interface SurveyInput {
+/** What a survey takes from outside of the documents; all of it is handed in. */
+export interface Outside {
+  /** only a scene without text can be surveyed without fonts */
+  fonts: TextMetrics | null;
+  /** by the hash of the file; without them nothing is said of contrast */
+  pixels?: ReadonlyMap<string, FilePixels> | null;
+}
+
+export interface SurveyInput extends Outside {
   scene: Scene;
   pictures: readonly Picture[];
   named: readonly NamedValue[];
   limits: readonly Limit[];
-  /** only a scene without text can be surveyed without fonts */
-  fonts: TextMetrics | null;
 }
 
 /** One case before anything is drawn: which rules hold, which files are taken, and what places the layers. */

@@ -1,121 +1,49 @@
 import { placeAsIs, placePicture, type Placement } from '../fit/place';
-import { placePaint, type PlacedPaint } from '../fit/gradient';
+import { placePaint } from '../fit/gradient';
 import { intersect, type Rect } from '../geometry/rect';
-import { breachesOf, outcomeOf, type Breach, type Outcome } from '../measure/judge';
-import { measure, type Measures } from '../measure/measures';
+import { breachesOf, outcomeOf, type Breach } from '../measure/judge';
+import { measure } from '../measure/measures';
 import { naturalSizeOf } from '../pictures/choose';
 import type { Cut, Rendition } from '../pictures/picture';
 import type { Documents } from '../scene/documents';
 import {
   isPlaced,
   type GroundLayer,
-  type LayerRole,
   type PanelLayer,
   type PictureLayer,
   type PlacedLayer,
   type Scene,
   type TextLayer,
 } from '../scene/scene';
-import { resolveColour, resolveLength, type Appearance } from '../scene/values';
-import { barsOf, type BarResult } from '../screens/bars';
+import { resolveColour, resolveLength } from '../scene/values';
+import { barsOf } from '../screens/bars';
 import type { Case } from '../screens/cases';
-import { outlineOf, type Outline } from '../screens/outline';
-import type { Regions } from '../screens/regions';
-import type { Rotation } from '../screens/screen';
-import type { Orientation } from '../screens/turn';
-import type { TextMetrics } from '../text/layout';
-import { faceOf, type Face } from '../text/style';
-import { inDrawingOrder, prepareCase, type Prepared, type SurveyInput } from './prepare';
+import { outlineOf } from '../screens/outline';
+import { faceOf } from '../text/style';
+import { contrastOf } from './contrast';
+import type {
+  CaseResult,
+  GroundResult,
+  LayerResult,
+  PanelResult,
+  PictureResult,
+  PlacedBase,
+  PlacedResult,
+  TextResult,
+} from './result';
+import { inDrawingOrder, prepareCase, type Outside, type Prepared, type SurveyInput } from './prepare';
 
-export type { SurveyInput } from './prepare';
+export type { Outside, SurveyInput } from './prepare';
+export type * from './result';
 
 /** What a survey of a scene needs of the documents it stands in. */
-export const surveyInput = (
-  { project }: Documents,
-  scene: Scene,
-  fonts: TextMetrics | null,
-): SurveyInput => ({
+export const surveyInput = ({ project }: Documents, scene: Scene, outside: Outside): SurveyInput => ({
   scene,
   pictures: project.pictures,
   named: project.named,
   limits: project.limits,
-  fonts,
+  ...outside,
 });
-
-interface LayerBase {
-  id: string;
-  name: string;
-  role: LayerRole;
-  /** 0..1 */
-  opacity: number;
-  box: Rect;
-}
-
-/** Of every layer that a rule places. */
-interface PlacedBase extends LayerBase {
-  /** the panel that holds it */
-  parent?: string;
-  placement: Placement;
-  measures: Measures;
-}
-
-export interface GroundResult extends LayerBase {
-  kind: 'ground';
-  paint: PlacedPaint;
-}
-
-export interface PictureResult extends PlacedBase {
-  kind: 'picture';
-  pictureId: string;
-  cut: Cut['cut'];
-  rendition: Rendition;
-  /** `#rrggbb` or `#rrggbbaa`; `null` leaves the picture its colours */
-  tint: string | null;
-}
-
-/** A line of text: where it starts on the baseline, absolute, lu. */
-export interface TextLine {
-  text: string;
-  x: number;
-  baseline: number;
-}
-
-export interface TextResult extends PlacedBase {
-  kind: 'text';
-  face: Face;
-  /** lu */
-  fontSize: number;
-  colour: string;
-  lines: TextLine[];
-  shortened: boolean;
-}
-
-export interface PanelResult extends PlacedBase {
-  kind: 'panel';
-  paint: PlacedPaint;
-  /** whether what it holds ends at its edges */
-  clip: boolean;
-}
-
-export type PlacedResult = PictureResult | TextResult | PanelResult;
-export type LayerResult = GroundResult | PlacedResult;
-
-/** One case: what is drawn, back to front, what was measured, and which limits it breaks. */
-export interface CaseResult {
-  id: string;
-  screenId: string;
-  rotation: Rotation;
-  orientation: Orientation;
-  appearance: Appearance;
-  regions: Regions;
-  outline: Outline;
-  /** drawn over the layers */
-  bars: BarResult[];
-  /** back to front; what a panel holds comes right after it */
-  layers: LayerResult[];
-  breaches: Breach[];
-  outcome: Outcome;
-}
 
 /** Everything that is the same for all layers of a case. */
 interface Scope {
@@ -262,7 +190,9 @@ export function surveyPrepared(input: SurveyInput, c: Case, prepared: Prepared):
       layers.push(drawGround(layer, scope));
       continue;
     }
-    const result = drawPlaced(layer, scope);
+    const drawn = drawPlaced(layer, scope);
+    const contrast = contrastOf(drawn, layers, input.pixels ?? null, c.appearance);
+    const result = contrast === null ? drawn : { ...drawn, measures: { ...drawn.measures, contrast } };
     layers.push(result);
     breaches.push(...breachesOf(layer, result.measures, input.limits));
   }

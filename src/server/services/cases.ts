@@ -48,7 +48,7 @@ export async function casePng(asked: CasePicture): Promise<Buffer> {
   const found = findCase(asked.caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
   const fonts = serverFonts();
-  const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene, fonts);
+  const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene, { fonts });
   const drawing = drawingOf(surveyCase(input, found), {
     scale: asked.scale ?? found.screen.density,
     glass: asked.glass,

@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
+import { MOST_READ_PIXELS } from '@/core/pixels/file';
 import type { Raster } from '@/core/pixels/raster';
 import { Statistics, statisticsOf } from '@/core/pixels/statistics';
 import { previewWidths } from '@/core/pictures/previews';
@@ -19,8 +20,11 @@ export async function preview(hash: string, widthPx: number): Promise<Buffer> {
 const MOST_PIXELS = 2_000_000;
 
 /** The pixels of the largest preview that is not too large. */
-async function rasterOf({ hash, widthPx, heightPx }: typeof blobs.$inferSelect): Promise<Raster> {
-  const fits = (width: number) => width * Math.ceil((width * heightPx) / widthPx) <= MOST_PIXELS;
+async function rasterOf(
+  { hash, widthPx, heightPx }: typeof blobs.$inferSelect,
+  mostPixels: number,
+): Promise<Raster> {
+  const fits = (width: number) => width * Math.ceil((width * heightPx) / widthPx) <= mostPixels;
   const widths = previewWidths(widthPx);
   const { data, info } = await sharp(await readPreview(hash, widths.findLast(fits) ?? widths[0]!))
     .ensureAlpha()
@@ -29,12 +33,20 @@ async function rasterOf({ hash, widthPx, heightPx }: typeof blobs.$inferSelect):
   return { width: info.width, height: info.height, data };
 }
 
+/** The pixels from which contrast is told. @throws Problem 404 when the file is not kept */
+export async function raster(hash: string): Promise<Raster> {
+  const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
+  if (!row) throw notFound('This file');
+  return rasterOf(row, MOST_READ_PIXELS);
+}
+
 /** What the pixels of a file say; kept, because they never change. @throws Problem 404 when the file is not kept */
 export async function statistics(hash: string): Promise<Statistics> {
   const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
   if (!row) throw notFound('This file');
-  if (row.statistics) return Statistics.parse(JSON.parse(row.statistics));
-  const found = statisticsOf(await rasterOf(row));
+  const kept = row.statistics && Statistics.safeParse(JSON.parse(row.statistics));
+  if (kept && kept.success) return kept.data;
+  const found = statisticsOf(await rasterOf(row, MOST_PIXELS));
   getDb()
     .update(blobs)
     .set({ statistics: JSON.stringify(found) })

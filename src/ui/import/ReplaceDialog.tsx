@@ -17,6 +17,7 @@ import { masterOf } from '../drawing/PictureThumb';
 import { createPixelStore, widthOfFile } from '../drawing/pixels';
 import { useInView } from '../screens/useInView';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useOutside } from '../state/outside';
 import { edit } from '../state/edit';
 import { caseSize, OUTCOME_SHAPES } from '../words';
 import { renditionOf } from './place-picture';
@@ -70,7 +71,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
   const scene = useScene();
   const [kept, setKept] = useState<KeptFile | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const fonts = useWorkbench((s) => s.fonts);
+  const outside = useOutside();
   const projectId = documents.project.id;
 
   useEffect(() => {
@@ -86,11 +87,11 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
     if (!kept) return null;
     const next = produce(documents, (d) => replaced(d, picture, kept));
     const cases = distinctCases(allCases).map((c) => c.shown);
-    const before = survey(surveyInput(documents, scene, fonts), cases);
-    const after = survey(surveyInput(next, scene, fonts), cases);
+    const before = survey(surveyInput(documents, scene, outside), cases);
+    const after = survey(surveyInput(next, scene, outside), cases);
     const pixels = createPixelStore((h) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h));
     return { cases, before, after, pixels };
-  }, [kept, documents, picture, scene, allCases, fonts]);
+  }, [kept, documents, picture, scene, allCases, outside]);
 
   const take = () => {
     if (kept) edit(store, (d) => replaced(d, picture, kept));

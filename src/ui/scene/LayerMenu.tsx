@@ -18,6 +18,7 @@ import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
 import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
+import { ScrimOffer } from './ScrimOffer';
 
 const ROLE_WORDS = {
   background: 'background',
@@ -223,6 +224,7 @@ export function LayerMenu({ layer }: { layer: Layer }) {
         <>
           <Basics {...{ layer, change, onCommit }} />
           <Looks {...{ layer, change, onCommit }} />
+          {(layer.role === 'text' || layer.role === 'logo') && <ScrimOffer layer={layer} onDone={close} />}
           <Actions layer={layer} onDone={close} />
         </>
       )}

@@ -1,6 +1,6 @@
 import { Fragment, type ReactNode } from 'react';
 import { distances, SIDES, type PerSide } from '@/core/geometry/rect';
-import { sayDensity, sayNumber, sayRatio, sayShare, sayTimes } from '@/core/formats/numbers';
+import { sayContrast, sayDensity, sayNumber, sayRatio, sayShare, sayTimes } from '@/core/formats/numbers';
 import type { FigureName } from '@/core/explain/reason';
 import type { CaseResult, PictureResult, PlacedResult, TextResult } from '@/core/survey/survey';
 import { Why } from './Why';
@@ -133,7 +133,7 @@ function lossRows({ id, kind, role, measures }: PlacedResult): Maybe[] {
 
 function otherRows(layer: PlacedResult): Maybe[] {
   const { id, measures } = layer;
-  const { enlargement, clearance } = measures;
+  const { enlargement, clearance, contrast } = measures;
   return [
     layer.kind === 'picture' && {
       label: 'File',
@@ -154,6 +154,11 @@ function otherRows(layer: PlacedResult): Maybe[] {
           {asked(id, 'Set in').one('font-size', `${sayNumber(layer.fontSize)} lu`)}, {sayLines(layer)}
         </>
       ),
+    },
+    contrast !== null && {
+      label: 'Contrast',
+      title: 'WCAG ratio with what lies under it, in nine tenths of 8 × 8 tiles',
+      value: asked(id, 'Contrast').one('contrast', sayContrast(contrast)),
     },
     clearance && {
       label: 'To the safe edges',

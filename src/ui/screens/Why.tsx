@@ -9,6 +9,7 @@ import { surveyInput } from '@/core/survey/survey';
 import { EditorPopover } from '../scene/EditorPopover';
 import { openPart } from '../scene/open-part';
 import { useChosenCase } from '../state/case-result';
+import { useOutside } from '../state/outside';
 import { useScene, useWorkbench } from '../state/context';
 
 /** A figure of a layer, or a dimension of the screen. */
@@ -53,16 +54,16 @@ function Steps({ reason, onDone }: { reason: Reason; onDone: () => void }) {
 /** Where a figure of the close-up’s case comes from; worked out when it is asked for. */
 function Answer({ question, onDone }: { question: Question; onDone: () => void }) {
   const documents = useWorkbench((s) => s.documents);
-  const fonts = useWorkbench((s) => s.fonts);
+  const outside = useOutside();
   const scene = useScene();
   const c = useChosenCase();
   const reason = useMemo(() => {
     if (!c) return null;
-    const input = surveyInput(documents, scene, fonts);
+    const input = surveyInput(documents, scene, outside);
     return 'screen' in question
       ? explainScreen(input, c, question.screen)
       : explain(input, c, question.layerId, question.figure);
-  }, [c, documents, scene, fonts, question]);
+  }, [c, documents, scene, outside, question]);
   return reason && <Steps reason={reason} onDone={onDone} />;
 }
 

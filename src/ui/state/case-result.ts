@@ -4,17 +4,18 @@ import type { Documents } from '@/core/scene/documents';
 import { findCase, type Case } from '@/core/screens/cases';
 import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { useWorkbench } from './context';
+import { useOutside } from './outside';
 import { waitsForFonts } from './workbench';
 
 /** A case of the open scene, drawn and measured; `null` without a case, and while the scene waits for the fonts. */
 export function useCaseResult(c: Case | null, documents: Documents | null): CaseResult | null {
   const sceneId = useWorkbench((s) => s.sceneId);
-  const fonts = useWorkbench((s) => s.fonts);
+  const outside = useOutside();
   return useMemo(() => {
     const scene = documents?.scenes[sceneId];
-    if (!c || !scene || waitsForFonts(documents, sceneId, fonts)) return null;
-    return surveyCase(surveyInput(documents, scene, fonts), c);
-  }, [c, documents, sceneId, fonts]);
+    if (!c || !scene || waitsForFonts(documents, sceneId, outside.fonts)) return null;
+    return surveyCase(surveyInput(documents, scene, outside), c);
+  }, [c, documents, sceneId, outside]);
 }
 
 /** The case of the close-up, `null` where none is chosen. */

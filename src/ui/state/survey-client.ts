@@ -1,9 +1,17 @@
 import * as Comlink from 'comlink';
 import type { CaseSummary } from '@/core/survey/summary';
-import type { SurveyWorker } from '@/workers/survey.worker';
+import type { Documented, SurveyWorker } from '@/workers/survey.worker';
 import { sameJson } from '@/core/scene/patch';
+import type { Documents } from '@/core/scene/documents';
+import type { Scene } from '@/core/scene/scene';
 import { surveyInput } from '@/core/survey/survey';
 import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
+
+/** What the worker is asked about; fonts and pixels are loaded there. */
+export function documented(documents: Documents, scene: Scene): Documented {
+  const { fonts: _fonts, pixels: _pixels, ...rest } = surveyInput(documents, scene, { fonts: null });
+  return rest;
+}
 
 /** From one survey to the next there is room for the page to draw what is in view. */
 const PAUSE_MS = 60;
@@ -27,6 +35,7 @@ function shared(found: readonly CaseSummary[], before: ReadonlyMap<string, CaseS
 export function watchSurvey(store: WorkbenchStore): () => void {
   const worker = new Worker(new URL('@/workers/survey.worker.ts', import.meta.url), { type: 'module' });
   const remote = Comlink.wrap<SurveyWorker>(worker);
+  store.setState({ worker: remote });
   const ready = remote.watch(store.getState().screens);
   let surveyed: WorkbenchState['documents'] | null = null;
   let surveyedScene = '';
@@ -54,14 +63,14 @@ export function watchSurvey(store: WorkbenchStore): () => void {
     surveyed = state.documents;
     surveyedScene = state.sceneId;
     const scene = sceneOf(state);
-    const found = scene ? await remote.survey(surveyInput(state.documents, scene, null)) : [];
+    const found = scene ? await remote.survey(documented(state.documents, scene)) : [];
     if (!ended) store.setState(({ summaries }) => ({ summaries: shared(found, summaries) }));
   };
 
   /** Of all scenes, and only while somebody looks at sizes. */
   const measurePixels = async ({ documents }: WorkbenchState) => {
     measured = documents;
-    const inputs = Object.values(documents.scenes).map((scene) => surveyInput(documents, scene, null));
+    const inputs = Object.values(documents.scenes).map((scene) => documented(documents, scene));
     const needed = await remote.needed(inputs);
     if (!ended) store.setState({ needed });
   };
@@ -70,6 +79,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
   const unsubscribe = store.subscribe(() => void run());
   return () => {
     ended = true;
+    store.setState({ worker: null });
     unsubscribe();
     remote[Comlink.releaseProxy]();
     worker.terminate();

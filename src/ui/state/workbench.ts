@@ -1,3 +1,4 @@
+import type { Remote } from 'comlink';
 import { createStore } from 'zustand/vanilla';
 import type { Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
@@ -7,7 +8,9 @@ import { caseId, casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/scene/values';
 import type { CaseSummary } from '@/core/survey/summary';
+import type { FilePixels } from '@/core/pixels/file';
 import type { Fonts } from '@/render/fonts';
+import type { SurveyWorker } from '@/workers/survey.worker';
 import type { View } from './view';
 
 /** Where saving stands. `refused` and `conflict` need somebody to look. */
@@ -46,6 +49,10 @@ export interface WorkbenchState {
   needed: ReadonlyMap<string, readonly Needed[]> | null;
   /** `null` until they are loaded; a scene with text is not drawn before */
   fonts: Fonts | null;
+  /** of the files of the open scene, as far as they are loaded; by hash */
+  pixels: ReadonlyMap<string, FilePixels>;
+  /** where everything is asked that takes all cases; `null` until the page is up */
+  worker: Remote<SurveyWorker> | null;
 }
 
 export interface WorkbenchStart {
@@ -79,6 +86,8 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
     fonts: null,
+    pixels: new Map(),
+    worker: null,
     needed: null,
   }));
 export type WorkbenchStore = ReturnType<typeof createWorkbench>;

@@ -5,12 +5,12 @@ import { PixelProvider } from '../drawing/CaseCanvas';
 import { EmptyProject } from '../import/EmptyProject';
 import { ImportProvider } from '../import/ImportProvider';
 import { SceneColumn } from '../scene/SceneColumn';
-import { loadFonts } from '@/render/fonts';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
 import { SizesLens } from '../sizes/SizesLens';
 import { FieldTools } from '../screens/FieldTools';
 import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/context';
+import { watchOutside } from '../state/outside';
 import { watchSaving } from '../state/save-client';
 import { watchSurvey } from '../state/survey-client';
 import { writeView } from '../state/view';
@@ -97,12 +97,7 @@ export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Them
     [store],
   );
   useEffect(() => watchSurvey(store), [store]);
-  useEffect(() => {
-    loadFonts().then(
-      (fonts) => store.setState({ fonts }),
-      () => store.setState({ message: 'The fonts could not be loaded; text is not drawn. Reload the page.' }),
-    );
-  }, [store]);
+  useEffect(() => watchOutside(store), [store]);
   useEffect(() => watchSaving(store, arrived), [store, arrived]);
   return (
     <WorkbenchProvider value={store}>

@@ -1,0 +1,51 @@
+import { sayContrast } from '../formats/numbers';
+import { tenthPercentile, tileContrasts } from '../measure/contrast';
+import { hexOf } from '../pixels/raster';
+import { inkOn } from '../survey/contrast';
+import { TILES } from '../survey/backdrop';
+import type { Asked, Context } from './context';
+import { reason, type Reason } from './reason';
+
+const WHERE = [
+  ['top', 'middle', 'bottom'],
+  ['left', 'middle', 'right'],
+] as const;
+
+/** “top left”, “middle” */
+function sayPlace(tile: number): string {
+  const third = (i: number) => Math.min(2, Math.floor((i * 3) / TILES));
+  const [y, x] = [WHERE[0][third(Math.floor(tile / TILES))]!, WHERE[1][third(tile % TILES)]!];
+  return y === 'middle' && x === 'middle' ? 'middle' : [y, x].filter((w) => w !== 'middle').join(' ');
+}
+
+/** The colours that a contrast is between: the ink’s and that of the tile where it is least. */
+export function whyContrast({ input, result }: Context, { layer }: Asked): Reason {
+  const found = inkOn(result, layer.id, input);
+  if (!found) return reason('Nothing is known of the pixels under it.');
+  const { ink, tiles } = found;
+  const all = tileContrasts(ink, tiles);
+  const least = Math.min(...all);
+  const at = all.indexOf(least);
+  const path = layer.kind === 'text' ? ['style'] : ['tint' in layer && layer.tint ? 'tint' : 'picture'];
+  const own = reason(`The ink of ${layer.name} is ${hexOf(ink)} in the mean.`, [], {
+    part: { layerId: layer.id, path },
+  });
+  if (tiles.length === 1)
+    return reason(
+      `${sayContrast(all[0]!)} is between its ink and its own opaque border, ${hexOf(tiles[0]!)}.`,
+      [own],
+    );
+  const below = result.layers.slice(
+    0,
+    result.layers.findIndex((l) => l.id === layer.id),
+  );
+  const names = below.filter((l) => l.kind !== 'text').map((l) => l.name);
+  return reason(
+    `At least nine tenths of the ${TILES} × ${TILES} tiles under it have ${sayContrast(tenthPercentile(all))} or more.`,
+    [
+      own,
+      reason(`It is least at the ${sayPlace(at)}: ${sayContrast(least)} over ${hexOf(tiles[at]!)}.`),
+      reason(names.length > 0 ? `Under it lie ${names.join(', ')}.` : 'Nothing lies under it.'),
+    ],
+  );
+}

@@ -1,0 +1,54 @@
+import { contrastRatio, luminance, over, ratioOf } from '../pixels/colour';
+import type { Rgba } from '../pixels/raster';
+
+/** How many tiles may have less contrast than the figure says: under a tenth of them. */
+const PERCENTILE = 0.1;
+
+/**
+ * Contrast of ink with each of the tiles that lie under it, 1 to 21. Ink that is see-through is mixed with its tile.
+ * Source: WCAG 2.2, contrast ratio.
+ */
+export function tileContrasts(ink: Rgba, tiles: readonly Rgba[]): number[] {
+  if (ink.a < 1) return tiles.map((tile) => contrastRatio(over(ink, tile), tile));
+  const own = luminance(ink);
+  return tiles.map((tile) => ratioOf(own, luminance(tile)));
+}
+
+/** The tenth percentile by nearest rank: at least nine tenths of the tiles have this much contrast or more. */
+export function tenthPercentile(contrasts: readonly number[]): number {
+  const rank = Math.ceil(contrasts.length * PERCENTILE);
+  // A typed array sorts by value without a call for each pair.
+  return Float64Array.from(contrasts).sort()[Math.max(0, rank - 1)]!;
+}
+
+/** The share of a scrim of one colour over one tile, from which on the ink has the contrast asked for; `null` for none. */
+function enoughOver(ink: Rgba, tile: Rgba, scrim: Rgba, least: number): number | null {
+  const holds = (alpha: number) => {
+    const laid = over({ ...scrim, a: alpha }, tile);
+    return contrastRatio(over(ink, laid), laid) >= least;
+  };
+  if (!holds(1)) return null;
+  // On the way to its own colour a scrim may pass the ink's: what counts is where the last such stretch ends.
+  let [not, enough] = [0, 1];
+  for (let i = 0; i <= STEPS; i++) if (!holds(i / STEPS)) not = Math.max(not, i / STEPS);
+  if (not === 0 && holds(0)) return 0;
+  enough = Math.min(1, not + 1 / STEPS);
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = (not + enough) / 2;
+    if (holds(middle)) enough = middle;
+    else not = middle;
+  }
+  return enough;
+}
+const STEPS = 32;
+const HALVINGS = 20;
+
+/**
+ * The least alpha of a scrim of one colour between ink and what lies under it, with which the tenth percentile of the
+ * contrast is at least as asked for, as for every larger alpha; 0 where it is so already, `null` where no alpha does.
+ */
+export function leastScrim(ink: Rgba, tiles: readonly Rgba[], scrim: Rgba, least: number): number | null {
+  const needed = tiles.map((t) => enoughOver(ink, t, scrim, least) ?? Infinity).toSorted((a, b) => b - a);
+  const alpha = needed[Math.ceil(tiles.length * PERCENTILE) - 1]!;
+  return alpha === Infinity ? null : alpha;
+}

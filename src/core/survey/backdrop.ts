@@ -1,0 +1,146 @@
+import { colourer, type PlacedPaint } from '../fit/gradient';
+import { coveredArea, isRepeated } from '../fit/tiles';
+import { area, bottom, contains, intersect, right, type Rect } from '../geometry/rect';
+import type { FilePixels } from '../pixels/file';
+import { rgbaOf, type Rgba } from '../pixels/raster';
+import { sumsOnGrid } from '../pixels/sums';
+import type { Appearance } from '../scene/values';
+import type { LayerResult, PictureResult } from './result';
+
+/** Tiles along each side of what is looked at. */
+export const TILES = 8;
+const COUNT = TILES * TILES;
+
+/** What is seen where nothing is drawn, as a window that nobody has painted: white, or black when it is dark. */
+const BEHIND: Record<Appearance, Rgba> = {
+  light: { r: 255, g: 255, b: 255, a: 1 },
+  dark: { r: 0, g: 0, b: 0, a: 1 },
+};
+
+interface Grid {
+  rect: Rect;
+  xs: number[];
+  ys: number[];
+}
+
+const lines = (start: number, length: number) =>
+  Array.from({ length: TILES + 1 }, (_, i) => start + (length * i) / TILES);
+const gridOf = (rect: Rect): Grid => ({
+  rect,
+  xs: lines(rect.x, rect.width),
+  ys: lines(rect.y, rect.height),
+});
+
+/** Premultiplied means, four numbers a tile: 0..255 each and alpha 0..1. */
+type Means = Float64Array;
+
+const tileAt = ({ rect, xs, ys }: Grid, i: number): Rect => ({
+  x: xs[i % TILES]!,
+  y: ys[Math.floor(i / TILES)]!,
+  width: rect.width / TILES,
+  height: rect.height / TILES,
+});
+
+function set(means: Means, i: number, { r, g, b, a }: Rgba, share: number): void {
+  const alpha = a * share;
+  means[i * 4] = r * alpha;
+  means[i * 4 + 1] = g * alpha;
+  means[i * 4 + 2] = b * alpha;
+  means[i * 4 + 3] = alpha;
+}
+
+/** @param seen what of the painted area is seen; its rounded corners are not taken off */
+function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): Means | null {
+  if (!seen || !intersect(seen, grid.rect)) return null;
+  const means = new Float64Array(COUNT * 4);
+  const colourAt = colourer(paint);
+  const whole = contains(seen, grid.rect);
+  for (let i = 0; i < COUNT; i++) {
+    const tile = tileAt(grid, i);
+    const part = whole ? tile : intersect(tile, seen);
+    if (part) set(means, i, colourAt(middleOf(tile)), area(part) / area(tile));
+  }
+  return means;
+}
+const middleOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
+
+/** Of a repeated picture every tile gets the mean of a whole copy, as often as copies cover it. */
+function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): Means {
+  const whole = sumsOnGrid(sums, [0, sums.width], [0, sums.height]);
+  const px = sums.width * sums.height;
+  const means = new Float64Array(COUNT * 4);
+  for (let i = 0; i < COUNT; i++) {
+    const tile = tileAt(grid, i);
+    const share = coveredArea(p, tile) / area(tile) / px;
+    for (let c = 0; c < 4; c++) means[i * 4 + c] = whole[c]! * share;
+  }
+  return means;
+}
+
+function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Means | null {
+  const { placement: p, tint } = layer;
+  let means: Means;
+  if (isRepeated(p)) means = repeatedMeans(layer, file, grid);
+  else {
+    const seen = p.visible;
+    if (!seen || !intersect(seen, grid.rect)) return null;
+    const { sums } = file;
+    const across = sums.width / p.drawn.width;
+    const down = sums.height / p.drawn.height;
+    const clamped = (list: number[], from: number, to: number) =>
+      list.map((v) => Math.max(from, Math.min(to, v)));
+    const xs = clamped(grid.xs, seen.x, right(seen)).map((x) => (x - p.drawn.x) * across);
+    const ys = clamped(grid.ys, seen.y, bottom(seen)).map((y) => (y - p.drawn.y) * down);
+    means = sumsOnGrid(sums, xs, ys);
+    const px = ((grid.rect.width / TILES) * across * grid.rect.height * down) / TILES;
+    for (let i = 0; i < means.length; i++) means[i]! /= px;
+  }
+  if (tint) {
+    const colour = rgbaOf(tint);
+    for (let i = 0; i < COUNT; i++) set(means, i, colour, means[i * 4 + 3]!);
+  }
+  return means;
+}
+
+/** What one layer lays over each tile; `null` for what lies elsewhere, is not known, or is too fine to have a mean, such as letters. */
+function meansOf(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): Means | null {
+  if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
+  if (layer.kind === 'panel') return paintMeans(layer.paint, layer.placement.visible, grid);
+  if (layer.kind === 'text') return null;
+  const file = pixels.get(layer.rendition.hash);
+  return file ? pictureMeans(layer, file, grid) : null;
+}
+
+/** A layer is as see-through as it is itself, times the panels that hold it. */
+export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): number {
+  const holder = layer.kind === 'ground' ? undefined : all.find((l) => l.id === layer.parent);
+  return layer.opacity * (holder ? opacityOf(holder, all) : 1);
+}
+
+/**
+ * The mean colour of each of 8 × 8 tiles of a rectangle under everything that is drawn there, back to front, mixed as
+ * it is coded. Letters under it are left out, and so are the rounded corners of panels.
+ * @param below layers in drawing order
+ * @returns opaque colours, row by row
+ */
+export function backdropOf(
+  rect: Rect,
+  below: readonly LayerResult[],
+  pixels: ReadonlyMap<string, FilePixels>,
+  appearance: Appearance,
+): Rgba[] {
+  const grid = gridOf(rect);
+  const tiles = Array.from({ length: COUNT }, () => ({ ...BEHIND[appearance] }));
+  for (const layer of below) {
+    const means = meansOf(layer, grid, pixels);
+    if (!means) continue;
+    const opacity = opacityOf(layer, below);
+    tiles.forEach((tile, i) => {
+      const rest = 1 - means[i * 4 + 3]! * opacity;
+      tile.r = means[i * 4]! * opacity + tile.r * rest;
+      tile.g = means[i * 4 + 1]! * opacity + tile.g * rest;
+      tile.b = means[i * 4 + 2]! * opacity + tile.b * rest;
+    });
+  }
+  return tiles;
+}

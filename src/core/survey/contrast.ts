@@ -1,0 +1,82 @@
+import { tenthPercentile, tileContrasts } from '../measure/contrast';
+import { isRepeated } from '../fit/tiles';
+import { intersect, type Rect } from '../geometry/rect';
+import type { FilePixels } from '../pixels/file';
+import { rgbaOf, type Rgba } from '../pixels/raster';
+import type { Appearance } from '../scene/values';
+import { backdropOf, opacityOf } from './backdrop';
+import type { SurveyInput } from './prepare';
+import type { CaseResult, LayerResult, PictureResult, PlacedResult } from './result';
+
+/** What stands out, or does not: the colour of a layer's ink, and the tiles that lie under it. */
+export interface InkOnTiles {
+  ink: Rgba;
+  tiles: Rgba[];
+}
+
+const faded = (colour: Rgba, opacity: number): Rgba => ({ ...colour, a: colour.a * opacity });
+
+/** The ink of a picture on the screen, as far as it is seen. */
+function inkRect({ placement: p }: PictureResult, bounds: Rect): Rect | null {
+  const rect = {
+    x: p.drawn.x + bounds.x * p.drawn.width,
+    y: p.drawn.y + bounds.y * p.drawn.height,
+    width: bounds.width * p.drawn.width,
+    height: bounds.height * p.drawn.height,
+  };
+  return p.visible && intersect(rect, p.visible);
+}
+
+type Pixels = ReadonlyMap<string, FilePixels>;
+
+interface Seen {
+  ink: Rgba;
+  /** where it lies */
+  rect: Rect;
+  /** the colour that the ink of an opaque picture stands on */
+  own: Rgba | null;
+}
+
+function seenInk(layer: PlacedResult, pixels: Pixels): Seen | null {
+  if (layer.kind === 'text') {
+    const rect = layer.placement.visible;
+    return rect && { ink: rgbaOf(layer.colour), rect, own: null };
+  }
+  if (layer.kind !== 'picture' || isRepeated(layer.placement)) return null;
+  const file = pixels.get(layer.rendition.hash);
+  const rect = file?.ink && inkRect(layer, file.ink.bounds);
+  if (!file?.ink || !rect) return null;
+  return { ink: layer.tint ? rgbaOf(layer.tint) : file.ink.colour, rect, own: file.border };
+}
+
+/**
+ * The ink of a text or a logo and what lies under it on one case; `null` for every other layer, for what is not seen,
+ * and while the pixels are not known.
+ * @param below everything drawn before it
+ */
+export function inkOnTiles(
+  layer: PlacedResult,
+  below: readonly LayerResult[],
+  pixels: Pixels | null,
+  appearance: Appearance,
+): InkOnTiles | null {
+  if (!pixels || (layer.role !== 'text' && layer.role !== 'logo')) return null;
+  const seen = seenInk(layer, pixels);
+  if (!seen) return null;
+  const ink = faded(seen.ink, opacityOf(layer, below));
+  return { ink, tiles: seen.own ? [seen.own] : backdropOf(seen.rect, below, pixels, appearance) };
+}
+
+/** WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21. */
+export function contrastOf(...asked: Parameters<typeof inkOnTiles>): number | null {
+  const found = inkOnTiles(...asked);
+  return found && tenthPercentile(tileContrasts(found.ink, found.tiles));
+}
+
+/** The same of a layer of a case that is surveyed. */
+export function inkOn(result: CaseResult, layerId: string, input: SurveyInput): InkOnTiles | null {
+  const at = result.layers.findIndex((l) => l.id === layerId);
+  const layer = result.layers[at];
+  if (!layer || layer.kind === 'ground') return null;
+  return inkOnTiles(layer, result.layers.slice(0, at), input.pixels ?? null, result.appearance);
+}

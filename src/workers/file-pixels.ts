@@ -1,0 +1,29 @@
+import { filePixelsOf, unpackRaster, type FilePixels } from '@/core/pixels/file';
+
+/** What measures read of the pixels of one file. @throws when the server has no such file or cannot be reached */
+async function loadFilePixels(hash: string): Promise<FilePixels> {
+  const response = await fetch(`/api/pictures/${hash}/raster`);
+  if (!response.ok) throw new Error(`The pixels of ${hash}: ${response.status}`);
+  return filePixelsOf(unpackRaster(await response.arrayBuffer()));
+}
+
+/** Loads the pixels of files, each once; what could not be loaded is asked for again the next time. */
+export function createFilePixels() {
+  const known = new Map<string, FilePixels>();
+  const asked = new Map<string, Promise<void>>();
+  const load = (hash: string): Promise<void> => {
+    const running =
+      asked.get(hash) ??
+      loadFilePixels(hash).then(
+        (pixels) => void known.set(hash, pixels),
+        () => void asked.delete(hash),
+      );
+    asked.set(hash, running);
+    return running;
+  };
+  /** @returns everything known once these are, as far as they could be loaded */
+  return async (hashes: readonly string[]): Promise<ReadonlyMap<string, FilePixels>> => {
+    await Promise.all(hashes.map(load));
+    return new Map(known);
+  };
+}
