@@ -229,3 +229,79 @@ test('keep areas are marked, named and measured, by keyboard', async ({ page }) 
     .click();
   await expect(row).toHaveCount(0);
 });
+
+test('keep areas are drawn by hand on the picture, moved by keyboard, and offered from its detail', async ({
+  page,
+}) => {
+  await page.goto('/projects/larkmoor-ferries/sign-in?case=phone-393x852-3x-pill.0.light');
+  const deck = page.getByRole('region', { name: 'Layer Deck photo' });
+  await deck.getByRole('button', { name: 'on the picture' }).click();
+  const dialog = page.getByRole('dialog', { name: 'What has to be seen of Deck photo' });
+  const plan = (await dialog.locator('.mark-plan').boundingBox())!;
+  const at = (x: number, y: number) => [plan.x + x * plan.width, plan.y + y * plan.height] as const;
+  await page.mouse.move(...at(0.1, 0.2));
+  await page.mouse.down();
+  await page.mouse.move(...at(0.3, 0.4), { steps: 4 });
+  await page.mouse.up();
+  const box = dialog.getByRole('button', { name: /^Subject 1\. Arrow keys/ });
+  await expect(box).toHaveAttribute('style', /left: (9\.9|10)/);
+  await box.focus();
+  for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
+  await expect(box).toHaveAttribute('style', /left: (14\.9|15)/);
+  expect(await seriousFindings(page)).toEqual([]);
+  await dialog.getByRole('button', { name: 'make it the focal point' }).click();
+  await dialog.getByRole('button', { name: 'Take away Subject 1' }).click();
+  await expect(dialog).toContainText('Nothing is marked yet.');
+  await page.keyboard.press('Escape');
+  await expect(deck.getByRole('button', { name: 'Subject 1', exact: true })).toHaveCount(0);
+});
+
+test('contrast is measured, explained, and mended by the weakest scrim that is enough', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/winter-splash?case=phone-393x852-3x-pill.0.light');
+  const row = closeUp(page)
+    .getByRole('table', { name: 'Wordmark' })
+    .getByRole('row', { name: /^Contrast/ });
+  await expect(row).toContainText(/[\d.]+ : 1/);
+  await row.getByRole('button').click();
+  const why = page.getByRole('dialog', { name: /^Why Contrast/ });
+  await expect(why).toContainText('nine tenths of the 8 × 8 tiles under it have');
+  await expect(why).toContainText('Under it lie Ground, Harbour');
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: 'More about Wordmark' }).click();
+  await page.getByRole('button', { name: '4.5 : 1' }).click();
+  await page.getByRole('button', { name: 'lay it' }).click();
+  await expect(page.getByRole('region', { name: 'Layer Scrim under Wordmark' })).toBeVisible();
+  await expect
+    .poll(async () => parseFloat((await row.getByRole('cell').textContent())!))
+    .toBeGreaterThanOrEqual(4.5);
+  await page.getByRole('button', { name: 'More about Wordmark' }).click();
+  await page.getByRole('button', { name: '4.5 : 1' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'on every case already' })).toBeVisible();
+});
+
+test('a logo is centred by its ink, or its files are trimmed to it', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/system-window');
+  const layer = page.getByRole('region', { name: 'Layer Emblem' });
+  await page.getByRole('button', { name: 'More about Emblem' }).click();
+  await expect(page.getByRole('group', { name: 'Ink' })).toContainText('to the left of its middle');
+  await page.getByRole('button', { name: 'trim files to ink' }).click();
+  await expect(layer.getByRole('button', { name: '864 × 864 px' })).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(layer.getByRole('button', { name: '1024 × 1024 px' })).toBeVisible();
+});
+
+test('densities are asked for, and what is missing is made from its master', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/winter-splash?lens=sizes');
+  const emblem = page.getByRole('rowgroup').filter({ hasText: 'Emblem' });
+  await expect(emblem).toContainText('There is no 3x file');
+  await page.getByRole('button', { name: '1x, 2x, 3x' }).click();
+  await page.getByRole('textbox', { name: 'px per lu' }).fill('1.5');
+  await page.getByRole('button', { name: 'ask for 1.5x' }).click();
+  await page.keyboard.press('Escape');
+  await expect(emblem).toContainText('There is no 1.5x file');
+  await page.getByRole('button', { name: 'make the 3 missing or uneven from their masters' }).click();
+  await expect(emblem).not.toContainText('There is no');
+  await expect(emblem).not.toContainText('uneven The');
+  await expect(emblem.getByRole('cell', { name: '768 × 768' })).toBeVisible();
+  await expect(emblem.getByRole('cell', { name: '384 × 384' })).toBeVisible();
+});

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Derivation } from '@/core/pictures/derive';
 import { KeptFile } from '@/core/pictures/kept-file';
 
 /** What went wrong with a request, in the server’s words or our own. */
@@ -73,6 +74,10 @@ export function uploadFile(
     xhr.send(file);
   });
 }
+
+/** Has the server make a file from another. @throws RequestProblem */
+export const derive = async (projectId: string, asked: Derivation): Promise<KeptFile> =>
+  KeptFile.parse(await request<unknown>('POST', `/api/projects/${projectId}/derived`, asked));
 
 const Fetched = z.object({ file: KeptFile, name: z.string() });
 

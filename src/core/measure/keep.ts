@@ -2,11 +2,15 @@ import { area, intersect, type Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import { isRepeated } from '../fit/tiles';
 import type { KeepArea } from '../pictures/picture';
+import type { Outline } from '../screens/outline';
+import { hiddenByGlass } from './glass';
 
 export interface KeptSubject {
   subject: string;
   /** share of the keep area that is not visible, 0..1 */
   lost: number;
+  /** share of the keep area that would be seen but for a cutout or a rounded corner, 0..1 */
+  hidden: number;
   /** where it is drawn, absolute on the screen, lu */
   rect: Rect;
 }
@@ -15,7 +19,7 @@ export interface KeptSubject {
  * How much of each keep area of a picture is not seen. `null` for a repeated picture, and for one without any.
  * @param areas shares of the picture's width and height
  */
-export function keep(p: Placement, areas: readonly KeepArea[]): KeptSubject[] | null {
+export function keep(p: Placement, areas: readonly KeepArea[], outline: Outline): KeptSubject[] | null {
   if (areas.length === 0 || isRepeated(p)) return null;
   const { width, height } = p.natural;
   return areas.map(({ subject, rect }) => {
@@ -35,6 +39,9 @@ export function keep(p: Placement, areas: readonly KeepArea[]): KeptSubject[] | 
       width: rect.width * p.drawn.width,
       height: rect.height * p.drawn.height,
     };
-    return { subject, lost: lost < 1e-12 ? 0 : lost, rect: on };
+    const seenOn = p.visible && intersect(on, p.visible);
+    const under = seenOn ? hiddenByGlass(seenOn, outline) : { cutout: 0, corner: 0 };
+    const hidden = area(on) > 0 ? (under.cutout + under.corner) / area(on) : 0;
+    return { subject, lost: lost < 1e-12 ? 0 : lost, hidden, rect: on };
   });
 }

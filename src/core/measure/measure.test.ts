@@ -224,6 +224,7 @@ describe('limits', () => {
 
 describe('keep areas', () => {
   const box = { x: 0, y: 0, width: 100, height: 100 };
+  const plain = { glass: { rect: box, radius: 0 }, holes: [] };
   const areas = [
     { subject: 'left half', rect: { x: 0, y: 0, width: 0.5, height: 1 }, weight: 1 },
     { subject: 'right end', rect: { x: 0.9, y: 0.2, width: 0.1, height: 0.5 }, weight: 1 },
@@ -241,11 +242,11 @@ describe('keep areas', () => {
   };
 
   it('lose what is not seen of them', () => {
-    const lost = (percent: number) => keep(seen(percent), areas)!.map((k) => k.lost);
+    const lost = (percent: number) => keep(seen(percent), areas, plain)!.map((k) => k.lost);
     expect(lost(0)).toEqual([0, 1]);
     expect(lost(100)).toEqual([1, 0]);
     expect(lost(50)[0]).toBeCloseTo(0.5, 12);
-    expect(keep(seen(0), [])).toBeNull();
+    expect(keep(seen(0), [], plain)).toBeNull();
   });
 
   it('lose the share that a fine grid of points counts', () => {
@@ -254,7 +255,7 @@ describe('keep areas', () => {
       fc.property(fc.integer({ min: 0, max: 100 }), share, share, (percent, x, width) => {
         const p = seen(percent);
         const rect = { x, y: 0.1, width: Math.max(0.05, width), height: 0.5 };
-        const [found] = keep(p, [{ subject: 's', rect, weight: 1 }])!;
+        const [found] = keep(p, [{ subject: 's', rect, weight: 1 }], plain)!;
         const points = Array.from({ length: 2000 }, (_, i) => rect.x + (rect.width * (i + 0.5)) / 2000);
         const hidden = points.filter((at) => {
           const on = p.drawn.x + at * p.drawn.width;

@@ -2,6 +2,7 @@ import type { PerSide, Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import type { KeepArea, Rendition } from '../pictures/picture';
 import type { Regions } from '../screens/regions';
+import type { Outline } from '../screens/outline';
 import type { Screen } from '../screens/screen';
 import { bare, bareScreen, type BareScreen } from './bare';
 import { collapsed } from './collapse';
@@ -38,6 +39,7 @@ export interface Measured {
   /** what ends the view: the screen, and every clipping panel around the layer */
   window: Rect;
   screen: Screen;
+  outline: Outline;
   keepAreas?: readonly KeepArea[];
 }
 
@@ -47,6 +49,7 @@ export function measure({
   regions,
   window,
   screen,
+  outline,
   keepAreas = [],
 }: Measured): Measures {
   return {
@@ -57,7 +60,7 @@ export function measure({
     enlargement: rendition && enlargement(p, rendition, screen.density),
     clearance: clearance(p, regions.safe, { screen: regions.screen, window }),
     share: share(p, { screen: regions.screen, window }, screen),
-    keep: keep(p, keepAreas),
+    keep: keep(p, keepAreas, outline),
     // What lies under a layer is only known to the survey.
     contrast: null,
     collapsed: collapsed(p.box),

@@ -39,6 +39,14 @@ export const Cut = z.looseObject({
 });
 export type Cut = z.infer<typeof Cut>;
 
+/** Subjects of a picture that are marked on others of its cuts and not on this one. */
+export const unmarkedIn = (cuts: readonly Cut[], cut: Cut): string[] =>
+  cuts.length === 1
+    ? []
+    : [...new Set(cuts.flatMap((c) => c.keepAreas.map((k) => k.subject)))].filter(
+        (subject) => !cut.keepAreas.some((k) => k.subject === subject),
+      );
+
 export const Picture = z.looseObject({
   id: Id,
   name: z.string().min(1).max(120),

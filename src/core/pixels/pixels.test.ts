@@ -169,7 +169,7 @@ describe('statistics', () => {
   it('say ink, average and edges together', () => {
     const data = new Uint8Array(10 * 10 * 4);
     for (let y = 2; y < 10; y++) for (let x = 0; x < 5; x++) data.set([200, 100, 50, 255], (y * 10 + x) * 4);
-    expect(statisticsOf({ width: 10, height: 10, data })).toEqual({
+    expect(statisticsOf({ width: 10, height: 10, data })).toMatchObject({
       ink: {
         by: 'alpha',
         bounds: { x: 0, y: 0.2, width: 0.5, height: 0.8 },

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import type { Side } from '../geometry/rect';
+import { detailOf, suggest } from './detail';
 import { inkOf, type Ink } from './ink';
 import { hexOf, type Raster } from './raster';
 import { meanOf, sumsOf } from './sums';
@@ -16,6 +17,13 @@ export const Statistics = z.object({
       by: z.enum(['alpha', 'border']),
       colour: hex,
       border: hex.nullable(),
+    })
+    .nullable(),
+  /** where a subject may lie, judged by detail alone; `null` for a picture that is all alike */
+  suggestion: z
+    .object({
+      keepArea: z.object({ x: share, y: share, width: share, height: share }),
+      focalPoint: z.object({ x: share, y: share }),
     })
     .nullable(),
   /** mean colour of what is not see-through; `null` where all of it is */
@@ -49,5 +57,6 @@ export function statisticsOf(raster: Raster): Statistics {
     bottom: colour(0, height - down, width, down),
   };
   const ink: Ink | null = inkOf(raster);
-  return { ink, average: colour(0, 0, width, height), edges };
+  const detail = detailOf(raster);
+  return { ink, suggestion: detail && suggest(detail), average: colour(0, 0, width, height), edges };
 }

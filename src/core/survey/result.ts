@@ -40,6 +40,8 @@ export interface PictureResult extends PlacedBase {
   pictureId: string;
   cut: Cut['cut'];
   rendition: Rendition;
+  /** subjects that are marked on another cut of the picture, but not on the one that is shown */
+  unmarked: string[];
   /** `#rrggbb` or `#rrggbbaa`; `null` leaves the picture its colours */
   tint: string | null;
 }

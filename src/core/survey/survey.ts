@@ -4,6 +4,7 @@ import { intersect, type Rect } from '../geometry/rect';
 import { breachesOf, outcomeOf, type Breach } from '../measure/judge';
 import { measure } from '../measure/measures';
 import { naturalSizeOf } from '../pictures/choose';
+import { unmarkedIn } from '../pictures/picture';
 import type { Cut, Rendition } from '../pictures/picture';
 import type { Documents } from '../scene/documents';
 import {
@@ -18,7 +19,7 @@ import {
 import { resolveColour, resolveLength } from '../scene/values';
 import { barsOf } from '../screens/bars';
 import type { Case } from '../screens/cases';
-import { outlineOf } from '../screens/outline';
+import { outlineOf, type Outline } from '../screens/outline';
 import { faceOf } from '../text/style';
 import { contrastOf } from './contrast';
 import type {
@@ -50,6 +51,7 @@ interface Scope {
   input: SurveyInput;
   c: Case;
   prepared: Prepared;
+  outline: Outline;
 }
 
 /** What ends the view of a layer: the screen, and each clipping panel around it. */
@@ -92,6 +94,7 @@ function base(
     regions,
     window,
     screen: turned.screen,
+    outline: scope.outline,
     keepAreas: file?.cut.keepAreas,
   });
   return { id, name, role, opacity, box: placement.box, parent, placement, measures };
@@ -100,6 +103,7 @@ function base(
 function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
   const { input, c, prepared } = scope;
   const { rendition, cut } = prepared.chosen.get(layer.id)!;
+  const { cuts } = input.pictures.find((p) => p.id === layer.picture)!;
   const placement = placePicture({
     fit: layer.fit,
     natural: naturalSizeOf(rendition),
@@ -116,6 +120,7 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
     pictureId: layer.picture,
     cut: cut.cut,
     rendition,
+    unmarked: unmarkedIn(cuts, cut),
     tint,
   };
 }
@@ -180,8 +185,8 @@ export const surveyCase = (input: SurveyInput, c: Case): CaseResult =>
 
 /** The same of a case that is prepared already. */
 export function surveyPrepared(input: SurveyInput, c: Case, prepared: Prepared): CaseResult {
-  const scope = { input, c, prepared };
   const { turned, regions } = prepared;
+  const scope = { input, c, prepared, outline: outlineOf(turned) };
   const layers: LayerResult[] = [];
   const breaches: Breach[] = [];
   for (const layer of inDrawingOrder(prepared.layers)) {
@@ -203,7 +208,7 @@ export function surveyPrepared(input: SurveyInput, c: Case, prepared: Prepared):
     orientation: turned.orientation,
     appearance: c.appearance,
     regions,
-    outline: outlineOf(turned),
+    outline: scope.outline,
     bars: barsOf(turned, input.scene.bars, c.appearance, input.named),
     layers,
     breaches,

@@ -15,7 +15,7 @@ const accepted = 'PNG, JPEG, WebP, AVIF or SVG';
 const millions = (n: number) => Math.round(n / 1e5) / 10;
 
 /** A decoder that turns a photo the way its EXIF orientation says and gives sRGB. */
-const decode = (bytes: Buffer) =>
+export const decode = (bytes: Buffer) =>
   sharp(bytes, { limitInputPixels: INPUT_LIMITS.picturePixels, failOn: 'error' })
     .autoOrient()
     .toColourspace('srgb');
@@ -94,7 +94,7 @@ const MOST_AT_ONCE = 2;
 let running = 0;
 const waiting: (() => void)[] = [];
 
-async function inTurn<T>(work: () => Promise<T>): Promise<T> {
+export async function inTurn<T>(work: () => Promise<T>): Promise<T> {
   if (running >= MOST_AT_ONCE) await new Promise<void>((resolve) => waiting.push(resolve));
   running++;
   try {

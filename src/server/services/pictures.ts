@@ -1,12 +1,14 @@
 import { eq } from 'drizzle-orm';
 import sharp from 'sharp';
 import { MOST_READ_PIXELS } from '@/core/pixels/file';
+import { inkOf, type Ink } from '@/core/pixels/ink';
 import type { Raster } from '@/core/pixels/raster';
 import { Statistics, statisticsOf } from '@/core/pixels/statistics';
 import { previewWidths } from '@/core/pictures/previews';
-import { readPreview } from '../blobs';
+import { readOriginal, readPreview } from '../blobs';
 import { getDb } from '../db/client';
 import { blobs } from '../db/schema';
+import { decode, inTurn } from '../pictures/import';
 import { notFound } from '../problem';
 
 /** A preview as WebP. @throws Problem 404 when the file or that width of it is not kept */
@@ -33,6 +35,29 @@ async function rasterOf(
   return { width: info.width, height: info.height, data };
 }
 
+/** Beyond this a file is not decoded whole once more only to place its ink by a pixel. */
+const MOST_REFINED = 25_000_000;
+
+/** Ink that reaches every side cannot reach any further; a preview as large as its file has nothing to add. */
+function isWorthRefining(
+  { widthPx, heightPx, vector }: typeof blobs.$inferSelect,
+  preview: Raster,
+  { bounds }: Ink,
+): boolean {
+  if (vector || widthPx <= preview.width || widthPx * heightPx > MOST_REFINED) return false;
+  return bounds.x > 0 || bounds.y > 0 || bounds.x + bounds.width < 1 || bounds.y + bounds.height < 1;
+}
+
+/** Where the ink lies in the file itself, in one pass over its pixels. */
+const refinedInk = (hash: string, fallback: Ink): Promise<Ink> =>
+  inTurn(async () => {
+    const { data, info } = await decode(await readOriginal(hash))
+      .ensureAlpha()
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    return inkOf({ width: info.width, height: info.height, data }) ?? fallback;
+  });
+
 /** The pixels from which contrast is told. @throws Problem 404 when the file is not kept */
 export async function raster(hash: string): Promise<Raster> {
   const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
@@ -46,7 +71,9 @@ export async function statistics(hash: string): Promise<Statistics> {
   if (!row) throw notFound('This file');
   const kept = row.statistics && Statistics.safeParse(JSON.parse(row.statistics));
   if (kept && kept.success) return kept.data;
-  const found = statisticsOf(await rasterOf(row, MOST_PIXELS));
+  const raster = await rasterOf(row, MOST_PIXELS);
+  const found = statisticsOf(raster);
+  if (found.ink && isWorthRefining(row, raster, found.ink)) found.ink = await refinedInk(row.hash, found.ink);
   getDb()
     .update(blobs)
     .set({ statistics: JSON.stringify(found) })

@@ -1,6 +1,8 @@
 'use client';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { KeepArea, Picture } from '@/core/pictures/picture';
+import { MarkDialog } from '../marks/MarkDialog';
 import { useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
@@ -74,6 +76,7 @@ const MIDDLE = { x: 0.3, y: 0.3, width: 0.4, height: 0.4 };
 /** What has to be seen of a picture: each area with its name, and one more to mark. */
 export function KeepAreas({ picture }: { picture: Picture }) {
   const store = useWorkbenchStore();
+  const [byHand, setByHand] = useState(false);
   const { keepAreas } = picture.cuts[0]!;
   const add = () =>
     edit(store, ({ project }) => {
@@ -96,6 +99,10 @@ export function KeepAreas({ picture }: { picture: Picture }) {
       <Button variant="quiet" size="sm" onClick={add}>
         mark one
       </Button>
+      <Button variant="quiet" size="sm" onClick={() => setByHand(true)}>
+        on the picture
+      </Button>
+      {byHand && <MarkDialog pictureId={picture.id} onClose={() => setByHand(false)} />}
     </p>
   );
 }

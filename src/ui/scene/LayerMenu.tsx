@@ -13,6 +13,7 @@ import {
 import { isPlaced, LAYER_ROLES, type Layer, type Scene } from '@/core/scene/scene';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive, inLayer } from '../state/edit';
+import { InkOffer } from './InkOffer';
 import { EditorPopover } from './EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
@@ -224,6 +225,7 @@ export function LayerMenu({ layer }: { layer: Layer }) {
         <>
           <Basics {...{ layer, change, onCommit }} />
           <Looks {...{ layer, change, onCommit }} />
+          {layer.kind === 'picture' && layer.role === 'logo' && <InkOffer layer={layer} onDone={close} />}
           {(layer.role === 'text' || layer.role === 'logo') && <ScrimOffer layer={layer} onDone={close} />}
           <Actions layer={layer} onDone={close} />
         </>

@@ -87,8 +87,35 @@ function sizeRows({ id, kind, placement, measures }: PlacedResult): Maybe[] {
   ];
 }
 
-function lossRows({ id, kind, role, measures }: PlacedResult): Maybe[] {
-  const { crop, bare, bareScreen, distortion, keep } = measures;
+/** What has to be seen and is not: cut off, hidden, or not marked on the cut that is shown. */
+function keepRows(layer: PlacedResult): Row[] {
+  const { id, measures } = layer;
+  const keep = measures.keep ?? [];
+  return [
+    ...keep
+      .filter(({ hidden }) => hidden > 0)
+      .map(({ subject, hidden }) => ({
+        label: `${subject}, under the glass’s edge`,
+        title: 'share of the keep area that a cutout or a rounded corner hides',
+        value: asked(id, `${subject} hidden`).one('keep', sayShare(hidden)),
+      })),
+    ...(layer.kind === 'picture' ? layer.unmarked : []).map((subject) => ({
+      label: subject,
+      title: 'it is a keep area of another cut of the picture',
+      value: 'not marked on this cut',
+    })),
+    ...keep.map(({ subject, lost }) => ({
+      label: `${subject}, cut off`,
+      title: 'share of the keep area that is not seen',
+      value: asked(id, `${subject} cut off`).one('keep', sayShare(lost)),
+      measure: lost > 0 ? 'crop' : undefined,
+    })),
+  ];
+}
+
+function lossRows(layer: PlacedResult): Maybe[] {
+  const { id, kind, role, measures } = layer;
+  const { crop, bare, bareScreen, distortion } = measures;
   const hidden = crop && (kind === 'picture' || crop.total > 0) ? crop : null;
   const measure = hidden && hidden.total > 0 ? 'crop' : undefined;
   return [
@@ -103,12 +130,7 @@ function lossRows({ id, kind, role, measures }: PlacedResult): Maybe[] {
       value: asked(id, 'Crop in all').one('crop', sayShare(hidden.total)),
       measure,
     },
-    ...(keep ?? []).map(({ subject, lost }) => ({
-      label: `${subject}, cut off`,
-      title: 'share of the keep area that is not seen',
-      value: asked(id, `${subject} cut off`).one('keep', sayShare(lost)),
-      measure: lost > 0 ? 'crop' : undefined,
-    })),
+    ...keepRows(layer),
     bare !== null &&
       bare.total > 0 && {
         label: 'Bare in its box',

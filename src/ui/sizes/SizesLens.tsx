@@ -1,5 +1,6 @@
 'use client';
 import { useMemo } from 'react';
+import { Button } from 'react-bootstrap';
 import { findCase } from '@/core/screens/cases';
 import { sayDensity, saySize } from '@/core/formats/numbers';
 import {
@@ -14,6 +15,8 @@ import {
 } from '@/core/pictures/check';
 import type { Ink } from '@/core/pixels/ink';
 import { sameDensity, type Picture, type Rendition } from '@/core/pictures/picture';
+import { DensitiesEditor } from './DensitiesEditor';
+import { canBeMade, useMake } from './useMake';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useStatistics } from '../state/statistics';
@@ -92,6 +95,7 @@ interface BlockProps {
 
 function PictureRows({ picture, densities, findings, needed }: BlockProps) {
   const sets = setsOf(picture);
+  const { busy, make } = useMake();
   return (
     <tbody>
       {sets.map((set, i) => {
@@ -129,6 +133,17 @@ function PictureRows({ picture, densities, findings, needed }: BlockProps) {
                       {OUTCOME_SHAPES[outcome]} {word}
                     </b>{' '}
                     {f.text}
+                    {canBeMade(f, picture) && (
+                      <Button
+                        variant="quiet"
+                        size="sm"
+                        disabled={busy}
+                        aria-label={`Make the ${sayDensity(f.density!)}x file of ${picture.name} from its master`}
+                        onClick={() => void make([f])}
+                      >
+                        make it
+                      </Button>
+                    )}
                   </li>
                 );
               })}
@@ -165,6 +180,13 @@ export function SizesLens() {
     () => checkFiles({ pictures, densities: wanted, needed, ink }),
     [pictures, wanted, needed, ink],
   );
+  const { busy, make } = useMake();
+  const makeable = findings.filter((f) =>
+    canBeMade(
+      f,
+      pictures.find((p) => p.id === f.pictureId)!,
+    ),
+  );
   const all = pictures.flatMap((p) => setsOf(p).flatMap((s) => s.files.filter((r) => !r.vector)));
   const densities = [...new Set([...wanted, ...all.map((r) => r.density)])].toSorted((a, b) => a - b);
   const count = (outcome: 'fail' | 'warn') =>
@@ -179,7 +201,12 @@ export function SizesLens() {
           {OUTCOME_SHAPES.warn} {count('warn')}
         </b>{' '}
         findings on the files of {pictures.length} pictures. A picture with several files should have one for{' '}
-        {wanted.map((d) => `${sayDensity(d)}x`).join(', ')}; the scenes’ needs are px of the framebuffer.
+        <DensitiesEditor />; the scenes’ needs are px of the framebuffer.
+        {makeable.length > 0 && (
+          <Button variant="quiet" size="sm" disabled={busy} onClick={() => void make(makeable)}>
+            make the {makeable.length} missing or uneven from their masters
+          </Button>
+        )}
       </p>
       <div className="sizes-scroll" tabIndex={0} role="region" aria-label="Files of all pictures">
         <table className="sizes-table figures">

@@ -7,17 +7,18 @@ interface Props {
   value: string;
   onChange: (name: string) => void;
   onCommit: () => void;
+  autoFocus?: boolean;
 }
 
 /** What something is called. An empty name is not taken, so that it keeps the one it had. */
-export function NameField({ label = 'Name', value, onChange, onCommit }: Props) {
+export function NameField({ label = 'Name', value, onChange, onCommit, autoFocus = true }: Props) {
   const id = useId();
   return (
     <div className="labelled">
       <label htmlFor={id}>{label}</label>
       <Form.Control
         id={id}
-        autoFocus
+        autoFocus={autoFocus}
         maxLength={120}
         defaultValue={value}
         onChange={(e) => {

@@ -1,0 +1,61 @@
+import sharp from 'sharp';
+import { readOriginal } from '../blobs';
+import { raster, statistics } from '../services/pictures';
+import { ownStore } from '../testing/store';
+import { deriveFile } from './derive';
+import { keepFile } from './import';
+
+ownStore();
+
+/** A red square of 700 px on nothing, off the middle of a file of 3000 × 2000 px. */
+const logo = () => {
+  const nothing = { r: 0, g: 0, b: 0, alpha: 0 };
+  const square = { width: 700, height: 700, channels: 4 as const, background: '#f00' };
+  return sharp({ create: { width: 3000, height: 2000, channels: 4, background: nothing } })
+    .composite([{ input: { create: square }, left: 1001, top: 503 }])
+    .png()
+    .toBuffer();
+};
+
+describe('a file made from another', () => {
+  it('has the size that is asked for, in the format of its master', async () => {
+    const { hash } = await keepFile(await logo(), 'logo.png');
+    const made = await deriveFile({ make: 'size', hash, widthPx: 750, heightPx: 500 });
+    expect(made).toMatchObject({ type: 'png', widthPx: 750, heightPx: 500, transparent: true });
+    const { ink } = await statistics(made.hash);
+    // Resampling spreads an edge over a pixel.
+    expect(Math.abs(ink!.bounds.x * 750 - 1001 / 4)).toBeLessThanOrEqual(1);
+    expect(ink!.colour).toMatch(/^#f[ef]0[0-2]00$/);
+  });
+
+  it('is trimmed to the very pixels of the ink, which is placed in the file itself and not in a preview', async () => {
+    const { hash } = await keepFile(await logo(), 'logo.png');
+    const { ink } = await statistics(hash);
+    expect(ink!.bounds).toEqual({ x: 1001 / 3000, y: 503 / 2000, width: 700 / 3000, height: 700 / 2000 });
+    const made = await deriveFile({ make: 'trim', hash, part: ink!.bounds });
+    expect(made).toMatchObject({ widthPx: 700, heightPx: 700 });
+    expect((await sharp(await readOriginal(made.hash)).stats()).isOpaque).toBe(true);
+  });
+
+  it('is refused of a vector that is to be trimmed, and of a file that is not kept', async () => {
+    const svg =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="40" height="20"><rect width="9" height="9"/></svg>';
+    const { hash } = await keepFile(Buffer.from(svg), 'a.svg');
+    const part = { x: 0, y: 0, width: 0.5, height: 0.5 };
+    await expect(deriveFile({ make: 'trim', hash, part })).rejects.toMatchObject({ status: 422 });
+    await expect(deriveFile({ make: 'trim', hash: 'e'.repeat(64), part })).rejects.toMatchObject({
+      status: 404,
+    });
+    expect(await deriveFile({ make: 'size', hash, widthPx: 80, heightPx: 40 })).toMatchObject({
+      type: 'png',
+      vector: false,
+    });
+  });
+
+  it('has few pixels where contrast is told from it', async () => {
+    const { hash } = await keepFile(await logo(), 'logo.png');
+    const { width, height, data } = await raster(hash);
+    expect(width * height).toBeLessThanOrEqual(2 ** 17);
+    expect(data.length).toBe(width * height * 4);
+  });
+});

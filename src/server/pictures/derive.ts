@@ -1,0 +1,48 @@
+import { eq } from 'drizzle-orm';
+import type { Sharp } from 'sharp';
+import type { KeptFile } from '@/core/pictures/kept-file';
+import { pxOfPart, type Derivation } from '@/core/pictures/derive';
+import { readOriginal } from '../blobs';
+import { getDb } from '../db/client';
+import { blobs } from '../db/schema';
+import { notFound, Problem } from '../problem';
+import { INPUT_LIMITS } from '../settings';
+import { decode, inTurn, keepFile } from './import';
+
+/** In the format of the file it is made from, in sRGB; a vector becomes a PNG. */
+const encoded = (image: Sharp, type: string): Promise<Buffer> => {
+  switch (type) {
+    case 'jpeg':
+      return image.jpeg({ quality: 90 }).toBuffer();
+    case 'webp':
+      return image.webp({ quality: 92, alphaQuality: 100 }).toBuffer();
+    case 'avif':
+      return image.avif({ quality: 70 }).toBuffer();
+    default:
+      return image.png().toBuffer();
+  }
+};
+
+/**
+ * Makes a file from one that is kept, and keeps it.
+ * @throws Problem 404 when the file is not kept, 422 for a size out of range or a vector that is to be trimmed
+ */
+export async function deriveFile(asked: Derivation): Promise<KeptFile> {
+  const file = getDb().select().from(blobs).where(eq(blobs.hash, asked.hash)).get();
+  if (!file) throw notFound('This file');
+  if (asked.make === 'trim' && file.vector)
+    throw new Problem(422, 'A vector is trimmed in the program that it was drawn in.');
+  if (asked.make === 'size' && asked.widthPx * asked.heightPx > INPUT_LIMITS.picturePixels)
+    throw new Problem(422, `${asked.widthPx} × ${asked.heightPx} px are too many.`);
+  const bytes = await inTurn(async () => {
+    const image = decode(await readOriginal(asked.hash));
+    if (asked.make === 'size')
+      return encoded(
+        image.resize(asked.widthPx, asked.heightPx, { fit: 'fill', kernel: 'lanczos3' }),
+        file.type,
+      );
+    const { x, y, width, height } = pxOfPart(asked.part, file);
+    return encoded(image.extract({ left: x, top: y, width, height }), file.type);
+  });
+  return keepFile(bytes, 'a file made from another');
+}
