@@ -343,6 +343,7 @@ test('filters narrow the field, and a link shows the same', async ({ page }) => 
   await expect(page.getByText('No screen is left by these filters')).toBeVisible();
   await page.getByRole('button', { name: 'show all' }).click();
   await expect(page.getByRole('gridcell')).toHaveCount(all);
+  await page.getByRole('button', { name: 'dark', exact: true }).click();
   await page.getByRole('combobox', { name: 'Outcome' }).selectOption('○ clear');
   await expect(page.getByRole('gridcell').first()).toHaveAccessibleName(/clear/);
   for (const c of await page.getByRole('gridcell').all()) await expect(c).toHaveAccessibleName(/: clear/);
