@@ -1,4 +1,4 @@
-import { DEFAULT_LIMITS } from '../src/core/measure/limit';
+import { DEFAULT_LIMITS } from '../src/core/measure/defaults';
 import type { Documents } from '../src/core/scene/documents';
 import { fillScreen } from '../src/core/placing/presets';
 import type { Picture, Rendition } from '../src/core/pictures/picture';

@@ -10,6 +10,7 @@ export const sayNumber = (value: number) => signed(tenth.format(value));
 export const sayRatio = (value: number) => signed(three.format(value));
 export const sayShare = (value: number) => `${signed(three.format(value * 100))} %`;
 export const sayLength = (value: number) => `${sayNumber(value)} lu`;
+export const sayArea = (value: number) => `${sayNumber(value)} lu²`;
 /** Densities go by thousandths: “3”, “2.625” */
 export const sayDensity = (density: number) => String(Math.round(density * 1000) / 1000);
 export const sayTimes = (value: number) => `${sayRatio(value)} ×`;

@@ -79,6 +79,14 @@ export const mapSides = (f: (side: Side) => number): PerSide => ({
 /** The rectangle seen in a mirror that stands in the middle of an area of this width from x = 0 on. */
 export const mirrored = (r: Rect, width: number): Rect => ({ ...r, x: width - right(r) });
 
+/** The part of a rectangle that shares of its width and height name. */
+export const partOf = (r: Rect, share: Rect): Rect => ({
+  x: r.x + share.x * r.width,
+  y: r.y + share.y * r.height,
+  width: share.width * r.width,
+  height: share.height * r.height,
+});
+
 /** Whether a rectangle lies inside of another, edges on edges included. */
 export const contains = (outer: Rect, inner: Rect): boolean =>
   inner.x >= outer.x && inner.y >= outer.y && right(inner) <= right(outer) && bottom(inner) <= bottom(outer);

@@ -1,12 +1,13 @@
 import type { LayerRole } from '../scene/scene';
-import type { Limit } from './limit';
+import type { LayerMeasure, Limit } from './limit';
 import { figure, type Measures } from './measures';
 
 export type Outcome = 'clear' | 'warn' | 'fail';
 export const OUTCOMES = ['fail', 'warn', 'clear'] as const satisfies readonly Outcome[];
 
-/** A limit that a layer breaks on one case. */
+/** A limit that is broken on one case. */
 export interface Breach {
+  /** of the layer; `bar:…` of a bar, `scene` of the case as a whole */
   layerId: string;
   limit: Limit;
   value: number;
@@ -25,13 +26,25 @@ export function breachesOf(
   measures: Measures,
   limits: readonly Limit[],
 ): Breach[] {
+  return judged(layer.id, layer.role, limits, (limit) =>
+    figure(measures, limit.measure as LayerMeasure, limit.side),
+  );
+}
+
+/** The limits of one role that a value breaks. @param valueOf `null` where a measure does not apply */
+export function judged(
+  layerId: string,
+  role: Limit['role'],
+  limits: readonly Limit[],
+  valueOf: (limit: Limit) => number | null | undefined,
+): Breach[] {
   const found: Breach[] = [];
   for (const limit of limits) {
-    if (limit.role !== layer.role) continue;
-    const value = figure(measures, limit.measure, limit.side);
-    if (value === null) continue;
+    if (limit.role !== role) continue;
+    const value = valueOf(limit);
+    if (value === null || value === undefined) continue;
     const by = Math.max(value - (limit.max ?? Infinity), (limit.min ?? -Infinity) - value);
-    if (by > ROUNDING) found.push({ layerId: layer.id, limit, value, by });
+    if (by > ROUNDING) found.push({ layerId, limit, value, by });
   }
   return found;
 }

@@ -1,4 +1,4 @@
-import { area, intersect, type Rect } from '../geometry/rect';
+import { area, intersect, partOf, type Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import { isRepeated } from '../fit/tiles';
 import type { KeepArea } from '../pictures/picture';
@@ -33,12 +33,7 @@ export function keep(p: Placement, areas: readonly KeepArea[], outline: Outline)
     const whole = area(wanted);
     // An area of no extent is kept as long as the picture is seen at all.
     const lost = whole > 0 ? 1 - (seen ? area(seen) : 0) / whole : Number(p.source === null);
-    const on = {
-      x: p.drawn.x + rect.x * p.drawn.width,
-      y: p.drawn.y + rect.y * p.drawn.height,
-      width: rect.width * p.drawn.width,
-      height: rect.height * p.drawn.height,
-    };
+    const on = partOf(p.drawn, rect);
     const seenOn = p.visible && intersect(on, p.visible);
     const under = seenOn ? hiddenByGlass(seenOn, outline) : { cutout: 0, corner: 0 };
     const hidden = area(on) > 0 ? (under.cutout + under.corner) / area(on) : 0;

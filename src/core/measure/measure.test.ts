@@ -13,7 +13,10 @@ import { crop } from './crop';
 import { distortion } from './distortion';
 import { enlargement } from './enlargement';
 import { breachesOf, gravestOfEach, outcomeOf } from './judge';
-import { DEFAULT_LIMITS, type Limit } from './limit';
+import { DEFAULT_LIMITS } from './defaults';
+import { subPixel } from './grid';
+import { spill } from './spill';
+import type { Limit } from './limit';
 import { figure, type Measures } from './measures';
 import { share } from './share';
 import { sayBreach, sayLimit } from './words';
@@ -168,6 +171,12 @@ describe('limits', () => {
       share: { width: 1, height: 1, area: 1, widthMm: null },
       keep: null,
       contrast: null,
+      excess: 1,
+      intrusion: { cutout: 0, corner: 0, bar: 0, fold: 0 },
+      offCentre: { x: null, y: null },
+      spill: spill(p),
+      subPixel: subPixel(p.drawn, 2),
+      overlap: 0,
       collapsed: collapsed(p.box),
     };
   };
@@ -204,7 +213,7 @@ describe('limits', () => {
   it('all have a reason, and are said in words', () => {
     for (const limit of DEFAULT_LIMITS) {
       expect(limit.reason).toMatch(/\.$/);
-      expect(sayLimit(limit)).toMatch(/^at (most|least) [\d.]+( %| ×| lu| axes| : 1)$/);
+      expect(sayLimit(limit)).toMatch(/^(at most|at least|exactly) [\d.]+( %| ×| lu²?| axes| : 1)?$/);
     }
     const limit = DEFAULT_LIMITS[0]!;
     expect(sayBreach({ layerId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(

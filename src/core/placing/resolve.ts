@@ -43,6 +43,8 @@ export interface Resolver {
   edgeAt: (layer: Placeable, edge: Edge, own: 'start' | 'end', axis: Axis) => number;
   /** a region as the layer’s rules see it, absolute, lu */
   region: (layer: Placeable, region: Region, axis: Axis) => Span;
+  /** of a layer that says “middle”: where that is, absolute, and how far from the middle of its region, lu */
+  middle: (layer: Placeable, axis: Axis) => { at: number; shift: number };
   /** what 100 % of an extent is, lu */
   basis: (layer: Placeable, of: Basis | undefined, axis: Axis) => number;
   sizes: ReturnType<typeof sizing>;
@@ -107,7 +109,10 @@ export function createResolver(layers: readonly Placeable[], context: PlacingCon
   const regionSpan = (layer: Placeable, region: Region, axis: Axis): LocalSpan => {
     if (isLayer(region)) return placed(region.slice('layer:'.length), axis);
     const holder = region === 'parent' ? holderOf(layer) : null;
-    if (!holder) return { ...spanOf(regions[region === 'parent' ? 'screen' : region], axis), from: null };
+    if (!holder) {
+      const { start, end } = spanOf(regions[region === 'parent' ? 'screen' : region], axis);
+      return { start, end, from: null };
+    }
     const { start, end, from } = placed(holder.id, axis);
     const within = padding(holder, axis);
     return { start: start + within.start, end: Math.max(start + within.start, end - within.end), from };
@@ -207,6 +212,13 @@ export function createResolver(layers: readonly Placeable[], context: PlacingCon
     box: (id) => fromSpans(settled(placed(id, 'x'), 'x'), settled(placed(id, 'y'), 'y')),
     edgeAt: (layer, edge, own, axis) => absolute(place(layer, edge, own, axis), axis),
     region: (layer, region, axis) => settled(regionSpan(layer, region, axis), axis),
+    middle: (layer, axis) => {
+      const rule = layer.placing[axis];
+      if (rule.kind !== 'middle') throw new Error(`The layer “${nameOf(layer)}” is not in the middle.`);
+      const s = settled(regionSpan(layer, rule.region, axis), axis);
+      const shift = resolved(rule.shift, () => length(s));
+      return { at: (s.start + s.end) / 2 + shift, shift };
+    },
     basis: basisOf,
     sizes,
   };

@@ -1,6 +1,8 @@
 import { tenthPercentile, tileContrasts } from '../measure/contrast';
 import { isRepeated } from '../fit/tiles';
-import { intersect, type Rect } from '../geometry/rect';
+import { intersect, partOf, type Rect } from '../geometry/rect';
+import { over } from '../pixels/colour';
+import type { BarResult } from '../screens/bars';
 import type { FilePixels } from '../pixels/file';
 import { rgbaOf, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
@@ -18,13 +20,7 @@ const faded = (colour: Rgba, opacity: number): Rgba => ({ ...colour, a: colour.a
 
 /** The ink of a picture on the screen, as far as it is seen. */
 function inkRect({ placement: p }: PictureResult, bounds: Rect): Rect | null {
-  const rect = {
-    x: p.drawn.x + bounds.x * p.drawn.width,
-    y: p.drawn.y + bounds.y * p.drawn.height,
-    width: bounds.width * p.drawn.width,
-    height: bounds.height * p.drawn.height,
-  };
-  return p.visible && intersect(rect, p.visible);
+  return p.visible && intersect(partOf(p.drawn, bounds), p.visible);
 }
 
 type Pixels = ReadonlyMap<string, FilePixels>;
@@ -71,6 +67,19 @@ export function inkOnTiles(
 export function contrastOf(...asked: Parameters<typeof inkOnTiles>): number | null {
   const found = inkOnTiles(...asked);
   return found && tenthPercentile(tileContrasts(found.ink, found.tiles));
+}
+
+/** Contrast of the signs on a bar with what lies under the bar, or with its own colour. */
+export function barContrast(
+  { rect, colour, ink }: BarResult,
+  layers: readonly LayerResult[],
+  pixels: Pixels | null,
+  appearance: Appearance,
+): number | null {
+  if (!pixels) return null;
+  const below = backdropOf(rect, layers, pixels, appearance);
+  const tiles = colour ? below.map((tile) => over(rgbaOf(colour), tile)) : below;
+  return tenthPercentile(tileContrasts(rgbaOf(ink), tiles));
 }
 
 /** The same of a layer of a case that is surveyed. */

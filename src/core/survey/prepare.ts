@@ -40,6 +40,8 @@ export interface Prepared {
   /** in the right-to-left preview it places in the mirror */
   resolver: Resolver;
   boxOf: (id: string) => Rect;
+  /** where the rule of a layer that says “middle” puts it, absolute, and how far that is from the region’s middle */
+  middleOf: (id: string, axis: Axis) => { at: number; shift: number };
   /** @param box absolute; absent while its size is being found */
   blockOf: (layer: TextLayer, within: number, height?: number) => TextBlock;
 }
@@ -148,6 +150,7 @@ export function prepareCase(input: SurveyInput, c: Case): Prepared {
     };
     return { ...base, text };
   });
+  const placeableOf = new Map(placeables.map((p) => [p.id, p]));
   const rtl = scene.direction === 'rtl';
   const seen = rtl ? mirroredRegions(regions) : regions;
   const resolver = createResolver(placeables, { regions: seen, density, named });
@@ -156,8 +159,12 @@ export function prepareCase(input: SurveyInput, c: Case): Prepared {
     regions,
     layers: here.map((l) => ({ ...l, visible: isShown(l, here) })),
     chosen,
-    placeables: new Map(placeables.map((p) => [p.id, p])),
+    placeables: placeableOf,
     resolver,
+    middleOf: (id, axis) => {
+      const { at, shift } = resolver.middle(placeableOf.get(id)!, axis);
+      return rtl && axis === 'x' ? { at: regions.screen.width - at, shift: -shift } : { at, shift };
+    },
     boxOf: (id) => (rtl ? mirrored(resolver.box(id), regions.screen.width) : resolver.box(id)),
     blockOf,
   };

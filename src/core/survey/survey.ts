@@ -1,8 +1,12 @@
 import { placeAsIs, placePicture, type Placement } from '../fit/place';
 import { placePaint } from '../fit/gradient';
-import { intersect, type Rect } from '../geometry/rect';
-import { breachesOf, outcomeOf, type Breach } from '../measure/judge';
+import { intersect, partOf, type Axis, type Rect } from '../geometry/rect';
+import { visibleDrawing } from '../measure/clearance';
+import { breachesOf, judged, outcomeOf, type Breach } from '../measure/judge';
 import { measure } from '../measure/measures';
+import { offCentre, type OffCentre } from '../measure/off-centre';
+import { overlapOf } from '../measure/overlap';
+import { sceneMeasures } from '../measure/scene';
 import { naturalSizeOf } from '../pictures/choose';
 import { unmarkedIn } from '../pictures/picture';
 import type { Cut, Rendition } from '../pictures/picture';
@@ -17,11 +21,11 @@ import {
   type TextLayer,
 } from '../scene/scene';
 import { resolveColour, resolveLength } from '../scene/values';
-import { barsOf } from '../screens/bars';
+import { barsOf, type BarResult } from '../screens/bars';
 import type { Case } from '../screens/cases';
 import { outlineOf, type Outline } from '../screens/outline';
 import { faceOf } from '../text/style';
-import { contrastOf } from './contrast';
+import { barContrast, contrastOf } from './contrast';
 import type {
   CaseResult,
   GroundResult,
@@ -52,6 +56,7 @@ interface Scope {
   c: Case;
   prepared: Prepared;
   outline: Outline;
+  bars: BarResult[];
 }
 
 /** What ends the view of a layer: the screen, and each clipping panel around it. */
@@ -93,11 +98,27 @@ function base(
     rendition: file?.rendition ?? null,
     regions,
     window,
-    screen: turned.screen,
     outline: scope.outline,
+    bars: scope.bars.map((b) => b.rect),
+    turned,
+    offCentre: offCentres(layer, placement, file?.rendition ?? null, scope),
     keepAreas: file?.cut.keepAreas,
   });
   return { id, name, role, opacity, box: placement.box, parent, placement, measures };
+}
+
+/** How far the ink lies off where a rule says “middle”. */
+function offCentres(layer: PlacedLayer, { drawn }: Placement, rendition: Rendition | null, scope: Scope) {
+  const { prepared, input } = scope;
+  const ink = rendition && input.pixels?.get(rendition.hash)?.ink?.bounds;
+  const inked = ink ? partOf(drawn, ink) : drawn;
+  const along = (axis: Axis): OffCentre | null => {
+    const rule = layer.placing[axis];
+    if (rule.kind !== 'middle') return null;
+    const meant = prepared.middleOf(layer.id, axis);
+    return offCentre(inked, axis, meant.at, meant.shift, prepared.regions);
+  };
+  return { x: along('x'), y: along('y') };
 }
 
 function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
@@ -179,6 +200,37 @@ function drawPlaced(layer: PlacedLayer, scope: Scope): PlacedResult {
   return layer.kind === 'text' ? drawText(layer, scope) : drawPanel(layer, scope);
 }
 
+/** What can only be measured once everything is drawn; the layers are this survey’s own and are filled in. */
+function measureTogether(layers: readonly LayerResult[], { input, c, prepared }: Scope): void {
+  const { screen } = prepared.regions;
+  const standing = layers.flatMap((l) => {
+    if (l.kind === 'ground' || l.role === 'background') return [];
+    const seen = l.kind === 'panel' || l.role !== 'other' ? visibleDrawing(l.placement, screen) : null;
+    return seen ? [{ id: l.id, parent: l.parent, seen }] : [];
+  });
+  layers.forEach((layer, i) => {
+    if (layer.kind === 'ground') return;
+    const own = standing.find((s) => s.id === layer.id);
+    if (own) layer.measures.overlap = overlapOf(own, standing);
+    layer.measures.contrast = contrastOf(layer, layers.slice(0, i), input.pixels ?? null, c.appearance);
+  });
+}
+
+/** Limits broken by the layers, the bars and the case as a whole. */
+function judge(layers: readonly LayerResult[], { input, c, prepared, bars }: Scope): Breach[] {
+  const { limits, pixels, named } = input;
+  const found = layers.flatMap((l) => (l.kind === 'ground' ? [] : breachesOf(l, l.measures, limits)));
+  for (const bar of limits.some((l) => l.role === 'bar') ? bars : []) {
+    const contrast = barContrast(bar, layers, pixels ?? null, c.appearance);
+    found.push(...judged(`bar:${bar.kind}`, 'bar', limits, () => contrast));
+  }
+  const shown = prepared.layers.filter((l) => l.visible);
+  const fileOf = (id: string) => prepared.chosen.get(id)!.rendition.appearance;
+  const whole = sceneMeasures(shown, fileOf, c.appearance, named);
+  found.push(...judged('scene', 'scene', limits, (l) => whole[l.measure as keyof typeof whole]));
+  return found;
+}
+
 /** Everything of one case, in the order of the specification: turn, choose files, place, fit, measure, judge. */
 export const surveyCase = (input: SurveyInput, c: Case): CaseResult =>
   surveyPrepared(input, c, prepareCase(input, c));
@@ -186,21 +238,19 @@ export const surveyCase = (input: SurveyInput, c: Case): CaseResult =>
 /** The same of a case that is prepared already. */
 export function surveyPrepared(input: SurveyInput, c: Case, prepared: Prepared): CaseResult {
   const { turned, regions } = prepared;
-  const scope = { input, c, prepared, outline: outlineOf(turned) };
+  const bars = barsOf(turned, input.scene.bars, c.appearance, input.named);
+  const scope = { input, c, prepared, outline: outlineOf(turned), bars };
   const layers: LayerResult[] = [];
-  const breaches: Breach[] = [];
   for (const layer of inDrawingOrder(prepared.layers)) {
     if (!layer.visible) continue;
     if (!isPlaced(layer)) {
       layers.push(drawGround(layer, scope));
       continue;
     }
-    const drawn = drawPlaced(layer, scope);
-    const contrast = contrastOf(drawn, layers, input.pixels ?? null, c.appearance);
-    const result = contrast === null ? drawn : { ...drawn, measures: { ...drawn.measures, contrast } };
-    layers.push(result);
-    breaches.push(...breachesOf(layer, result.measures, input.limits));
+    layers.push(drawPlaced(layer, scope));
   }
+  measureTogether(layers, scope);
+  const breaches = judge(layers, scope);
   return {
     id: c.id,
     screenId: c.screen.id,
@@ -209,7 +259,7 @@ export function surveyPrepared(input: SurveyInput, c: Case, prepared: Prepared):
     appearance: c.appearance,
     regions,
     outline: scope.outline,
-    bars: barsOf(turned, input.scene.bars, c.appearance, input.named),
+    bars,
     layers,
     breaches,
     outcome: outcomeOf(breaches),

@@ -1,6 +1,6 @@
 import { and, asc, desc, eq, isNull } from 'drizzle-orm';
 import { Project, SCHEMA_VERSION } from '@/core/scene/project';
-import { DEFAULT_LIMITS } from '@/core/measure/limit';
+import { DEFAULT_LIMITS } from '@/core/measure/defaults';
 import { Documents } from '@/core/scene/documents';
 import { readDocuments } from '@/core/scene/migrate';
 import { getDb, type Db } from '../db/client';

@@ -1,6 +1,6 @@
 import { gravestOfEach } from '@/core/measure/judge';
 import type { CaseResult } from '@/core/survey/survey';
-import { sayFigure, sayLimit } from '@/core/measure/words';
+import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
 import { OUTCOME_SHAPES } from '../words';
 
 /** Limits that a case breaks, in words. */
@@ -14,7 +14,7 @@ export function BreachList({ result }: { result: CaseResult }) {
         <li key={index} className={`breach breach-${b.limit.outcome}`}>
           <strong>
             <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
-            {result.layers.find((l) => l.id === b.layerId)?.name}: {sayFigure(b.limit.measure, b.value)}
+            {ownerName(b.layerId, result.layers)}: {sayFigure(b.limit.measure, b.value)}
           </strong>
           <span>
             Accepted is {sayLimit(b.limit)}. {b.limit.reason}

@@ -3,7 +3,7 @@ import { memo, useMemo } from 'react';
 import type { Case } from '@/core/screens/cases';
 import { turn } from '@/core/screens/turn';
 import { summarise } from '@/core/survey/summary';
-import { sayFigure } from '@/core/measure/words';
+import { ownerName, sayFigure } from '@/core/measure/words';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -33,7 +33,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
   const summary = useMemo(() => (result ? summarise(result) : known), [result, known]);
   const headline = summary?.headline;
   const layers = sceneOf(useWorkbenchStore().getState())?.layers;
-  const layerName = headline ? layers?.find((l) => l.id === headline.layerId)?.name : undefined;
+  const layerName = headline ? ownerName(headline.layerId, layers ?? []) : undefined;
   const text = caseText(shown, summary, layerName);
   const { size } = turn(shown.screen, shown.rotation);
 

@@ -1,0 +1,30 @@
+import { area, intersect, type Rect } from '../geometry/rect';
+import type { Outline } from '../screens/outline';
+import type { Turned } from '../screens/turn';
+import { hiddenByGlass } from './glass';
+
+/** Where a drawing lies under what is not screen, or not free; areas in lu². */
+export interface Intrusion {
+  cutout: number;
+  corner: number;
+  /** under the bars that are shown */
+  bar: number;
+  /** length of fold lines that cross it, lu */
+  fold: number;
+}
+
+/** @param seen what of the drawing can be seen; bars do not overlap one another */
+export function intrusion(seen: Rect, outline: Outline, bars: readonly Rect[], turned: Turned): Intrusion {
+  const under = (r: Rect) => {
+    const common = intersect(seen, r);
+    return common ? area(common) : 0;
+  };
+  let fold = 0;
+  for (const { shape, x, y, width, height } of turned.cutouts) {
+    if (shape !== 'hinge' || (width > 0 && height > 0)) continue;
+    const across = Math.min(seen.x + seen.width, x + width) - Math.max(seen.x, x);
+    const down = Math.min(seen.y + seen.height, y + height) - Math.max(seen.y, y);
+    if (across >= 0 && down >= 0) fold += Math.max(across, down);
+  }
+  return { ...hiddenByGlass(seen, outline), bar: bars.reduce((sum, b) => sum + under(b), 0), fold };
+}

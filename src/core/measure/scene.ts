@@ -1,0 +1,35 @@
+import type { Layer } from '../scene/scene';
+import type { Appearance } from '../scene/values';
+import { coloursOf } from '../scene/paint';
+import { resolveColour, type NamedValue } from '../scene/values';
+
+/** Of one case as a whole. */
+export interface SceneMeasures {
+  /** number of grounds that are drawn */
+  grounds: number;
+  /**
+   * in the dark, the number of backgrounds that show a light file on a dark ground, or a dark file on a ground without a
+   * dark half; 0 in light
+   */
+  unpaired: number;
+}
+
+const hasDark = (layer: Layer, named: readonly NamedValue[]) =>
+  layer.kind === 'ground' &&
+  coloursOf(layer.colour).some((c) => resolveColour(c, 'dark', named) !== resolveColour(c, 'light', named));
+
+/** @param shown the layers that are drawn; @param fileOf the appearance of the file that a picture layer takes */
+export function sceneMeasures(
+  shown: readonly Layer[],
+  fileOf: (layerId: string) => Appearance,
+  appearance: Appearance,
+  named: readonly NamedValue[],
+): SceneMeasures {
+  const grounds = shown.filter((l) => l.kind === 'ground');
+  if (appearance === 'light' || grounds.length === 0) return { grounds: grounds.length, unpaired: 0 };
+  const isDark = grounds.some((g) => hasDark(g, named));
+  const unpaired = shown.filter(
+    (l) => l.kind === 'picture' && l.role === 'background' && (fileOf(l.id) === 'dark') !== isDark,
+  );
+  return { grounds: grounds.length, unpaired: unpaired.length };
+}
