@@ -222,9 +222,10 @@ describe('ratios', () => {
         const range = held(keep, natural, at);
         const own = natural.width / natural.height;
         if (!range) return;
+        const hasRoom = range.high / range.low > 1 + 3e-6;
         const whole = (ratio: number) => isWhole(natural, ratio, at, keep, 1e-12);
         if (range.low > 0) {
-          expect(whole(range.low * (1 + 1e-6))).toBe(true);
+          if (hasRoom) expect(whole(range.low * (1 + 1e-6))).toBe(true);
           expect(whole(range.low * (1 - 1e-6))).toBe(false);
           let [bad, good] = [range.low * 0.9, own];
           for (let i = 0; i < 80; i++) {
@@ -235,7 +236,7 @@ describe('ratios', () => {
           expect(Math.abs(good / range.low - 1)).toBeLessThan(1e-8);
         }
         if (Number.isFinite(range.high)) {
-          expect(whole(range.high * (1 - 1e-6))).toBe(true);
+          if (hasRoom) expect(whole(range.high * (1 - 1e-6))).toBe(true);
           expect(whole(range.high * (1 + 1e-6))).toBe(false);
         }
       }),
