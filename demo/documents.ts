@@ -6,6 +6,7 @@ import { SCHEMA_VERSION } from '../src/core/scene/project';
 import type { Scene } from '../src/core/scene/scene';
 import { lu, percent, type Appearance } from '../src/core/scene/values';
 import { bars, emblem, fit, ground, held, inTheMiddle, margin, ownShape, shareOfWidth } from './rules';
+import { notice } from './notice';
 import { signIn } from './sign-in';
 
 /** A drawing of `demo/` that becomes a file of a picture when the demo is seeded. */
@@ -40,8 +41,8 @@ export const demoPictures: DemoPicture[] = [
     name: 'Harbour',
     focalPoint: { x: 0.55, y: 0.55 },
     keepAreas: [
-      { subject: 'Lighthouse', rect: { x: 0.08, y: 0.29, width: 0.2, height: 0.34 }, weight: 1 },
-      { subject: 'Ferry', rect: { x: 0.66, y: 0.56, width: 0.27, height: 0.17 }, weight: 1 },
+      { subject: 'Lighthouse', rect: { x: 0.12, y: 0.29, width: 0.1, height: 0.34 }, weight: 1 },
+      { subject: 'Ferry', rect: { x: 0.67, y: 0.56, width: 0.22, height: 0.17 }, weight: 1 },
     ],
     files: both('harbour-dawn.svg', 'harbour-night.svg', 2400, 3),
   },
@@ -50,7 +51,7 @@ export const demoPictures: DemoPicture[] = [
     name: 'Harbour, upright cut',
     focalPoint: { x: 0.45, y: 0.55 },
     keepAreas: [],
-    files: both('harbour-upright-dawn.svg', 'harbour-upright-night.svg', 1350, 3),
+    files: both('harbour-upright-dawn.svg', 'harbour-upright-night.svg', 1800, 4.5),
   },
   {
     id: 'emblem',
@@ -76,7 +77,12 @@ export const demoPictures: DemoPicture[] = [
     name: 'Rope',
     focalPoint: middle,
     keepAreas: [],
-    files: [{ svg: 'rope.svg', widthPx: 96, density: 2, appearance: 'light' }],
+    files: [1, 2, 3, 4].map((density) => ({
+      svg: 'rope.svg',
+      widthPx: 48 * density,
+      density,
+      appearance: 'light' as const,
+    })),
   },
   {
     id: 'deck',
@@ -84,6 +90,28 @@ export const demoPictures: DemoPicture[] = [
     focalPoint: { x: 0.7, y: 0.5 },
     keepAreas: [],
     files: [{ svg: 'deck-photo.svg', widthPx: 640, density: 1, appearance: 'light' }],
+  },
+  // What mends the others: files with more pixels, and a composition for tall screens.
+  {
+    id: 'harbour-large',
+    name: 'Harbour, large',
+    focalPoint: { x: 0.55, y: 0.55 },
+    keepAreas: [],
+    files: both('harbour-dawn.svg', 'harbour-night.svg', 3600, 4.5),
+  },
+  {
+    id: 'deck-large',
+    name: 'Deck photo, large',
+    focalPoint: { x: 0.7, y: 0.5 },
+    keepAreas: [],
+    files: [{ svg: 'deck-photo.svg', widthPx: 3600, density: 4.5, appearance: 'light' }],
+  },
+  {
+    id: 'deck-upright',
+    name: 'Deck photo, upright cut',
+    focalPoint: middle,
+    keepAreas: [],
+    files: [{ svg: 'deck-photo-upright.svg', widthPx: 1800, density: 4.5, appearance: 'light' }],
   },
 ];
 
@@ -149,7 +177,7 @@ export function demoDocuments(renditionsOf: (id: string) => Rendition[]): Docume
     name,
     cuts: [{ cut: 'any', renditions: renditionsOf(id), keepAreas, focalPoint }],
   }));
-  const scenes = [systemWindow, winterSplash, signIn];
+  const scenes = [systemWindow, winterSplash, signIn, notice];
   return {
     project: {
       id: DEMO_PROJECT,

@@ -8,7 +8,12 @@ import { createProject, listProjects } from './services/projects';
 
 async function keepDemoFile({ svg, widthPx, density, appearance }: DemoFile): Promise<Rendition> {
   const drawing = await readFile(path.resolve('demo', svg));
-  const png = await sharp(drawing).resize(widthPx).png({ compressionLevel: 9 }).toBuffer();
+  const { width: own = widthPx } = await sharp(drawing).metadata();
+  // Drawn at its size, not enlarged from another one.
+  const png = await sharp(drawing, { density: (72 * widthPx) / own })
+    .resize(widthPx)
+    .png({ compressionLevel: 9 })
+    .toBuffer();
   const { hash, widthPx: width, heightPx: height } = await keepFile(png, svg);
   return { hash, widthPx: width, heightPx: height, density, appearance, vector: false };
 }

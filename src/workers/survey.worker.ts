@@ -2,17 +2,35 @@
 import * as Comlink from 'comlink';
 import { casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
-import { APPEARANCES } from '@/core/scene/values';
+import { APPEARANCES, type Appearance } from '@/core/scene/values';
 import type { Needed } from '@/core/pictures/check';
 import { pixelsNeeded } from '@/core/survey/needed';
 import { summarise, type CaseSummary } from '@/core/survey/summary';
 import { loadFonts, type Fonts } from '@/render/fonts';
+import { advise, findingsIn, type Advice, type Asked } from '@/core/findings/advise';
+import { because } from '@/core/findings/because';
+import type { Finding } from '@/core/findings/finding';
+import type { Reason } from '@/core/explain/reason';
+import { applyPatch, type Patch } from '@/core/scene/patch';
+import { weightsOf } from '@/core/screens/weights';
+import { tellingCases } from '@/core/solve/telling';
+import { distinctCases } from '@/core/screens/likeness';
+import { markOf, type Mark } from '@/core/survey/mark';
 import { scrimFor, type Scrim } from '@/core/survey/scrim';
-import { surveyCase, type Outside, type SurveyInput } from '@/core/survey/survey';
-import { filesOfScene } from '@/core/scene/documents';
+import { survey, surveyEach, surveyInput, type Outside, type SurveyInput } from '@/core/survey/survey';
+import { filesOfScene, type Documents } from '@/core/scene/documents';
 import { createFilePixels } from './file-pixels';
 
+/** What a survey of everything says. */
+export interface Surveyed {
+  summaries: CaseSummary[];
+  /** of the background, on the cases that show one */
+  marks: Mark[];
+}
+
 let cases: Case[] = [];
+/** one of each that cannot be told apart */
+let distinct: Case[] = [];
 let fonts: Fonts | null = null;
 const pixelsOf = createFilePixels();
 
@@ -27,15 +45,84 @@ async function inputOf(asked: Documented): Promise<SurveyInput> {
   return { ...asked, fonts: hasText ? (fonts ??= await loadFonts()) : fonts, pixels };
 }
 
+async function askedOf(documents: Documents, sceneId: string): Promise<Asked> {
+  const { fonts: known, pixels } = await inputOf(
+    surveyInput(documents, documents.scenes[sceneId]!, { fonts: null }),
+  );
+  return {
+    documents,
+    sceneId,
+    cases: distinct,
+    outside: { fonts: known, pixels },
+    newId: () => crypto.randomUUID(),
+  };
+}
+
 const api = {
   /** The screens that every later survey runs over. */
   watch(screens: Screen[]) {
     cases = casesOf(screens, APPEARANCES);
+    distinct = distinctCases(cases).map((c) => c.shown);
   },
   /** A summary of every case; what is drawn in view is surveyed on the page itself. */
-  async survey(asked: Documented): Promise<CaseSummary[]> {
+  async survey(asked: Documented): Promise<Surveyed> {
     const input = await inputOf(asked);
-    return cases.map((c) => summarise(surveyCase(input, c)));
+    const marks: Mark[] = [];
+    const summaries: CaseSummary[] = [];
+    surveyEach(input, cases, (result) => {
+      const mark = markOf(result, asked.scene);
+      if (mark) marks.push(mark);
+      summaries.push(summarise(result));
+    });
+    return { summaries, marks };
+  },
+  /** What is wrong with a scene, over all cases that can be told apart. */
+  async findings(documents: Documents, sceneId: string): Promise<Finding[]> {
+    return findingsIn(await askedOf(documents, sceneId));
+  },
+  /** Why a finding is there, on the case where it is worst. */
+  async because(documents: Documents, sceneId: string, finding: Finding): Promise<Reason> {
+    const { outside } = await askedOf(documents, sceneId);
+    return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, distinct);
+  },
+  /** For how much of the weight nothing is wrong with a layer, with each of several patches, 0..1; `null` where it cannot be drawn. */
+  async clearFor(
+    documents: Documents,
+    sceneId: string,
+    layerId: string,
+    patches: Patch[],
+  ): Promise<(number | null)[]> {
+    const { outside } = await askedOf(documents, sceneId);
+    const weights = weightsOf(distinct);
+    return patches.map((patch) => {
+      try {
+        const after = applyPatch(documents, patch);
+        const input = surveyInput(after, after.scenes[sceneId]!, outside);
+        let clear = 0;
+        surveyEach(input, distinct, ({ id, breaches }) => {
+          if (!breaches.some((b) => b.layerId === layerId && !b.accepted)) clear += weights.get(id)!;
+        });
+        return clear;
+      } catch {
+        return null;
+      }
+    });
+  },
+  /** A few cases that show the extremes of every measure. */
+  async telling(
+    documents: Documents,
+    sceneId: string,
+    appearance: Appearance,
+    most: number,
+  ): Promise<string[]> {
+    const { outside } = await askedOf(documents, sceneId);
+    const here = distinct.filter((c) => c.appearance === appearance);
+    const results = survey(surveyInput(documents, documents.scenes[sceneId]!, outside), here);
+    return tellingCases(here, results, most).map((c) => c.id);
+  },
+  /** What would mend a finding, tried on all cases. */
+  async advise(documents: Documents, sceneId: string, finding: Finding): Promise<Advice[]> {
+    return advise(await askedOf(documents, sceneId), finding);
   },
   /** Pixels that each picture needs in these scenes. */
   async needed(asked: Documented[]): Promise<Map<string, Needed[]>> {

@@ -9,6 +9,7 @@ import type { SurveyInput } from '../survey/prepare';
 import { whyEdge, whyExtent } from './box';
 import { askedLayer, contextOf, drawnLayer, rulePath, sideAt, type Asked, type Context } from './context';
 import { whyContrast } from './contrast';
+import { whyOffCentre, whyOverlap } from './together';
 import { whyFile } from './file';
 import { whyNatural } from './natural';
 import { reason, type Figure, type FigureName, type Reason } from './reason';
@@ -37,7 +38,7 @@ function whyScale(context: Context, asked: Asked): Reason {
   const resized = layer.fit.size === 'natural';
   const words = resized
     ? `${layer.name} is ${sayFit(layer.fit, context.names)}, whatever its box: ${sayNumber(natural.width)} × ${sayNumber(natural.height)} in a box of ${sayNumber(box.width)} × ${sayNumber(box.height)}. A box does not resize a picture that is not told to.`
-    : `${layer.name} is ${sayFit(layer.fit, context.names)}: its box is ${across} of its natural width and ${down} of its natural height, which gives ${given}.`;
+    : `${layer.name} ${layer.fit.size === 'cover' ? '' : 'is '}${sayFit(layer.fit, context.names)}: its box is ${across} of its natural width and ${down} of its natural height, which gives ${given}.`;
   return reason(
     words,
     [
@@ -241,6 +242,8 @@ const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) 
   file: whyFile,
   keep: whyKept,
   contrast: whyContrast,
+  'off-centre': whyOffCentre,
+  overlap: whyOverlap,
   collapse: whyCollapsed,
 };
 

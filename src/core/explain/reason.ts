@@ -56,6 +56,8 @@ export type FigureName =
   | 'file'
   | 'keep'
   | 'contrast'
+  | 'off-centre'
+  | 'overlap'
   | 'collapse';
 
 export interface Figure {

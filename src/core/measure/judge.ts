@@ -13,6 +13,8 @@ export interface Breach {
   value: number;
   /** by how much the limit is passed, in the measure's own unit, > 0 */
   by: number;
+  /** why it is taken as it is, where somebody has said so; it then does not count */
+  accepted?: string;
 }
 
 /** A value this close beyond its limit is the last bit of a sum, not a breach. */
@@ -50,13 +52,13 @@ export function judged(
 }
 
 export const outcomeOf = (breaches: readonly Breach[]): Outcome =>
-  breaches.reduce<Outcome>((worst, b) => worse(worst, b.limit.outcome), 'clear');
+  breaches.reduce<Outcome>((worst, b) => (b.accepted ? worst : worse(worst, b.limit.outcome)), 'clear');
 
 const byGravity = (a: Breach, b: Breach) => rank[b.limit.outcome] - rank[a.limit.outcome];
 
 /** The first of the gravest breaches: the one that is said when there is room for one. */
 export const gravest = (breaches: readonly Breach[]): Breach | null =>
-  breaches.toSorted(byGravity)[0] ?? null;
+  breaches.filter((b) => !b.accepted).toSorted(byGravity)[0] ?? null;
 
 /**
  * One breach for each measure and side of each layer, gravest first: where a value passes the limit for a failure

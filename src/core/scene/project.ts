@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Acceptance } from '../measure/accept';
 import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
 import { Picture } from '../pictures/picture';
@@ -18,6 +19,8 @@ export const Project = z.looseObject({
   screens: z.array(Screen).max(500),
   limits: z.array(Limit).max(200),
   scenes: z.array(Id).max(100),
+  /** breaches that are taken as they are */
+  accepted: z.array(Acceptance).max(2000).optional(),
   /** how names of files are read; the usual way when absent */
   naming: Naming.optional(),
   /** the densities that a picture of several files should have, px per lu; the usual ones when absent */

@@ -48,7 +48,14 @@ describe('the pixels that a picture needs', () => {
   const needed = pixelsNeeded(inputs(documents()), cases);
 
   it('are of the case that enlarges it most, for each cut and appearance that is drawn', () => {
-    expect([...needed.keys()].toSorted()).toEqual(['deck', 'emblem', 'harbour', 'wordmark']);
+    expect([...needed.keys()].toSorted()).toEqual([
+      'deck',
+      'deck-large',
+      'emblem',
+      'harbour',
+      'rope',
+      'wordmark',
+    ]);
     const [light, dark] = needed.get('harbour')!;
     expect([light!.appearance, dark!.appearance]).toEqual(['light', 'dark']);
     // 2400 px of width, enlarged the most.

@@ -9,6 +9,7 @@ import { resolveLength, type NamedValue } from '../scene/values';
 import type { Case } from '../screens/cases';
 import { regionsOf, type Regions } from '../screens/regions';
 import { turn, type Turned } from '../screens/turn';
+import type { Acceptance } from '../measure/accept';
 import type { Limit } from '../measure/limit';
 import { setText, type TextBlock, type TextMetrics } from '../text/layout';
 import { faceOf } from '../text/style';
@@ -26,6 +27,8 @@ export interface SurveyInput extends Outside {
   pictures: readonly Picture[];
   named: readonly NamedValue[];
   limits: readonly Limit[];
+  /** of this scene */
+  accepted?: readonly Acceptance[];
 }
 
 /** One case before anything is drawn: which rules hold, which files are taken, and what places the layers. */

@@ -27,6 +27,8 @@ export interface PlacedBase extends LayerBase {
   /** the panel that holds it */
   parent?: string;
   placement: Placement;
+  /** what ends its view: the screen, and every clipping panel around it */
+  window: Rect;
   measures: Measures;
 }
 

@@ -71,6 +71,14 @@ describe('the survey of the demo', () => {
     expect(dark.layers[2]).toMatchObject({ rendition: { appearance: 'light' } });
   });
 
+  it('says the same of a case whether its twin was surveyed before it or not', () => {
+    for (const scene of ['winter-splash', 'sign-in', 'notice']) {
+      const some = cases.filter((_, i) => i % 9 < 2);
+      const alone = some.map((c) => surveyCase(input(scene), c));
+      expect(survey(input(scene), some)).toEqual(alone);
+    }
+  });
+
   it('leaves hidden layers out of drawing and judgement', () => {
     const scene = structuredClone(input('winter-splash').scene);
     scene.layers.forEach((l) => (l.visible = l.id === 'ground'));
@@ -108,8 +116,8 @@ describe('documents', () => {
     without.project.pictures = without.project.pictures.filter((p) => p.id !== 'emblem');
     const message = Documents.safeParse(without).error!.issues[0]!.message;
     expect(message).toContain('Winter splash, Emblem');
-    expect(usersOfPicture('emblem', documents.scenes)).toHaveLength(3);
-    expect(usersOfPicture('rope', documents.scenes)).toEqual([]);
+    expect(usersOfPicture('emblem', documents.scenes)).toHaveLength(5);
+    expect(usersOfPicture('deck-upright', documents.scenes)).toEqual([]);
   });
 
   it('keep the list of scenes and the scenes together', () => {

@@ -7,19 +7,18 @@ import type { Documents } from '@/core/scene/documents';
 import { OUTCOMES } from '@/core/measure/judge';
 import { saySize } from '@/core/formats/numbers';
 import { summarise, tally } from '@/core/survey/summary';
-import type { Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
-import { survey, surveyInput, type CaseResult } from '@/core/survey/survey';
+import { survey, surveyInput } from '@/core/survey/survey';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { RequestProblem, uploadFile } from '../api';
-import { CaseCanvas, PixelProvider } from '../drawing/CaseCanvas';
+import { PixelProvider } from '../drawing/CaseCanvas';
 import { masterOf } from '../drawing/PictureThumb';
+import { BeforeAfter } from '../screens/BeforeAfter';
 import { createPixelStore, widthOfFile } from '../drawing/pixels';
-import { useInView } from '../screens/useInView';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { useOutside } from '../state/outside';
 import { edit } from '../state/edit';
-import { caseSize, OUTCOME_SHAPES } from '../words';
+import { OUTCOME_SHAPES } from '../words';
 import { renditionOf } from './place-picture';
 
 interface Props {
@@ -27,8 +26,6 @@ interface Props {
   file: File;
   onClose: () => void;
 }
-
-const SCALE = 0.1;
 
 /** Puts a file in the place of the picture’s master; density, appearance and everything else stay. */
 function replaced(documents: Documents, picture: Picture, kept: KeptFile): void {
@@ -42,27 +39,6 @@ function replaced(documents: Documents, picture: Picture, kept: KeptFile): void 
 }
 
 /** One case with the old file and with the new one; drawn while it is in view. */
-function BeforeAfter({ shown, was, is }: { shown: Case; was: CaseResult; is: CaseResult }) {
-  const [ref, inView] = useInView<HTMLLIElement>();
-  const { width, height } = was.regions.screen;
-  return (
-    <li ref={ref} className={was.outcome === is.outcome ? '' : 'changed'}>
-      <span className="pair" style={{ minWidth: width * SCALE * 2, minHeight: height * SCALE }}>
-        {inView && <CaseCanvas result={was} scale={SCALE} />}
-        {inView && <CaseCanvas result={is} scale={SCALE} />}
-      </span>
-      <span className="case-caption figures">
-        {caseSize(shown)}
-        <br />
-        <b className={`outcome-${was.outcome}`}>{OUTCOME_SHAPES[was.outcome]}</b> →{' '}
-        <b className={`outcome-${is.outcome}`}>
-          {OUTCOME_SHAPES[is.outcome]} {is.outcome}
-        </b>
-      </span>
-    </li>
-  );
-}
-
 /** A new file for a picture, looked at before it is taken: every case before and after. */
 export function ReplaceDialog({ picture, file, onClose }: Props) {
   const store = useWorkbenchStore();

@@ -17,7 +17,11 @@ export function Field() {
   const view = useWorkbench((s) => s.view);
   // The outcome filter alone depends on what was found; without it the groups stay as they are.
   const summaries = useWorkbench((s) => (s.view.outcome ? s.summaries : null));
-  const groups = useMemo(() => arrange(cases, view, summaries ?? new Map()), [cases, view, summaries]);
+  const marks = useWorkbench((s) => (s.view.ratios ? s.marks : null));
+  const groups = useMemo(
+    () => arrange(cases, view, { summaries: summaries ?? new Map(), marks: marks ?? new Map() }),
+    [cases, view, summaries, marks],
+  );
   const first = groups[0]?.cases[0]?.shown.id;
   const shown = groups.some((g) => g.cases.some((c) => c.shown.id === view.case));
   const selected = shown ? view.case : first;

@@ -44,7 +44,7 @@ export function FieldTools() {
   const background = useWorkbench((s) => backgroundOf(sceneOf(s)));
   const view = useWorkbench((s) => s.view);
   const set = (change: Partial<View>) => store.setState({ view: { ...store.getState().view, ...change } });
-  const filtered = view.kind ?? view.orientation ?? view.outcome ?? view.text;
+  const filtered = view.kind ?? view.orientation ?? view.outcome ?? view.text ?? view.ratios;
   return (
     <div className="field-tools">
       {background && (
@@ -109,7 +109,13 @@ export function FieldTools() {
             variant="quiet"
             size="sm"
             onClick={() =>
-              set({ kind: undefined, orientation: undefined, outcome: undefined, text: undefined })
+              set({
+                kind: undefined,
+                orientation: undefined,
+                outcome: undefined,
+                text: undefined,
+                ratios: undefined,
+              })
             }
           >
             show all

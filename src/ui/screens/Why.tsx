@@ -25,22 +25,21 @@ const ORIGINS: Record<MetricNote['origin'], string> = {
 const sayMetric = ({ label, confidence, origin, approximate }: MetricNote) =>
   `${label}, ${ORIGINS[origin]}; confidence ${confidence}${approximate ? ', approximate' : ''}`;
 
-function Steps({ reason, onDone }: { reason: Reason; onDone: () => void }) {
+/** Reasons step by step, each part of a rule with the way to it. */
+export function Steps({
+  reason,
+  onChange,
+}: {
+  reason: Reason;
+  onChange: (part: NonNullable<Reason['part']>) => void;
+}) {
   return (
     <ol className="why-steps">
       {steps(reason).map(({ reason: step, depth }, index) => (
         <li key={index} style={{ marginInlineStart: `${Math.min(depth, 4) * 12}px` }}>
           {step.text}{' '}
           {step.part && (
-            <Button
-              variant="quiet"
-              size="sm"
-              onClick={() => {
-                const { layerId, path } = step.part!;
-                onDone();
-                openPart(layerId, path);
-              }}
-            >
+            <Button variant="quiet" size="sm" onClick={() => onChange(step.part!)}>
               change
             </Button>
           )}
@@ -64,7 +63,11 @@ function Answer({ question, onDone }: { question: Question; onDone: () => void }
       ? explainScreen(input, c, question.screen)
       : explain(input, c, question.layerId, question.figure);
   }, [c, documents, scene, outside, question]);
-  return reason && <Steps reason={reason} onDone={onDone} />;
+  const change = ({ layerId, path }: NonNullable<Reason['part']>) => {
+    onDone();
+    openPart(layerId, path);
+  };
+  return reason && <Steps reason={reason} onChange={change} />;
 }
 
 interface Props {

@@ -8,7 +8,7 @@ import { arrange, type CaseGroup } from './arrange';
 
 const screens = readCatalogue(json);
 const cases = casesOf(screens, ['light', 'dark']);
-const none = new Map<string, CaseSummary>();
+const none = { summaries: new Map<string, CaseSummary>(), marks: new Map() };
 const all = (groups: CaseGroup[]) => groups.flatMap((g) => g.cases.flatMap((c) => [c.shown, ...c.alike]));
 
 describe('the arranged field', () => {
@@ -56,7 +56,9 @@ describe('the arranged field', () => {
       [one!.id, { id: one!.id, outcome: 'fail', headline: null }],
       [two!.id, { id: two!.id, outcome: 'clear', headline: null }],
     ]);
-    expect(all(arrange(cases, readView({ outcome: 'fail' }), summaries)).map((c) => c.id)).toEqual([one!.id]);
+    expect(
+      all(arrange(cases, readView({ outcome: 'fail' }), { ...none, summaries })).map((c) => c.id),
+    ).toEqual([one!.id]);
   });
 });
 

@@ -3,7 +3,8 @@ import { KIND_GROUPS, kindGroupOf } from '@/core/screens/kinds';
 import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { isPortrait, orientationOf, turn } from '@/core/screens/turn';
 import type { CaseSummary } from '@/core/survey/summary';
-import type { View } from '../state/view';
+import type { Mark } from '@/core/survey/mark';
+import { ratiosOf, type View } from '../state/view';
 
 export interface CaseGroup {
   id: string;
@@ -25,12 +26,22 @@ function matchesText(c: Case, text: string): boolean {
     .every((word) => haystack.includes(word));
 }
 
-function passes(c: Case, view: View, summaries: ReadonlyMap<string, CaseSummary>): boolean {
+/** What was found of the cases, as far as a filter asks for it. */
+export interface Known {
+  summaries: ReadonlyMap<string, CaseSummary>;
+  marks: ReadonlyMap<string, Mark>;
+}
+
+const inRatios = (mark: Mark | undefined, range: ReturnType<typeof ratiosOf>) =>
+  !range || (mark !== undefined && mark.ratio >= range.low && mark.ratio <= range.high);
+
+function passes(c: Case, view: View, { summaries, marks }: Known): boolean {
   return (
     c.appearance === view.appearance &&
     (!view.kind || kindGroupOf(c.screen).id === view.kind) &&
     (!view.orientation || orientationOf(c.screen, c.rotation) === view.orientation) &&
     (!view.outcome || summaries.get(c.id)?.outcome === view.outcome) &&
+    inRatios(marks.get(c.id), ratiosOf(view)) &&
     (!view.text || matchesText(c, view.text))
   );
 }
@@ -42,14 +53,10 @@ const merged = (cases: readonly Case[]): DistinctCase[] =>
  * The cases that a view asks for, in groups of kind × orientation, each sorted by aspect ratio. Landscape the
  * other way is merged into landscape where nothing tells the two apart.
  */
-export function arrange(
-  cases: readonly Case[],
-  view: View,
-  summaries: ReadonlyMap<string, CaseSummary>,
-): CaseGroup[] {
+export function arrange(cases: readonly Case[], view: View, known: Known): CaseGroup[] {
   const groups = new Map<string, { label: string; order: number; cases: Case[] }>();
   for (const c of cases) {
-    if (!passes(c, view, summaries)) continue;
+    if (!passes(c, view, known)) continue;
     const kind = kindGroupOf(c.screen);
     const side = isPortrait(orientationOf(c.screen, c.rotation)) ? 'portrait' : 'landscape';
     const id = `${kind.id}-${side}`;

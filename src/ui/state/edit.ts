@@ -2,9 +2,11 @@ import { produce } from 'immer';
 import { changeBetween, inverted, undoable, type Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
 import { applyPatch } from '@/core/scene/patch';
-import type { Layer, PictureLayer, Scene } from '@/core/scene/scene';
+import type { Layer } from '@/core/scene/scene';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { waitsForFonts, type WorkbenchStore } from './workbench';
+
+export { backgroundOf } from '@/core/survey/mark';
 
 const MOST_UNDO = 200;
 
@@ -91,7 +93,3 @@ export function setFocalPoint(
   const cuts = project.pictures.find((p) => p.id === pictureId)?.cuts ?? [];
   for (const cut of cuts) cut.focalPoint = point;
 }
-
-/** The picture that fills the screen: the rearmost picture layer with the role of a background. */
-export const backgroundOf = (scene: Scene | undefined): PictureLayer | undefined =>
-  scene?.layers.find((l): l is PictureLayer => l.kind === 'picture' && l.role === 'background');

@@ -63,8 +63,14 @@ export function watchSurvey(store: WorkbenchStore): () => void {
     surveyed = state.documents;
     surveyedScene = state.sceneId;
     const scene = sceneOf(state);
-    const found = scene ? await remote.survey(documented(state.documents, scene)) : [];
-    if (!ended) store.setState(({ summaries }) => ({ summaries: shared(found, summaries) }));
+    const found = scene
+      ? await remote.survey(documented(state.documents, scene))
+      : { summaries: [], marks: [] };
+    if (ended) return;
+    store.setState(({ summaries }) => ({
+      summaries: shared(found.summaries, summaries),
+      marks: new Map(found.marks.map((m) => [m.caseId, m])),
+    }));
   };
 
   /** Of all scenes, and only while somebody looks at sizes. */

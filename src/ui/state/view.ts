@@ -4,7 +4,9 @@ import { OUTCOMES } from '@/core/measure/judge';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 
-export const LENSES = ['screens', 'sizes'] as const;
+export const LENSES = ['screens', 'fits', 'findings', 'sizes'] as const;
+
+const RATIOS = /^(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/;
 
 /** What of a project is looked at: kept in the address, so that a link shows the same thing. */
 export const View = z.object({
@@ -18,6 +20,8 @@ export const View = z.object({
   orientation: z.enum(ORIENTATIONS).optional().catch(undefined),
   outcome: z.enum(OUTCOMES).optional().catch(undefined),
   text: z.string().max(100).optional().catch(undefined),
+  /** ratios of the background’s box that are shown, “0.45-0.6” */
+  ratios: z.string().regex(RATIOS).optional().catch(undefined),
   guides: z
     .literal('on')
     .transform(() => true)
@@ -28,6 +32,12 @@ export type View = z.infer<typeof View>;
 
 /** Reads a view from the parts of an address; what cannot be read is left at its default. */
 export const readView = (params: Record<string, unknown>): View => View.parse(params);
+
+/** The ratios that a view is narrowed to; `null` for all. */
+export function ratiosOf({ ratios }: View): { low: number; high: number } | null {
+  const match = RATIOS.exec(ratios ?? '');
+  return match && { low: Number(match[1]), high: Number(match[2]) };
+}
 
 /** The same view of the other screens: the case goes along into the appearance. */
 export const withAppearance = (view: View, appearance: Appearance): View => ({

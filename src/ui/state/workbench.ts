@@ -7,6 +7,7 @@ import type { Scene } from '@/core/scene/scene';
 import { caseId, casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/scene/values';
+import type { Mark } from '@/core/survey/mark';
 import type { CaseSummary } from '@/core/survey/summary';
 import type { FilePixels } from '@/core/pixels/file';
 import type { Fonts } from '@/render/fonts';
@@ -44,6 +45,8 @@ export interface WorkbenchState {
   cases: Case[];
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
+  /** where each case lies on the valley of the background */
+  marks: ReadonlyMap<string, Mark>;
   view: View;
   /** how many pixels the scenes ask of each picture; `null` until it was worked out for the first time */
   needed: ReadonlyMap<string, readonly Needed[]> | null;
@@ -85,6 +88,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     conflict: null,
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
+    marks: new Map(),
     fonts: null,
     pixels: new Map(),
     worker: null,

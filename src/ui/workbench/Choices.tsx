@@ -4,17 +4,19 @@ import { Button } from 'react-bootstrap';
 
 interface Props<T extends string> {
   label: string;
+  /** where there is no room for it, and the words speak for themselves */
+  hideLabel?: boolean;
   options: readonly { value: T; label: string; title?: string }[];
   value: T | undefined;
   onChoose: (value: T) => void;
 }
 
 /** One of a few, as a row of words. */
-export function Choices<T extends string>({ label, options, value, onChoose }: Props<T>) {
+export function Choices<T extends string>({ label, hideLabel, options, value, onChoose }: Props<T>) {
   const id = useId();
   return (
     <div className="choices" role="group" aria-labelledby={id}>
-      <span className="choices-label" id={id}>
+      <span className={hideLabel ? 'visually-hidden' : 'choices-label'} id={id}>
         {label}
       </span>
       {options.map((o) => (

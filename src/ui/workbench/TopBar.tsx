@@ -73,6 +73,7 @@ export function TopBar({ theme }: { theme: Theme }) {
       {sceneName && (
         <Choices
           label="Lens"
+          hideLabel
           options={LENSES.map((value) => ({ value, label: value }))}
           value={lens}
           onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, lens: next } }))}
@@ -84,6 +85,7 @@ export function TopBar({ theme }: { theme: Theme }) {
         {sceneName && (
           <Choices
             label="Screens in"
+            hideLabel
             options={APPEARANCES.map((a) => ({ value: a, label: APPEARANCE_LABELS[a].toLowerCase() }))}
             value={appearance}
             onChoose={choose}

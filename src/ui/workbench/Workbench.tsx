@@ -7,6 +7,9 @@ import { ImportProvider } from '../import/ImportProvider';
 import { SceneColumn } from '../scene/SceneColumn';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
+import { FindingsLens } from '../findings/FindingsLens';
+import { FitsLens } from '../fits/FitsLens';
+import { ValleyStrip } from '../valley/ValleyStrip';
 import { SizesLens } from '../sizes/SizesLens';
 import { FieldTools } from '../screens/FieldTools';
 import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/context';
@@ -28,11 +31,14 @@ function Lens() {
   const lens = useWorkbench((s) => s.view.lens);
   if (!hasScene) return <EmptyProject />;
   if (lens === 'sizes') return <SizesLens />;
+  if (lens === 'findings') return <FindingsLens />;
+  if (lens === 'fits') return <FitsLens />;
   return (
     <div className="columns">
       <SceneColumn />
       <main className="middle" id="main">
         <FieldTools />
+        <ValleyStrip />
         <Field />
       </main>
       <CloseUp />

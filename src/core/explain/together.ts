@@ -1,0 +1,50 @@
+import { sayArea, sayNumber } from '../formats/numbers';
+import type { Axis } from '../geometry/rect';
+import { intersect } from '../geometry/rect';
+import { drawnLayer, rulePath, type Asked, type Context } from './context';
+import { reason, type Reason } from './reason';
+
+const WORDS: Record<Axis, [string, string]> = { x: ['right', 'left'], y: ['below', 'above'] };
+
+/** How far the ink lies off where the rule puts the middle, and that the file’s room is why. */
+export function whyOffCentre(context: Context, { layer }: Asked): Reason {
+  const { measures } = drawnLayer(context, layer.id);
+  const along = (axis: Axis) => {
+    const off = measures.offCentre[axis];
+    if (!off || Math.abs(off.own) < 0.05) return [];
+    const where = WORDS[axis][off.own > 0 ? 0 : 1];
+    return [`${sayNumber(Math.abs(off.own))} ${axis === 'x' ? `to the ${where}` : where}`];
+  };
+  const off = [...along('x'), ...along('y')];
+  const path = layer.kind === 'picture' ? [...rulePath(context, layer.id), 'picture'] : ['style'];
+  return reason(
+    `The ink of ${layer.name} lies ${off.join(' and ') || 'not off'} of where its rule says “middle”.`,
+    [
+      reason('Its file has more room on one side of the ink than on the other.', [], {
+        part: { layerId: layer.id, path },
+      }),
+    ],
+  );
+}
+
+/** What a layer lies across. */
+export function whyOverlap({ result }: Context, { layer }: Asked): Reason {
+  const own = result.layers.find((l) => l.id === layer.id);
+  if (!own || own.kind === 'ground' || !own.placement.visible) return reason('Nothing of it is seen.');
+  const { visible } = own.placement;
+  const others = result.layers.filter(
+    (l) =>
+      l.kind !== 'ground' &&
+      l.id !== layer.id &&
+      l.role !== 'background' &&
+      l.placement.visible &&
+      intersect(l.placement.visible, visible),
+  );
+  return reason(
+    `It shares ${sayArea(own.measures.overlap)} with ${others.map((l) => l.name).join(', ')}.`,
+    [],
+    {
+      part: { layerId: layer.id, path: ['placing', 'y'] },
+    },
+  );
+}

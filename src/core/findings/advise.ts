@@ -1,0 +1,77 @@
+import type { Documents } from '../scene/documents';
+import { applyPatch } from '../scene/patch';
+import { Scene } from '../scene/scene';
+import type { Case } from '../screens/cases';
+import { survey, surveyInput, type Outside } from '../survey/survey';
+import { findingsOf, score, type Finding } from './finding';
+import type { Mend, Sick } from './mend';
+import { candidates } from './mends/all';
+
+/** A mend that was tried on all cases. */
+export interface Advice extends Mend {
+  /** number of cases on which the finding is gone, of those on which it was */
+  clears: number;
+  /** findings that are new or on more cases than before, with how many more */
+  costs: { finding: Finding; more: number }[];
+  /** how much less is wrong in all; larger is better */
+  gain: number;
+}
+
+export interface Asked {
+  documents: Documents;
+  sceneId: string;
+  cases: readonly Case[];
+  outside: Outside;
+  newId: () => string;
+}
+
+const inputFor = ({ sceneId, outside }: Asked, documents: Documents) =>
+  surveyInput(documents, documents.scenes[sceneId]!, outside);
+
+/** What is wrong with a scene over all cases. */
+export const findingsIn = (asked: Asked): Finding[] =>
+  findingsOf(survey(inputFor(asked, asked.documents), asked.cases), asked.cases);
+
+const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
+
+/** The documents after a mend, unless the scene can then not be drawn. */
+function tried(asked: Asked, mend: Mend): { documents: Documents; findings: Finding[] } | null {
+  const documents = applyPatch(asked.documents, mend.patch);
+  if (!Scene.safeParse(documents.scenes[asked.sceneId]).success) return null;
+  try {
+    return { documents, findings: findingsIn({ ...asked, documents }) };
+  } catch {
+    // A rule that closes a circle, or a layer that has no shape of its own.
+    return null;
+  }
+}
+
+/**
+ * What would mend a finding, the best first: every candidate is tried on all cases, and those are kept with which the
+ * finding is gone on some case and less is wrong in all.
+ */
+export function advise(asked: Asked, finding: Finding, most = 6): Advice[] {
+  const { documents, sceneId, cases, newId } = asked;
+  const scene = documents.scenes[sceneId]!;
+  const input = inputFor(asked, documents);
+  const results = survey(input, cases);
+  const before = findingsOf(results, cases);
+  const total = score(before, cases);
+  const layer = scene.layers.find((l) => l.id === finding.layerId);
+  const sick: Sick = { documents, scene, layer, finding, cases, input, results, newId };
+  return candidates(sick)
+    .flatMap((mend): Advice[] => {
+      const after = tried(asked, mend)?.findings;
+      if (!after) return [];
+      const gain = total - score(after, cases);
+      const clears = openOn(finding) - openOn(after.find((f) => f.id === finding.id));
+      if (clears <= 0 || gain <= 1e-9) return [];
+      const costs = after.flatMap((f) => {
+        const more = openOn(f) - openOn(before.find((b) => b.id === f.id));
+        return more > 0 ? [{ finding: f, more }] : [];
+      });
+      return [{ ...mend, clears, costs, gain }];
+    })
+    .toSorted((a, b) => b.gain - a.gain)
+    .slice(0, most);
+}

@@ -1,0 +1,67 @@
+import { explain } from '../explain/figure';
+import { reason, steps, type Figure, type Reason } from '../explain/reason';
+import { sayFigure, sayLimit } from '../measure/words';
+import type { LayerMeasure, MeasureName } from '../measure/limit';
+import { SIDES, type PerSide, type Side } from '../geometry/rect';
+import type { Case } from '../screens/cases';
+import { surveyCase, type CaseResult, type SurveyInput } from '../survey/survey';
+import type { Finding } from './finding';
+
+const smallest = (sides: PerSide): Side => SIDES.reduce((a, b) => (sides[b] < sides[a] ? b : a));
+const largest = (sides: PerSide): Side => SIDES.reduce((a, b) => (sides[b] > sides[a] ? b : a));
+
+/** The figure of the close-up that says most about a measure. */
+const FIGURES: Partial<Record<MeasureName, Figure['name']>> = {
+  crop: 'crop',
+  'keep-lost': 'keep',
+  'keep-hidden': 'keep',
+  bare: 'bare',
+  'bare-screen': 'bare-screen',
+  distortion: 'distortion',
+  enlargement: 'enlargement',
+  excess: 'enlargement',
+  'clearance-safe': 'clearance',
+  'under-cutout': 'clearance',
+  'outside-corner': 'clearance',
+  'under-bar': 'clearance',
+  'share-width': 'share-width',
+  'share-height': 'share-height',
+  'share-area': 'share-width',
+  contrast: 'contrast',
+  collapse: 'collapse',
+  spill: 'scale',
+  'off-centre': 'off-centre',
+  'off-centre-screen': 'off-centre',
+  'off-centre-safe': 'off-centre',
+  overlap: 'overlap',
+};
+
+/** The side on which it shows most. */
+function sideOf(result: CaseResult, layerId: string, measure: MeasureName): Side | undefined {
+  const layer = result.layers.find((l) => l.id === layerId);
+  if (!layer || layer.kind === 'ground') return undefined;
+  const { measures } = layer;
+  if (FIGURES[measure] === 'clearance' && measures.clearance) return smallest(measures.clearance.safe);
+  return measure === 'bare-screen' ? largest(measures.bareScreen.distance) : undefined;
+}
+
+const WHOLE: Partial<Record<MeasureName, string>> = {
+  'bar-contrast': 'What lies under the bar is too much like its signs.',
+  grounds: 'A scene has one ground, so that it is not left to chance what shows behind.',
+  unpaired:
+    'In the dark the background shows its light file on a dark ground, or a dark file on a light one.',
+};
+
+/** Why a finding is there: the chain from its limit down to the parts of rules, on the case where it is worst. */
+export function because(input: SurveyInput, finding: Finding, cases: readonly Case[]): Reason {
+  const { caseId, breach } = finding.worst;
+  const c = cases.find((one) => one.id === caseId)!;
+  const said = `${sayFigure(breach.limit.measure, breach.value)}; accepted is ${sayLimit(breach.limit)}.`;
+  const name = FIGURES[breach.limit.measure as LayerMeasure];
+  if (!name) return reason(said, [reason(WHOLE[breach.limit.measure] ?? '')]);
+  const side = sideOf(surveyCase(input, c), finding.layerId, breach.limit.measure);
+  return reason(said, [explain(input, c, finding.layerId, { name, side })]);
+}
+
+/** The part of a rule that causes a finding: the first that its reasons lead to. */
+export const causeOf = (why: Reason): Reason['part'] => steps(why).find((s) => s.reason.part)?.reason.part;

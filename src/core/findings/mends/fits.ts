@@ -1,0 +1,89 @@
+import { FIT_PRESETS, presetOf, withPreset, type FitPreset } from '../../fit/presets';
+import type { Fit } from '../../fit/rule';
+import { sayShare } from '../../formats/numbers';
+import type { Interval } from '../../solve/interval';
+import { positionOf } from '../../solve/layer';
+import { lu, percent } from '../../scene/values';
+import { offMiddle } from '../../pixels/centre';
+import { fitMend, pictureLayer, pictureOf, type Mend, type Mender, type Sick } from '../mend';
+
+const LABELS: Record<FitPreset, string> = {
+  cover: 'Let it cover its box',
+  contain: 'Show it whole in its box',
+  stretch: 'Stretch it over its box',
+  natural: 'Draw it at its natural size',
+  'scale-down': 'Show it whole, never larger than natural',
+  tile: 'Repeat it both ways',
+  'match-width': 'Make it as wide as its box',
+  'match-height': 'Make it as high as its box',
+};
+
+/** Files of at most so many px a side may be meant to be repeated. */
+const TEXTURE = 256;
+
+/** The same picture in each other size of fit. */
+export const otherFits: Mender = (sick) => {
+  const layer = pictureLayer(sick);
+  if (!layer) return [];
+  const now = presetOf(layer.fit);
+  const isTexture = (pictureOf(sick, layer)?.cuts ?? []).every((c) =>
+    c.renditions.every((r) => !r.vector && Math.max(r.widthPx, r.heightPx) <= TEXTURE),
+  );
+  return FIT_PRESETS.filter((p) => p !== now && (p !== 'tile' || isTexture)).flatMap((preset) =>
+    fitMend(sick, LABELS[preset], (fit) => ({ ...withPreset(fit, preset), clip: true })),
+  );
+};
+
+/** The share nearest to the one in use, in hundredths where the range has room for one. */
+function nearest({ low, high }: Interval, now: number): number {
+  const inside = Math.min(high, Math.max(low, now));
+  const whole = [Math.floor(inside * 100), Math.ceil(inside * 100)].find(
+    (n) => n / 100 >= low && n / 100 <= high,
+  );
+  return whole === undefined ? (low + high) / 2 : whole / 100;
+}
+
+const held = (fit: Fit, x: number, y: number): Fit => ({
+  ...fit,
+  align: {
+    kind: 'position',
+    x: { percent: x * 100, offset: lu(0) },
+    y: { percent: y * 100, offset: lu(0) },
+  },
+});
+
+/** The position at which all keep areas are seen, or else the one that keeps the most weight. */
+export const solvedPosition: Mender = (sick) => {
+  const layer = pictureLayer(sick);
+  if (!layer) return [];
+  const answer = positionOf(layer, sick.input, sick.cases);
+  if (!answer) return [];
+  const { align } = layer.fit;
+  const now = (axis: 'x' | 'y') => (align.kind === 'position' ? align[axis].percent / 100 : 0.5);
+  const at = (axis: 'x' | 'y') => {
+    const found = answer[axis];
+    return found.kind === 'held' ? nearest(found.interval, now(axis)) : answer.best[axis];
+  };
+  const [x, y] = [at('x'), at('y')];
+  return fitMend(sick, `Hold it ${sayShare(x)} across, ${sayShare(y)} down`, (fit) => held(fit, x, y));
+};
+
+/** The ink in the middle of the box instead of the file, where the file fills its box. */
+export const centreByInk: Mender = (sick) => {
+  const layer = pictureLayer(sick);
+  const drawn = sick.results.flatMap((r) => r.layers.filter((l) => l.id === layer?.id));
+  const [first] = drawn;
+  const ink = first?.kind === 'picture' ? sick.input.pixels?.get(first.rendition.hash)?.ink : null;
+  if (!layer || !ink) return [];
+  const off = offMiddle(ink);
+  return centredByInk(sick, off);
+};
+
+function centredByInk(sick: Sick, off: { x: number; y: number }): Mend[] {
+  const at = (share: number) => ({ percent: 50, offset: percent(Math.round(-share * 1e4) / 100) });
+  return fitMend(sick, 'Centre it by its ink', (fit) => ({
+    ...fit,
+    align: { kind: 'position', x: at(off.x), y: at(off.y) },
+    clip: false,
+  }));
+}

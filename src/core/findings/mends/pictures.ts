@@ -1,0 +1,89 @@
+import { masterOfSet, setsOf } from '../../pictures/check';
+import type { Cut, Picture } from '../../pictures/picture';
+import { usersOfPicture } from '../../scene/documents';
+import { layerMend, mendOf, pictureLayer, pictureOf, type Mender } from '../mend';
+
+const fileOf = (cut: Cut) => cut.renditions.reduce((a, b) => (b.widthPx > a.widthPx ? b : a));
+const ratioOf = (cut: Cut) => fileOf(cut).widthPx / fileOf(cut).heightPx;
+
+/** What a picture is of, by its name up to a comma, a bracket or a dash. */
+const stem = ({ name }: Picture) =>
+  name
+    .split(/[,(–—]| - /)[0]!
+    .trim()
+    .toLowerCase();
+/** Pictures that are called alike are of the same thing: “Harbour, large”, “Harbour, upright cut”. */
+const areAkin = (a: Picture, b: Picture) => stem(a) === stem(b);
+
+/** Shapes this close are the same drawing, as far as a shape can say. */
+const SAME_SHAPE = 0.02;
+
+/** Another picture of the project as the cut of this one for the orientation that it is shaped for. */
+export const otherCut: Mender = (sick) => {
+  const layer = pictureLayer(sick);
+  const { project } = sick.documents;
+  const own = layer && pictureOf(sick, layer);
+  if (!own) return [];
+  return project.pictures.flatMap((other) => {
+    const [cut] = other.cuts;
+    if (other === own || !cut || other.cuts.length > 1 || !areAkin(own, other)) return [];
+    const shape = ratioOf(cut) < 1 ? 'portrait' : 'landscape';
+    const isShapedAlike = own.cuts.some((c) => Math.abs(ratioOf(c) / ratioOf(cut) - 1) < SAME_SHAPE);
+    // Of nearly square files neither orientation is theirs.
+    if (own.cuts.some((c) => c.cut === shape) || isShapedAlike || Math.abs(Math.log(ratioOf(cut))) < 0.2)
+      return [];
+    const taken: Picture = { ...own, cuts: [...own.cuts, { ...cut, cut: shape }] };
+    const pictures = project.pictures.map((p) => (p === own ? taken : p));
+    const after = { ...sick.documents, project: { ...project, pictures } };
+    return mendOf(sick, `In ${shape} take “${other.name}” as the cut of ${own.name}`, after);
+  });
+};
+
+/** Another picture of the same shape with more pixels, or with none to count. */
+export const largerPicture: Mender = (sick) => {
+  const layer = pictureLayer(sick);
+  const { pictures } = sick.documents.project;
+  const own = layer && pictureOf(sick, layer);
+  if (!own) return [];
+  const largest = (p: Picture) =>
+    Math.max(
+      ...setsOf(p).map((s) =>
+        s.files.some((f) => f.vector) ? Infinity : (masterOfSet(s.files)?.widthPx ?? 0),
+      ),
+    );
+  return pictures
+    .filter(
+      (p) =>
+        p !== own &&
+        areAkin(p, own) &&
+        largest(p) > largest(own) &&
+        own.cuts.every((c) =>
+          p.cuts.some((o) => o.cut === c.cut && Math.abs(ratioOf(o) / ratioOf(c) - 1) < SAME_SHAPE),
+        ),
+    )
+    .flatMap((p) =>
+      layerMend(sick, `Show “${p.name}” instead, which has more pixels`, (l) =>
+        l.kind === 'picture' ? { ...l, picture: p.id } : l,
+      ),
+    );
+};
+
+/** The files of another picture of the same shape, taken into this one: every scene that shows it profits. */
+export const largerFiles: Mender = (sick) => {
+  const layer = pictureLayer(sick);
+  const { project } = sick.documents;
+  const own = layer && pictureOf(sick, layer);
+  if (!own || usersOfPicture(own.id, sick.documents.scenes).length === 0) return [];
+  return project.pictures.flatMap((other) => {
+    if (other === own || !areAkin(own, other)) return [];
+    const cuts = own.cuts.map((cut) => {
+      const same = other.cuts.find((c) => Math.abs(ratioOf(c) / ratioOf(cut) - 1) < SAME_SHAPE);
+      const isLarger = same && (fileOf(same).vector || fileOf(same).widthPx > fileOf(cut).widthPx);
+      return isLarger ? { ...cut, renditions: same.renditions } : cut;
+    });
+    if (cuts.every((c, i) => c === own.cuts[i])) return [];
+    const pictures = project.pictures.map((p) => (p === own ? { ...own, cuts } : p));
+    const after = { ...sick.documents, project: { ...project, pictures } };
+    return mendOf(sick, `Take the larger files of “${other.name}” into ${own.name}`, after);
+  });
+};

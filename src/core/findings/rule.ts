@@ -1,0 +1,32 @@
+import type { MeasureName } from '../measure/limit';
+
+/** What is wrong, by the measure that says so. */
+export const RULES = {
+  crop: { id: 'over-cropped', word: 'cropped too much' },
+  'keep-lost': { id: 'keep-area-cut', word: 'a keep area is cut' },
+  'keep-hidden': { id: 'keep-area-hidden', word: 'a keep area is hidden' },
+  bare: { id: 'bare-box', word: 'its box is not filled' },
+  'bare-screen': { id: 'bare-edge', word: 'stops short of the screen’s edge' },
+  distortion: { id: 'distorted', word: 'distorted' },
+  enlargement: { id: 'soft', word: 'too few pixels' },
+  excess: { id: 'wasteful', word: 'far more pixels than are drawn' },
+  'clearance-safe': { id: 'unsafe', word: 'too near the edge of the safe area' },
+  'clearance-screen': { id: 'tight', word: 'too near the edge of the screen' },
+  'under-cutout': { id: 'unsafe', word: 'under a cutout' },
+  'outside-corner': { id: 'unsafe', word: 'cut by a rounded corner' },
+  'under-bar': { id: 'unsafe', word: 'under a bar' },
+  'across-fold': { id: 'across-fold', word: 'lies across a fold' },
+  'off-centre': { id: 'off-centre', word: 'looks off centre' },
+  'off-centre-screen': { id: 'off-centre', word: 'off the screen’s centre' },
+  'off-centre-safe': { id: 'off-centre', word: 'off the safe area’s centre' },
+  'share-width': { id: 'size', word: 'too wide or too narrow' },
+  'share-height': { id: 'size', word: 'too high or too low' },
+  'share-area': { id: 'size', word: 'too large or too small' },
+  spill: { id: 'spill', word: 'larger than its box' },
+  overlap: { id: 'overlap', word: 'lies across another layer' },
+  contrast: { id: 'low-contrast', word: 'hard to make out' },
+  collapse: { id: 'collapsed', word: 'collapsed to nothing' },
+  'bar-contrast': { id: 'bar-unreadable', word: 'its signs are hard to make out' },
+  grounds: { id: 'wrong-ground', word: 'has no ground, or more than one' },
+  unpaired: { id: 'missing-dark', word: 'a dark half is missing' },
+} as const satisfies Record<MeasureName, { id: string; word: string }>;

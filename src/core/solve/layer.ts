@@ -1,0 +1,41 @@
+import { resolveLength } from '../scene/values';
+import type { PictureLayer } from '../scene/scene';
+import type { Case } from '../screens/cases';
+import { weightsOf } from '../screens/weights';
+import { surveyCase, type SurveyInput } from '../survey/survey';
+import { onSize } from '../scene/when';
+import { turnedSize } from '../screens/turn';
+import { solvePosition, type PlacedCase, type PositionAnswer } from './position';
+
+/** Each case of a picture layer as the solver sees it; cases on which it is not drawn are left out. */
+export function placedCases(layer: PictureLayer, input: SurveyInput, cases: readonly Case[]): PlacedCase[] {
+  const weights = weightsOf(cases);
+  const picture = input.pictures.find((p) => p.id === layer.picture);
+  return cases.flatMap((c) => {
+    const { layers } = surveyCase(input, c);
+    const drawn = layers.find((l) => l.id === layer.id);
+    if (drawn?.kind !== 'picture') return [];
+    const { align } = onSize(layer, turnedSize(c.screen, c.rotation)).fit;
+    const { box } = drawn.placement;
+    const moved = (axis: 'x' | 'y', room: number) =>
+      align.kind === 'position' ? resolveLength(align[axis].offset, room, c.screen.density, input.named) : 0;
+    return [
+      {
+        caseId: c.id,
+        weight: weights.get(c.id) ?? 0,
+        placement: drawn.placement,
+        window: drawn.window,
+        keepAreas: picture?.cuts.find((cut) => cut.cut === drawn.cut)?.keepAreas ?? [],
+        offset: { x: moved('x', box.width), y: moved('y', box.height) },
+      },
+    ];
+  });
+}
+
+/** Where a layer’s picture can be held so that its keep areas are seen on all cases; `null` without any. */
+export const positionOf = (
+  layer: PictureLayer,
+  input: SurveyInput,
+  cases: readonly Case[],
+): PositionAnswer | null =>
+  solvePosition(placedCases(layer, input, cases), layer.fit.align.kind === 'focal' ? 'focal' : 'position');

@@ -1,0 +1,205 @@
+import { placeAsIs, placePicture, type Placement } from '../fit/place';
+import { placePaint } from '../fit/gradient';
+import { intersect, partOf, type Axis, type Rect } from '../geometry/rect';
+import { measure } from '../measure/measures';
+import { offCentre, type OffCentre } from '../measure/off-centre';
+import { naturalSizeOf } from '../pictures/choose';
+import { unmarkedIn } from '../pictures/picture';
+import type { Cut, Rendition } from '../pictures/picture';
+import {
+  type GroundLayer,
+  type PanelLayer,
+  type PictureLayer,
+  type PlacedLayer,
+  type TextLayer,
+} from '../scene/scene';
+import { resolveColour, resolveLength } from '../scene/values';
+import { type BarResult } from '../screens/bars';
+import type { Case } from '../screens/cases';
+import { type Outline } from '../screens/outline';
+import { faceOf } from '../text/style';
+import type {
+  CaseResult,
+  GroundResult,
+  PanelResult,
+  PictureResult,
+  PlacedBase,
+  PlacedResult,
+  TextResult,
+} from './result';
+import { type Prepared, type SurveyInput } from './prepare';
+
+/** Everything that is the same for all layers of a case. */
+export interface Scope {
+  input: SurveyInput;
+  c: Case;
+  prepared: Prepared;
+  outline: Outline;
+  bars: BarResult[];
+  /** the same screen, turned alike, in the other appearance, where that was surveyed just before */
+  twin: CaseResult | null;
+}
+
+/** What ends the view of a layer: the screen, and each clipping panel around it. */
+function windowOf(layer: PlacedLayer, { prepared }: Scope): Rect {
+  let window: Rect | null = prepared.regions.screen;
+  const holderOf = (l: PlacedLayer) => prepared.layers.find((p): p is PanelLayer => p.id === l.parent);
+  for (let panel = holderOf(layer); panel && window; panel = holderOf(panel)) {
+    if (panel.clip) window = intersect(window, prepared.boxOf(panel.id));
+  }
+  return window ?? { x: 0, y: 0, width: 0, height: 0 };
+}
+
+export function drawGround(layer: GroundLayer, { input, c, prepared }: Scope): GroundResult {
+  const { id, name, role, opacity = 1 } = layer;
+  const box = prepared.regions.screen;
+  return {
+    kind: 'ground',
+    id,
+    name,
+    role,
+    opacity,
+    box,
+    paint: placePaint(layer.colour, box, c.appearance, input.named),
+  };
+}
+
+/** @param file what it is drawn from, `null` for what is not drawn from a file */
+function base(
+  layer: PlacedLayer,
+  placement: Placement,
+  file: { rendition: Rendition; cut: Cut } | null,
+  scope: Scope,
+): PlacedBase {
+  const { id, name, role, opacity = 1, parent } = layer;
+  const { regions, turned } = scope.prepared;
+  const window = windowOf(layer, scope);
+  const measures = measure({
+    placement,
+    rendition: file?.rendition ?? null,
+    regions,
+    window,
+    outline: scope.outline,
+    bars: scope.bars.map((b) => b.rect),
+    turned,
+    offCentre: offCentres(layer, placement, file?.rendition ?? null, scope),
+    keepAreas: file?.cut.keepAreas,
+  });
+  return { id, name, role, opacity, box: placement.box, parent, placement, window, measures };
+}
+
+/** How far the ink lies off where a rule says “middle”. */
+function offCentres(layer: PlacedLayer, { drawn }: Placement, rendition: Rendition | null, scope: Scope) {
+  const { prepared, input } = scope;
+  const ink = rendition && input.pixels?.get(rendition.hash)?.ink?.bounds;
+  const inked = ink ? partOf(drawn, ink) : drawn;
+  const along = (axis: Axis): OffCentre | null => {
+    const rule = layer.placing[axis];
+    if (rule.kind !== 'middle') return null;
+    const meant = prepared.middleOf(layer.id, axis);
+    return offCentre(inked, axis, meant.at, meant.shift, prepared.regions);
+  };
+  return { x: along('x'), y: along('y') };
+}
+
+/** The same layer in the other appearance: where it lies there, it lies here, unless it takes another file. */
+function twinOf<K extends PlacedResult['kind']>(id: string, kind: K, { twin }: Scope) {
+  const found = twin?.layers.find((l) => l.id === id);
+  return found?.kind === kind ? (found as Extract<PlacedResult, { kind: K }>) : null;
+}
+
+/** Whether two files of a picture are placed and measured alike. */
+const areAlike = (a: Rendition, b: Rendition) =>
+  a.widthPx === b.widthPx && a.heightPx === b.heightPx && a.density === b.density && a.vector === b.vector;
+
+function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
+  const { input, c, prepared } = scope;
+  const { rendition, cut } = prepared.chosen.get(layer.id)!;
+  const { cuts } = input.pictures.find((p) => p.id === layer.picture)!;
+  const tint = layer.tint ? resolveColour(layer.tint, c.appearance, input.named) : null;
+  const twin = twinOf(layer.id, 'picture', scope);
+  if (twin && twin.cut === cut.cut && areAlike(twin.rendition, rendition)) {
+    const offCentre = offCentres(layer, twin.placement, rendition, scope);
+    return { ...twin, rendition, tint, measures: { ...twin.measures, offCentre } };
+  }
+  const placement = placePicture({
+    fit: layer.fit,
+    natural: naturalSizeOf(rendition),
+    box: prepared.boxOf(layer.id),
+    screen: windowOf(layer, scope),
+    focalPoint: cut.focalPoint,
+    density: c.screen.density,
+    named: input.named,
+  });
+  return {
+    kind: 'picture',
+    ...base(layer, placement, { rendition, cut }, scope),
+    pictureId: layer.picture,
+    cut: cut.cut,
+    rendition,
+    unmarked: unmarkedIn(cuts, cut),
+    tint,
+  };
+}
+
+const PLACES = { start: 0, middle: 0.5, end: 1 } as const;
+const MIRRORED = { start: 'end', middle: 'middle', end: 'start' } as const;
+
+function drawText(layer: TextLayer, scope: Scope): TextResult {
+  const { input, c, prepared } = scope;
+  const { style } = layer;
+  const colour = resolveColour(style.colour, c.appearance, input.named);
+  const twin = twinOf(layer.id, 'text', scope);
+  if (twin) return { ...twin, colour, measures: { ...twin.measures } };
+  const box = prepared.boxOf(layer.id);
+  const block = prepared.blockOf(layer, box.width, box.height);
+  const face = faceOf(style);
+  const alignX = input.scene.direction === 'rtl' ? MIRRORED[style.align.x] : style.align.x;
+  const start = (room: number, taken: number, place: keyof typeof PLACES) => (room - taken) * PLACES[place];
+  const top = box.y + start(box.height, block.height, style.align.y);
+  const pitch = block.fontSize * style.lineHeight;
+  const { ascent, descent } = input.fonts!.vertical(face);
+  // The letters stand in the middle of their line, as CSS 2.1 §10.8.1 halves the leading.
+  const baseline = (pitch + (ascent - descent) * block.fontSize) / 2;
+  const lines = block.lines.map(({ text, width }, i) => ({
+    text,
+    x: box.x + start(box.width, width, alignX),
+    baseline: top + i * pitch + baseline,
+  }));
+  const x = box.x + start(box.width, block.width, alignX);
+  const drawn = { x, y: top, width: block.width, height: block.height };
+  const placement = placeAsIs(drawn, box, windowOf(layer, scope));
+  return {
+    kind: 'text',
+    ...base(layer, placement, null, scope),
+    face,
+    fontSize: block.fontSize,
+    colour,
+    lines,
+    shortened: block.shortened,
+  };
+}
+
+function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
+  const { input, c, prepared } = scope;
+  const twin = twinOf(layer.id, 'panel', scope);
+  if (twin) {
+    const paint = placePaint(layer.colour, twin.box, c.appearance, input.named);
+    return { ...twin, paint, measures: { ...twin.measures } };
+  }
+  const box = prepared.boxOf(layer.id);
+  const shorter = Math.min(box.width, box.height);
+  const radius = resolveLength(layer.cornerRadius, shorter, c.screen.density, input.named);
+  const placement = placeAsIs(box, box, windowOf(layer, scope), Math.min(radius, shorter / 2));
+  return {
+    kind: 'panel',
+    ...base(layer, placement, null, scope),
+    paint: placePaint(layer.colour, box, c.appearance, input.named),
+    clip: layer.clip,
+  };
+}
+
+export function drawPlaced(layer: PlacedLayer, scope: Scope): PlacedResult {
+  if (layer.kind === 'picture') return drawPicture(layer, scope);
+  return layer.kind === 'text' ? drawText(layer, scope) : drawPanel(layer, scope);
+}

@@ -1,0 +1,82 @@
+import type { Fit } from '../fit/rule';
+import { area, contains } from '../geometry/rect';
+import { isRepeated } from '../fit/tiles';
+import { isZero } from '../scene/values';
+import type { PictureLayer, Scene } from '../scene/scene';
+import { onSize } from '../scene/when';
+import { RATIO_FITS, type RatioFit } from '../solve/ratio';
+import type { Valley, ValleyMeasure } from '../solve/valley';
+import type { Picture } from '../pictures/picture';
+import type { Regions } from '../screens/regions';
+import type { CaseResult, PictureResult } from './result';
+
+/** A case on the valley of the background: the ratio of its box, and what the survey measured there. */
+export interface Mark {
+  caseId: string;
+  /** width ÷ height of the box; 0 for a box without area */
+  ratio: number;
+  /** of the picture’s file that the case takes */
+  own: number;
+  cut: Picture['cuts'][number]['cut'];
+  losses: Record<ValleyMeasure, number>;
+  /**
+   * whether the losses follow from the ratio alone: a box that is wholly on the screen and cuts its picture off, and a
+   * picture held at a plain share of it; of keep areas only where the position is a share
+   */
+  solid: boolean;
+}
+
+/** The picture that fills the screen: the rearmost picture layer with the role of a background. */
+export const backgroundOf = (scene: Scene | undefined): PictureLayer | undefined =>
+  scene?.layers.find((l): l is PictureLayer => l.kind === 'picture' && l.role === 'background');
+
+const isRatioFit = (size: unknown): size is RatioFit => (RATIO_FITS as readonly unknown[]).includes(size);
+
+/** Whether the losses of a picture follow from the ratio of its box alone. */
+function isSolid({ placement: p }: PictureResult, { screen }: Regions, fit: Fit, usual: Fit): boolean {
+  const { align } = fit;
+  const isShare = align.kind === 'position' && isZero(align.x.offset) && isZero(align.y.offset);
+  const isWhole = contains(screen, p.box) && area(p.box) > 0;
+  return isRatioFit(fit.size) && fit.size === usual.size && p.clipped && isWhole && isShare;
+}
+
+const lossesOf = ({ measures }: PictureResult): Mark['losses'] => ({
+  crop: measures.crop?.total ?? 0,
+  bare: measures.bare?.total ?? 0,
+  distortion: measures.distortion ?? 0,
+  'keep-lost': measures.keep ? Math.max(...measures.keep.map((k) => k.lost)) : 0,
+});
+
+/** The mark of the background on one case; `null` where there is none, or where it is repeated. */
+export function markOf(result: CaseResult, scene: Scene): Mark | null {
+  const rule = backgroundOf(scene);
+  const drawn = rule && result.layers.find((l) => l.id === rule.id);
+  if (!rule || drawn?.kind !== 'picture' || isRepeated(drawn.placement)) return null;
+  const { box, natural } = drawn.placement;
+  const { fit } = onSize(rule, result.regions.screen);
+  return {
+    caseId: result.id,
+    ratio: box.height > 0 ? box.width / box.height : 0,
+    own: natural.width / natural.height,
+    cut: drawn.cut,
+    losses: lossesOf(drawn),
+    solid: isSolid(drawn, result.regions, fit, rule.fit),
+  };
+}
+
+/** The curves that solid marks lie on: one for each shape of file that some case takes. */
+export function valleysOf(marks: readonly Mark[], scene: Scene, pictures: readonly Picture[]): Valley[] {
+  const rule = backgroundOf(scene);
+  const picture = pictures.find((p) => p.id === rule?.picture);
+  if (!rule || !picture || !isRatioFit(rule.fit.size)) return [];
+  const { align, size: fit } = rule.fit;
+  const position =
+    align.kind === 'position' ? { x: align.x.percent / 100, y: align.y.percent / 100 } : { x: 0.5, y: 0.5 };
+  const shapes = new Map(marks.filter((m) => m.solid).map((m) => [`${m.cut} ${m.own}`, m]));
+  return [...shapes.values()].map(({ cut, own }) => ({
+    fit,
+    own,
+    position,
+    areas: picture.cuts.find((c) => c.cut === cut)?.keepAreas.map((k) => k.rect) ?? [],
+  }));
+}

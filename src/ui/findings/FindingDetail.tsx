@@ -1,0 +1,167 @@
+'use client';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import type { Advice } from '@/core/findings/advise';
+import type { Finding } from '@/core/findings/finding';
+import { RULES } from '@/core/findings/rule';
+import { ownerName } from '@/core/measure/words';
+import { applyPatch } from '@/core/scene/patch';
+import { findCase } from '@/core/screens/cases';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+import { openPart } from '../scene/open-part';
+import { Steps } from '../screens/Why';
+import { caseName } from '../words';
+import { MendPreview } from './MendPreview';
+import { useAnswers, type Answers } from './useFindings';
+
+/** What a mend makes worse elsewhere. */
+function Costs({ costs }: Pick<Advice, 'costs'>) {
+  const { layers } = useScene();
+  if (costs.length === 0) return <span className="quiet">nothing gets worse</span>;
+  return (
+    <span className="quiet">
+      but{' '}
+      {costs
+        .map(
+          ({ finding: f, more }) =>
+            `${ownerName(f.layerId, layers)} ${RULES[f.measure].word} on ${more} more`,
+        )
+        .join(', ')}
+    </span>
+  );
+}
+
+function Mends({ finding, mends }: { finding: Finding; mends: Advice[] | null }) {
+  const store = useWorkbenchStore();
+  const [seen, setSeen] = useState<number | null>(null);
+  if (!mends) return <p role="status">Mends are being tried on all cases…</p>;
+  if (mends.length === 0)
+    return <p>No change that Coulee knows of makes this better without making more worse.</p>;
+  const take = ({ patch }: Advice) => {
+    const documents = applyPatch(store.getState().documents, patch);
+    edit(store, (d) => {
+      Object.assign(d, documents);
+    });
+  };
+  return (
+    <ol className="mends">
+      {mends.map((mend, i) => (
+        <li key={mend.label}>
+          <span>
+            <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases,{' '}
+            <Costs costs={mend.costs} />
+          </span>
+          <span className="mend-actions">
+            <Button
+              variant="quiet"
+              size="sm"
+              aria-expanded={seen === i}
+              aria-label={`Look at: ${mend.label}`}
+              onClick={() => setSeen(seen === i ? null : i)}
+            >
+              look
+            </Button>
+            <Button variant="quiet" size="sm" aria-label={`Do it: ${mend.label}`} onClick={() => take(mend)}>
+              do it
+            </Button>
+          </span>
+          {seen === i && <MendPreview finding={finding} mend={mend} />}
+        </li>
+      ))}
+    </ol>
+  );
+}
+
+/** Takes the finding as it is, for a reason, on the screens that it is on now. */
+function Accept({ finding }: { finding: Finding }) {
+  const store = useWorkbenchStore();
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const screens = useWorkbench((s) => s.screens);
+  const [reason, setReason] = useState('');
+  const names = [...new Set(finding.on.flatMap((f) => findCase(f.caseId, screens)?.screen.id ?? []))];
+  const isSame = (a: { scene: string; layer: string; measure: string }) =>
+    a.scene === sceneId && a.layer === finding.layerId && a.measure === finding.measure;
+  const accept = () =>
+    edit(store, ({ project }) => {
+      const entry = {
+        scene: sceneId,
+        layer: finding.layerId,
+        measure: finding.measure,
+        screens: names,
+        reason: reason.trim(),
+      };
+      project.accepted = [...(project.accepted ?? []).filter((a) => !isSame(a)), entry];
+    });
+  const takeBack = () =>
+    edit(store, ({ project }) => {
+      project.accepted = (project.accepted ?? []).filter((a) => !isSame(a));
+    });
+  if (finding.on.some((f) => f.breach.accepted))
+    return (
+      <p>
+        Accepted on some screens or all.{' '}
+        <Button variant="quiet" size="sm" onClick={takeBack}>
+          accept it no longer
+        </Button>
+      </p>
+    );
+  return (
+    <Form
+      className="accept"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (reason.trim()) accept();
+      }}
+    >
+      <Form.Control
+        size="sm"
+        aria-label="Why it is accepted"
+        placeholder="why it is accepted as it is"
+        maxLength={400}
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+      />
+      <Button variant="quiet" size="sm" type="submit" disabled={!reason.trim()}>
+        accept on {names.length} {names.length === 1 ? 'screen' : 'screens'}
+      </Button>
+    </Form>
+  );
+}
+
+/** Why a finding is there, down to the part of a rule, and what would mend it. */
+export function FindingDetail({ finding }: { finding: Finding }) {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const answers = useAnswers(finding);
+  const worst = findCase(finding.worst.caseId, screens);
+  const show = (caseId: string) => {
+    const c = findCase(caseId, screens);
+    store.setState(({ view }) => ({
+      view: { ...view, lens: 'screens', case: caseId, appearance: c?.appearance ?? view.appearance },
+    }));
+  };
+  const change = (part: NonNullable<Answers['cause']>) => {
+    show(finding.worst.caseId);
+    // The rules stand on the lens of screens; they are there a moment later.
+    setTimeout(() => openPart(part.layerId, part.path), 60);
+  };
+  return (
+    <div className="finding-detail">
+      <div>
+        <h4>Because</h4>
+        {answers ? <Steps reason={answers.why} onChange={change} /> : <p className="quiet">…</p>}
+        <p>
+          <Button variant="quiet" size="sm" onClick={() => show(finding.worst.caseId)}>
+            open {worst ? caseName(worst) : finding.worst.caseId}
+          </Button>
+        </p>
+        <Accept finding={finding} />
+      </div>
+      <div>
+        <h4>Mend</h4>
+        <Mends finding={finding} mends={answers?.mends ?? null} />
+      </div>
+    </div>
+  );
+}

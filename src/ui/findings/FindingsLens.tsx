@@ -1,0 +1,117 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { sayShare } from '@/core/formats/numbers';
+import { RULES } from '@/core/findings/rule';
+import type { Finding } from '@/core/findings/finding';
+import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
+import { findCase } from '@/core/screens/cases';
+import { useScene, useWorkbench } from '../state/context';
+import { caseName, OUTCOME_SHAPES } from '../words';
+import { Choices } from '../workbench/Choices';
+import { FindingDetail } from './FindingDetail';
+import { useFindings } from './useFindings';
+
+const ORDERS = ['cause', 'layer'] as const;
+type Order = (typeof ORDERS)[number];
+
+interface RowProps {
+  finding: Finding;
+  open: boolean;
+  onOpen: () => void;
+}
+
+/** One finding as a row: what, on what, on how many cases, how badly. */
+function FindingRow({ finding, open, onOpen }: RowProps) {
+  const { layers } = useScene();
+  const screens = useWorkbench((s) => s.screens);
+  const { outcome, measure, on, worst, weight, accepted, approximate } = finding;
+  const c = findCase(worst.caseId, screens);
+  return (
+    <li className={`finding finding-${outcome}`}>
+      <button type="button" className="finding-head" aria-expanded={open} onClick={onOpen}>
+        <span className={`outcome-${outcome}`}>{accepted ? '✓' : OUTCOME_SHAPES[outcome]}</span>
+        <span>
+          <b>{ownerName(finding.layerId, layers)}</b> {RULES[measure].word}
+          {accepted && <span className="quiet"> accepted: {accepted}</span>}
+        </span>
+        <span className="figures">
+          {on.length} {on.length === 1 ? 'case' : 'cases'}, {sayShare(weight)} of the weight
+        </span>
+        <span className="figures quiet">
+          worst {sayFigure(measure, worst.breach.value)}, {c && `${caseName(c)}, ${c.appearance}`}; accepted
+          is {sayLimit(worst.breach.limit)}
+          {approximate > 0 && `; ${approximate} hinge on approximate figures`}
+        </span>
+      </button>
+      {open && <FindingDetail finding={finding} />}
+    </li>
+  );
+}
+
+const GROUP: Record<Order, (f: Finding) => string> = {
+  cause: (f) => RULES[f.measure].id,
+  layer: (f) => f.layerId,
+};
+
+/** Findings of one group after another, in the order of the gravest in each. */
+function arranged(findings: readonly Finding[], order: Order): Finding[] {
+  const groups = new Map<string, Finding[]>();
+  for (const f of findings) groups.set(GROUP[order](f), [...(groups.get(GROUP[order](f)) ?? []), f]);
+  return [...groups.values()].flat();
+}
+
+/** Everything that is wrong with the open scene, why, and what would mend it. */
+export function FindingsLens() {
+  const findings = useFindings();
+  const scene = useScene();
+  const [order, setOrder] = useState<Order>('cause');
+  const [open, setOpen] = useState<string | null>(null);
+  const list = useMemo(() => arranged(findings ?? [], order), [findings, order]);
+  const count = (o: 'fail' | 'warn') => list.filter((f) => f.outcome === o).length;
+  const accepted = list.filter((f) => f.accepted).length;
+  return (
+    <main className="findings" id="main">
+      <div className="findings-head">
+        <p>
+          {findings ? (
+            <>
+              <b className="outcome-fail">
+                {OUTCOME_SHAPES.fail} {count('fail')}
+              </b>{' '}
+              <b className="outcome-warn">
+                {OUTCOME_SHAPES.warn} {count('warn')}
+              </b>{' '}
+              {list.length === 1 ? 'finding' : 'findings'} on {scene.name}
+              {accepted > 0 && `, ${accepted} of them accepted`}, over all screens, orientations and
+              appearances.
+            </>
+          ) : (
+            'All cases are being measured…'
+          )}
+        </p>
+        <Choices
+          label="In order of"
+          options={ORDERS.map((value) => ({ value, label: value }))}
+          value={order}
+          onChoose={setOrder}
+        />
+      </div>
+      {findings && list.length === 0 && (
+        <p className="findings-none">
+          <span className="outcome-clear">{OUTCOME_SHAPES.clear}</span> Nothing is wrong with this scene on
+          any screen.
+        </p>
+      )}
+      <ul className="findings-list">
+        {list.map((f) => (
+          <FindingRow
+            key={f.id}
+            finding={f}
+            open={open === f.id}
+            onOpen={() => setOpen(open === f.id ? null : f.id)}
+          />
+        ))}
+      </ul>
+    </main>
+  );
+}

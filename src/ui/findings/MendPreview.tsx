@@ -1,0 +1,39 @@
+'use client';
+import { useMemo } from 'react';
+import type { Advice } from '@/core/findings/advise';
+import type { Finding } from '@/core/findings/finding';
+import { applyPatch } from '@/core/scene/patch';
+import { distinctCases } from '@/core/screens/likeness';
+import { survey, surveyInput } from '@/core/survey/survey';
+import { PixelProvider } from '../drawing/CaseCanvas';
+import { createPixelStore, widthOfFile } from '../drawing/pixels';
+import { BeforeAfter } from '../screens/BeforeAfter';
+import { useWorkbench } from '../state/context';
+import { useOutside } from '../state/outside';
+
+/** All cases before and after a mend, before it is taken; those of the finding first, the worst of them at the start. */
+export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice }) {
+  const documents = useWorkbench((s) => s.documents);
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const all = useWorkbench((s) => s.cases);
+  const outside = useOutside();
+  const { cases, before, after, pixels } = useMemo(() => {
+    const next = applyPatch(documents, mend.patch);
+    const by = new Map(finding.on.map((f) => [f.caseId, f.breach.by]));
+    const cases = distinctCases(all)
+      .map((c) => c.shown)
+      .toSorted((a, b) => (by.get(b.id) ?? -1) - (by.get(a.id) ?? -1));
+    const of = (d: typeof documents) => survey(surveyInput(d, d.scenes[sceneId]!, outside), cases);
+    const widthOf = (h: string) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h);
+    return { cases, before: of(documents), after: of(next), pixels: createPixelStore(widthOf) };
+  }, [documents, sceneId, all, outside, finding, mend]);
+  return (
+    <PixelProvider value={pixels}>
+      <ul className="before-after mend-preview" aria-label="Before and after" tabIndex={0}>
+        {cases.map((c, i) => (
+          <BeforeAfter key={c.id} shown={c} was={before[i]!} is={after[i]!} />
+        ))}
+      </ul>
+    </PixelProvider>
+  );
+}

@@ -1,0 +1,31 @@
+'use client';
+import type { Case } from '@/core/screens/cases';
+import type { CaseResult } from '@/core/survey/survey';
+import { CaseCanvas } from '../drawing/CaseCanvas';
+import { caseSize, OUTCOME_SHAPES } from '../words';
+import { useInView } from './useInView';
+
+/** CSS px per lu. */
+const SCALE = 0.1;
+
+/** One case as it was and as it would be, side by side; drawn while it is in view. */
+export function BeforeAfter({ shown, was, is }: { shown: Case; was: CaseResult; is: CaseResult }) {
+  const [ref, inView] = useInView<HTMLLIElement>();
+  const { width, height } = was.regions.screen;
+  return (
+    <li ref={ref} className={was.outcome === is.outcome ? '' : 'changed'}>
+      <span className="pair" style={{ minWidth: width * SCALE * 2, minHeight: height * SCALE }}>
+        {inView && <CaseCanvas result={was} scale={SCALE} />}
+        {inView && <CaseCanvas result={is} scale={SCALE} />}
+      </span>
+      <span className="case-caption figures">
+        {caseSize(shown)}
+        <br />
+        <b className={`outcome-${was.outcome}`}>{OUTCOME_SHAPES[was.outcome]}</b> →{' '}
+        <b className={`outcome-${is.outcome}`}>
+          {OUTCOME_SHAPES[is.outcome]} {is.outcome}
+        </b>
+      </span>
+    </li>
+  );
+}

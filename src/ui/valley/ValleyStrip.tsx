@@ -1,0 +1,184 @@
+'use client';
+import { useRef, useState, type PointerEvent } from 'react';
+import { sayShare } from '@/core/formats/numbers';
+import { findCase } from '@/core/screens/cases';
+import { curve, VALLEY_MEASURES, type ValleyMeasure } from '@/core/solve/valley';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { ratiosOf } from '../state/view';
+import { caseName } from '../words';
+import { Choices } from '../workbench/Choices';
+import { MarkShape } from './MarkShape';
+import { lossAtY, RATIO_LABELS, ratioAt, xOf, yOf, type ValleyScale } from './scale';
+import { useWidth } from './useWidth';
+import { useLimit, WORDS, type ValleyProps } from './limits';
+import { useValley, type ValleyData } from './useValley';
+import { ValleyWords } from './ValleyWords';
+
+const HEIGHT = 96;
+/** A click moves less than this, in units of the view box. */
+const LEAST_BRUSH = 6;
+
+/** Of the measures that lose anything, the one that loses most; crop where none does. */
+function telling(data: ValleyData): ValleyMeasure {
+  const worst = (m: ValleyMeasure) => Math.max(0, ...data.marks.map((mark) => mark.losses[m]));
+  return VALLEY_MEASURES.reduce((a, b) => (worst(b) > worst(a) + 1e-9 ? b : a));
+}
+
+/** What the pointer is doing on the strip. */
+type Drag = { kind: 'brush'; from: number; to: number } | { kind: 'limit'; outcome: string } | null;
+
+function Plot({ data, measure }: ValleyProps) {
+  const store = useWorkbenchStore();
+  const view = useWorkbench((s) => s.view);
+  const screens = useWorkbench((s) => s.screens);
+  const summaries = useWorkbench((s) => s.summaries);
+  const { set, onCommit } = useLimit(measure);
+  const svg = useRef<SVGSVGElement>(null);
+  const width = useWidth(svg);
+  const size = { width, height: HEIGHT };
+  const [drag, setDrag] = useState<Drag>(null);
+  const highest = Math.max(
+    0.1,
+    ...data.limits[measure].map((l) => l.max! * 1.15),
+    ...data.marks.map((m) => m.losses[measure] * 1.05),
+  );
+  const scale: ValleyScale = { ...size, ...data.range, most: Math.min(1, highest) };
+  const chosen = ratiosOf(view);
+
+  const pointOf = (e: PointerEvent) => {
+    const box = svg.current!.getBoundingClientRect();
+    return {
+      x: ((e.clientX - box.left) / box.width) * size.width,
+      y: ((e.clientY - box.top) / box.height) * size.height,
+    };
+  };
+  const open = (id: string) => store.setState({ view: { ...store.getState().view, case: id } });
+  const onMove = (e: PointerEvent) => {
+    if (!drag) return;
+    const { x, y } = pointOf(e);
+    if (drag.kind === 'limit') set(drag.outcome, lossAtY(scale, y));
+    else setDrag({ ...drag, to: x });
+  };
+  const onUp = () => {
+    if (drag?.kind === 'limit') onCommit();
+    if (drag?.kind === 'brush' && Math.abs(drag.to - drag.from) >= LEAST_BRUSH) {
+      const [low, high] = [drag.from, drag.to].map((x) => ratioAt(scale, x)).toSorted((a, b) => a - b);
+      const ratios = `${low!.toFixed(3)}-${high!.toFixed(3)}`;
+      store.setState({ view: { ...store.getState().view, ratios } });
+    }
+    setDrag(null);
+  };
+  const brush =
+    drag?.kind === 'brush'
+      ? [Math.min(drag.from, drag.to), Math.max(drag.from, drag.to)]
+      : chosen && [xOf(scale, chosen.low), xOf(scale, chosen.high)];
+
+  return (
+    <svg
+      ref={svg}
+      className="valley"
+      viewBox={`0 0 ${size.width} ${size.height}`}
+      preserveAspectRatio="none"
+      role="img"
+      aria-label={`${data.name}: ${WORDS[measure]} over the ratio of its box, ${data.marks.length} cases`}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        const { x } = pointOf(e);
+        setDrag({ kind: 'brush', from: x, to: x });
+      }}
+      onPointerMove={onMove}
+      onPointerUp={onUp}
+    >
+      {brush && (
+        <rect
+          className="valley-brush"
+          x={brush[0]}
+          width={brush[1]! - brush[0]!}
+          y={0}
+          height={size.height}
+        />
+      )}
+      {RATIO_LABELS.filter(([r]) => r > scale.low && r < scale.high).map(([r, label]) => (
+        <g key={label}>
+          <line className="valley-tick" x1={xOf(scale, r)} x2={xOf(scale, r)} y1={0} y2={size.height - 14} />
+          <text className="valley-label" x={xOf(scale, r)} y={size.height - 3} textAnchor="middle">
+            {label}
+          </text>
+        </g>
+      ))}
+      {data.valleys.map((v) => (
+        <g key={`${v.own}`}>
+          <line
+            className="valley-own"
+            x1={xOf(scale, v.own)}
+            x2={xOf(scale, v.own)}
+            y1={0}
+            y2={size.height - 14}
+          />
+          <path
+            className={`valley-curve measure-${measure}`}
+            d={curve(v, measure, scale)
+              .map(({ ratio, loss }, i) => `${i ? 'L' : 'M'}${xOf(scale, ratio)} ${yOf(scale, loss)}`)
+              .join('')}
+          />
+        </g>
+      ))}
+      {data.limits[measure].map((l) => (
+        <g key={l.outcome} className={`valley-limit outcome-${l.outcome}`}>
+          <line x1={0} x2={size.width} y1={yOf(scale, l.max!)} y2={yOf(scale, l.max!)} />
+          <line
+            className="valley-grip"
+            x1={0}
+            x2={size.width}
+            y1={yOf(scale, l.max!)}
+            y2={yOf(scale, l.max!)}
+            onPointerDown={(e) => {
+              e.stopPropagation();
+              svg.current!.setPointerCapture(e.pointerId);
+              setDrag({ kind: 'limit', outcome: l.outcome });
+            }}
+          />
+        </g>
+      ))}
+      {data.marks.map((m) => {
+        const c = findCase(m.caseId, screens);
+        const outcome = summaries.get(m.caseId)?.outcome ?? 'clear';
+        const said = `${c ? caseName(c) : m.caseId}: ${WORDS[measure]} ${sayShare(m.losses[measure])}, ${outcome}`;
+        return (
+          <MarkShape
+            key={m.caseId}
+            x={xOf(scale, m.ratio)}
+            y={yOf(scale, m.losses[measure])}
+            outcome={outcome}
+            solid={m.solid}
+            title={said}
+            chosen={m.caseId === view.case}
+            onOpen={() => open(m.caseId)}
+          />
+        );
+      })}
+    </svg>
+  );
+}
+
+/** The valley of the background above the field: aspect ratio across, loss upwards, every case a mark. */
+export function ValleyStrip() {
+  const data = useValley();
+  const [picked, setPicked] = useState<ValleyMeasure | null>(null);
+  if (!data || data.marks.length === 0) return null;
+  const measure = picked ?? telling(data);
+  return (
+    <section className="valley-strip" aria-label="Valley">
+      <div className="valley-head">
+        <Choices
+          label={`What ${data.name} loses`}
+          options={VALLEY_MEASURES.map((value) => ({ value, label: WORDS[value] }))}
+          value={measure}
+          onChoose={setPicked}
+        />
+        <ValleyWords data={data} measure={measure} />
+      </div>
+      <Plot data={data} measure={measure} />
+    </section>
+  );
+}

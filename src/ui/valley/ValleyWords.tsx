@@ -1,0 +1,94 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import { sayRatio, sayShare } from '@/core/formats/numbers';
+import { EditorPopover } from '../scene/EditorPopover';
+import { NumberField } from '../scene/editors/NumberField';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { ratiosOf } from '../state/view';
+import { OUTCOME_SHAPES } from '../words';
+import { useLimit, WORDS, type ValleyProps } from './limits';
+
+/** Limits and range as words, each of which can be changed without a pointer. */
+export function ValleyWords({ data, measure }: ValleyProps) {
+  const store = useWorkbenchStore();
+  const view = useWorkbench((s) => s.view);
+  const { set, onCommit } = useLimit(measure);
+  const chosen = ratiosOf(view) ?? data.range;
+  const narrow = (change: Partial<typeof chosen>) => {
+    const { low, high } = { ...chosen, ...change };
+    store.setState({ view: { ...store.getState().view, ratios: `${low.toFixed(3)}-${high.toFixed(3)}` } });
+  };
+  return (
+    <span className="valley-words">
+      {data.limits[measure].map((l) => (
+        <EditorPopover
+          key={l.outcome}
+          label={`Limit from which it is a ${l.outcome === 'fail' ? 'failure' : 'warning'}`}
+          button={{
+            bsPrefix: 'part',
+            children: (
+              <>
+                <span className={`outcome-${l.outcome}`}>{OUTCOME_SHAPES[l.outcome]}</span> over{' '}
+                {sayShare(l.max!)}
+              </>
+            ),
+          }}
+        >
+          {() => (
+            <>
+              <NumberField
+                label={`${WORDS[measure]} at most`}
+                unit="%"
+                min={0}
+                max={100}
+                value={l.max! * 100}
+                onChange={(v) => set(l.outcome, v / 100)}
+                onCommit={onCommit}
+                autoFocus
+              />
+              <p className="quiet">{l.reason}</p>
+            </>
+          )}
+        </EditorPopover>
+      ))}
+      <EditorPopover
+        label="Ratios that are shown"
+        button={{
+          bsPrefix: 'part',
+          children: view.ratios ? `ratios ${sayRatio(chosen.low)} to ${sayRatio(chosen.high)}` : 'all ratios',
+        }}
+      >
+        {() => (
+          <>
+            <NumberField
+              label="From width ÷ height"
+              min={0.1}
+              max={10}
+              value={chosen.low}
+              onChange={(low) => narrow({ low })}
+              onCommit={() => {}}
+              autoFocus
+            />
+            <NumberField
+              label="To"
+              min={0.1}
+              max={10}
+              value={chosen.high}
+              onChange={(high) => narrow({ high })}
+              onCommit={() => {}}
+            />
+          </>
+        )}
+      </EditorPopover>
+      {view.ratios && (
+        <Button
+          variant="quiet"
+          size="sm"
+          onClick={() => store.setState({ view: { ...store.getState().view, ratios: undefined } })}
+        >
+          all ratios
+        </Button>
+      )}
+    </span>
+  );
+}
