@@ -1,0 +1,117 @@
+import { expect, test, type Page } from '@playwright/test';
+import { closeUp, seriousFindings, tabTo } from './fixtures';
+
+const SPLASH = '/projects/larkmoor-ferries/winter-splash';
+const strip = (page: Page) => page.getByRole('region', { name: 'Valley' });
+const finding = (page: Page, name: RegExp) => page.getByRole('button', { name });
+
+test('the valley narrows the field to a stretch of ratios, opens a case, and moves its limit', async ({
+  page,
+}) => {
+  await page.goto(SPLASH);
+  const plot = strip(page).getByRole('img');
+  await expect(plot).toHaveAccessibleName(/keep areas over the ratio of its box, \d+ cases/);
+  await strip(page).getByRole('button', { name: 'crop' }).click();
+  const all = await page.getByRole('gridcell').count();
+  const box = (await plot.boundingBox())!;
+  await page.mouse.move(box.x + 20, box.y + 70);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width * 0.3, box.y + 70, { steps: 5 });
+  await page.mouse.up();
+  await expect(page).toHaveURL(/ratios=0\.\d+-0\.\d+/);
+  await expect.poll(() => page.getByRole('gridcell').count()).toBeLessThan(all);
+  const range = /ratios=([\d.]+)-([\d.]+)/.exec(page.url())!.slice(1).map(Number);
+  for (const name of await page
+    .getByRole('gridcell')
+    .evaluateAll((l) => l.map((e) => e.getAttribute('aria-label')!))) {
+    const [, w, h] = /(\d+) × (\d+)/.exec(name)!;
+    expect(Number(w) / Number(h)).toBeGreaterThan(range[0]! - 0.02);
+    expect(Number(w) / Number(h)).toBeLessThan(range[1]! + 0.02);
+  }
+  await strip(page).getByRole('button', { name: 'all ratios', exact: true }).last().click();
+  await expect(page.getByRole('gridcell')).toHaveCount(all);
+  await strip(page).locator('.mark').last().click();
+  const opened = new URL(page.url()).searchParams.get('case')!;
+  await expect(strip(page).locator('.mark-chosen')).toHaveCount(1);
+  expect(opened).toMatch(/\.(0|90|180|270)\.light$/);
+  // The limit, without a pointer.
+  await tabTo(page, strip(page).getByRole('button', { name: '▲ over 65 %' }));
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'crop at most' }).fill('90');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(strip(page).getByRole('button', { name: '▲ over 90 %' })).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(strip(page).getByRole('button', { name: '▲ over 65 %' })).toBeVisible();
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`findings say why, and a mend is looked at, done and undone, by keyboard, ${colorScheme} theme`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme });
+    await page.goto('/projects/larkmoor-ferries/notice');
+    await tabTo(page, page.getByRole('group', { name: 'Lens' }).getByRole('button', { name: 'findings' }));
+    await page.keyboard.press('Enter');
+    const squashed = finding(page, /^▲ Wordmark distorted/);
+    await expect(squashed).toBeVisible({ timeout: 30_000 });
+    await tabTo(page, squashed);
+    await page.keyboard.press('Enter');
+    await expect(page.getByText('Wordmark is stretched over its box')).toBeVisible();
+    const look = page.getByRole('button', { name: 'Look at: Show it whole in its box' });
+    await expect(look).toBeVisible({ timeout: 60_000 });
+    await tabTo(page, look);
+    await page.keyboard.press('Enter');
+    await expect(
+      page.getByRole('list', { name: 'Before and after' }).getByRole('listitem').first(),
+    ).toContainText('→');
+    expect(await seriousFindings(page)).toEqual([]);
+    await tabTo(page, page.getByRole('button', { name: 'Do it: Show it whole in its box' }));
+    await page.keyboard.press('Enter');
+    await expect(squashed).toHaveCount(0, { timeout: 30_000 });
+    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(squashed).toBeVisible({ timeout: 30_000 });
+  });
+}
+
+test('a finding is accepted for a reason, stays visible, and counts no longer', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/system-window?lens=findings');
+  const row = finding(page, /Emblem looks off centre/);
+  await expect(row).toBeVisible({ timeout: 30_000 });
+  await row.click();
+  await page.getByRole('textbox', { name: 'Why it is accepted' }).fill('The brand wants it so');
+  await page.getByRole('button', { name: /^accept on \d+ screens$/ }).click();
+  await expect(finding(page, /^✓ Emblem looks off centre accepted: The brand wants it so/)).toBeVisible({
+    timeout: 30_000,
+  });
+  await expect(page.getByText(/1 of them accepted/)).toBeVisible();
+  await page.getByRole('button', { name: 'accept it no longer' }).click();
+  await expect(finding(page, /^◭ Emblem looks off centre/)).toBeVisible({ timeout: 30_000 });
+});
+
+test('fits are compared on telling screens, and one is put in use', async ({ page }) => {
+  await page.goto(`${SPLASH}?lens=fits`);
+  const table = page.getByRole('region', { name: 'Comparison' });
+  await expect(table.getByRole('row')).toHaveCount(9);
+  await expect(table.getByRole('row', { name: /^cover/ })).toContainText('in use');
+  await expect(table.getByRole('row', { name: /^contain/ })).toContainText(/clear for [\d.]+ %/, {
+    timeout: 30_000,
+  });
+  await expect(table.getByRole('row', { name: /^stretch/ })).toContainText(/distorted \+/);
+  expect(await seriousFindings(page)).toEqual([]);
+  await tabTo(page, page.getByRole('button', { name: 'Use contain' }));
+  await page.keyboard.press('Enter');
+  await expect(table.getByRole('row', { name: /^contain/ })).toContainText('in use');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await page
+    .getByRole('group', { name: 'compared by its' })
+    .getByRole('button', { name: 'position' })
+    .click();
+  await expect(table.getByRole('row')).toHaveCount(5);
+  await table
+    .getByRole('row', { name: /^held 100 % across/ })
+    .getByRole('button', { name: /^Open / })
+    .first()
+    .click();
+  await expect(closeUp(page)).toBeVisible();
+});
