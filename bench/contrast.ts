@@ -2,7 +2,9 @@ import { label as below } from '../src/core/placing/presets';
 import { filePixelsOf, MOST_READ_PIXELS } from '../src/core/pixels/file';
 import type { TextLayer } from '../src/core/scene/scene';
 import { contrastOf } from '../src/core/survey/contrast';
-import { survey } from '../src/core/survey/survey';
+import { summarise } from '../src/core/survey/summary';
+import { survey, surveyEach } from '../src/core/survey/survey';
+import { DEFAULT_LIMITS } from '../src/core/measure/defaults';
 import { halfWide } from '../src/core/testing/fonts';
 import { medianMs, report } from './measure';
 import { cases, input } from './survey';
@@ -35,6 +37,41 @@ function photo() {
   return filePixelsOf({ width, height, data });
 }
 
+/** Pixels for every file that the results show. */
+function pixelsFor(results: ReturnType<typeof survey>) {
+  const file = photo();
+  const hashes = results.flatMap((r) =>
+    r.layers.flatMap((l) => (l.kind === 'picture' ? [l.rendition.hash] : [])),
+  );
+  return new Map(hashes.map((hash) => [hash, file]));
+}
+
+/** Six layers on all distinct cases in both appearances: every measure, every limit, and what of it is kept. */
+export function benchWhole(): void {
+  const { layers } = input.scene;
+  const second = { ...label, id: 'second', placing: below('label') };
+  const scene = { ...input.scene, layers: [...layers, label, second] };
+  const bare = { ...input, fonts: halfWide, scene, limits: [...DEFAULT_LIMITS] };
+  const whole = { ...bare, pixels: pixelsFor(survey(bare, cases.slice(0, 4))) };
+  const run = (of: typeof whole) => {
+    const kept: unknown[] = [];
+    surveyEach(of, cases, (result) => kept.push(summarise(result)));
+  };
+  const about = { cases: cases.length, layers: scene.layers.length };
+  report(
+    'survey of six layers, all measures and outcomes',
+    'ms',
+    medianMs(() => run(whole)),
+    about,
+  );
+  report(
+    'the same without contrast',
+    'ms',
+    medianMs(() => run({ ...whole, pixels: null as never })),
+    about,
+  );
+}
+
 /** Contrast of one text over a photo, a logo and a wordmark, on all cases. */
 export function benchContrast(): void {
   const { layers } = input.scene;
@@ -42,11 +79,7 @@ export function benchContrast(): void {
     { ...input, fonts: halfWide, scene: { ...input.scene, layers: [...layers, label] } },
     cases,
   );
-  const file = photo();
-  const files = results.flatMap((r) =>
-    r.layers.flatMap((l) => (l.kind === 'picture' ? [l.rendition.hash] : [])),
-  );
-  const pixels = new Map(files.map((hash) => [hash, file]));
+  const pixels = pixelsFor(results);
   const ms = medianMs(() => {
     for (const r of results) {
       const text = r.layers.at(-1)!;

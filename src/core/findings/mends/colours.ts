@@ -30,14 +30,19 @@ export const scrimUnder = (layer: Layer & { parent?: string }, colour: Colour, i
   clip: false,
 });
 
-/** The weakest scrim that is enough on every case. */
+/** A little more than is just enough, so that the next small change does not undo it. */
+const RESERVE = 0.05;
+
+/** A scrim that is enough on every case. */
 export const scrim: Mender = (sick) => {
   const layer = placedLayer(sick);
   const { limit } = sick.finding.worst.breach;
   const found = layer && scrimFor(sick.input, sick.cases, layer.id, limit.min ?? 3);
   if (!layer || !found || found.alpha === 0) return [];
-  const colour = { light: withAlpha(found.colour, found.alpha) };
-  const label = `Lay a ${found.colour === '#000000' ? 'black' : 'white'} scrim of ${sayShare(Math.ceil(found.alpha * 255) / 255)} under it`;
+  const alpha = Math.min(1, found.alpha + RESERVE);
+  const colour = { light: withAlpha(found.colour, alpha) };
+  const word = found.colour === '#000000' ? 'black' : 'white';
+  const label = `Lay a ${word} scrim of ${sayShare(Math.ceil(alpha * 255) / 255)} under it`;
   return sceneMend(sick, label, (scene) => ({
     ...scene,
     layers: scene.layers.flatMap((l) =>

@@ -206,6 +206,14 @@ export const toTheTop: Mender = (sick) =>
       : { ...p, y: { kind: 'start', edge: { region: 'safe', offset: lu(8) }, extent: p.y.extent } },
   );
 
+/** Down to the bottom of the safe area. */
+export const toTheBottom: Mender = (sick) =>
+  placingMend(sick, 'End it 8 above the bottom of the safe area', (p) =>
+    p.y.kind === 'edges'
+      ? p
+      : { ...p, y: { kind: 'end', edge: { region: 'safe', offset: lu(8) }, extent: p.y.extent } },
+  );
+
 /** Smaller letters. */
 export const smallerType: Mender = (sick) =>
   sick.layer?.kind === 'text'
@@ -245,7 +253,7 @@ export const besideTheHinge: Mender = (sick) => {
     extent:
       rule.kind === 'edges'
         ? { kind: 'length', length: percent(40) }
-        : { ...rule.extent, max: { length: percent(40) } },
+        : { max: { length: percent(40) }, ...rule.extent },
   });
   return layerMend(of(sick, layer), `${layer.name}: beside the hinge, in the left or upper half`, (l) => {
     if (!isPlaced(l)) return l;
