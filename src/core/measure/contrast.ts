@@ -17,8 +17,15 @@ export function tileContrasts(ink: Rgba, tiles: readonly Rgba[]): number[] {
 /** The tenth percentile by nearest rank: at least nine tenths of the tiles have this much contrast or more. */
 export function tenthPercentile(contrasts: readonly number[]): number {
   const rank = Math.ceil(contrasts.length * PERCENTILE);
-  // A typed array sorts by value without a call for each pair.
-  return Float64Array.from(contrasts).sort()[Math.max(0, rank - 1)]!;
+  // Only the least few are asked for: they are kept in order, the greatest of them last.
+  const least: number[] = [];
+  for (const value of contrasts) {
+    if (least.length === rank && value >= least[rank - 1]!) continue;
+    let at = Math.min(least.length, rank - 1);
+    for (; at > 0 && least[at - 1]! > value; at--) least[at] = least[at - 1]!;
+    least[at] = value;
+  }
+  return least.at(-1)!;
 }
 
 /** The share of a scrim of one colour over one tile, from which on the ink has the contrast asked for; `null` for none. */

@@ -23,8 +23,11 @@ interface Grid {
   ys: number[];
 }
 
-const lines = (start: number, length: number) =>
-  Array.from({ length: TILES + 1 }, (_, i) => start + (length * i) / TILES);
+function lines(start: number, length: number): number[] {
+  const out: number[] = [];
+  for (let i = 0; i <= TILES; i++) out.push(start + (length * i) / TILES);
+  return out;
+}
 const gridOf = (rect: Rect): Grid => ({
   rect,
   xs: lines(rect.x, rect.width),
@@ -53,8 +56,14 @@ function set(means: Means, i: number, { r, g, b, a }: Rgba, share: number): void
 function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): Means | null {
   if (!seen || !intersect(seen, grid.rect)) return null;
   const means = new Float64Array(COUNT * 4);
-  const colourAt = colourer(paint);
   const whole = contains(seen, grid.rect);
+  if (whole && paint.kind === 'colour') {
+    // The usual ground: nothing to be worked out tile by tile.
+    const colour = rgbaOf(paint.colour);
+    for (let i = 0; i < COUNT; i++) set(means, i, colour, 1);
+    return means;
+  }
+  const colourAt = colourer(paint);
   for (let i = 0; i < COUNT; i++) {
     const tile = tileAt(grid, i);
     const part = whole ? tile : intersect(tile, seen);
@@ -130,17 +139,20 @@ export function backdropOf(
   appearance: Appearance,
 ): Rgba[] {
   const grid = gridOf(rect);
-  const tiles = Array.from({ length: COUNT }, () => ({ ...BEHIND[appearance] }));
+  const { r, g, b, a } = BEHIND[appearance];
+  const tiles: Rgba[] = [];
+  for (let i = 0; i < COUNT; i++) tiles.push({ r, g, b, a });
   for (const layer of below) {
     const means = meansOf(layer, grid, pixels);
     if (!means) continue;
     const opacity = opacityOf(layer, below);
-    tiles.forEach((tile, i) => {
+    for (let i = 0; i < COUNT; i++) {
+      const tile = tiles[i]!;
       const rest = 1 - means[i * 4 + 3]! * opacity;
       tile.r = means[i * 4]! * opacity + tile.r * rest;
       tile.g = means[i * 4 + 1]! * opacity + tile.g * rest;
       tile.b = means[i * 4 + 2]! * opacity + tile.b * rest;
-    });
+    }
   }
   return tiles;
 }
