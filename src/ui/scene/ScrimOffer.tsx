@@ -2,25 +2,17 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayRatio, sayShare } from '@/core/formats/numbers';
-import { around } from '@/core/placing/presets';
+import { scrimUnder, withAlpha } from '@/core/findings/mends/colours';
 import { isPlaced, type Layer } from '@/core/scene/scene';
-import { lu } from '@/core/scene/values';
 import { findCase } from '@/core/screens/cases';
 import type { Scrim } from '@/core/survey/scrim';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { documented } from '../state/survey-client';
 import { caseName } from '../words';
-import { panelLayer } from './new-layer';
 
 /** Contrasts that WCAG 2.2 asks for: of what has to be made out and of large text, and of text. */
 const ASKED = [3, 4.5] as const;
-
-/** Alpha goes into two hexadecimal digits, upwards, so that the scrim is not too weak by rounding. */
-const hexAlpha = (alpha: number) =>
-  Math.min(255, Math.ceil(alpha * 255))
-    .toString(16)
-    .padStart(2, '0');
 
 interface Asked {
   least: number;
@@ -64,13 +56,7 @@ export function ScrimOffer({ layer, onDone }: { layer: Layer; onDone: () => void
     edit(store, ({ scenes }) => {
       const { layers } = scenes[scene.id]!;
       const at = layers.findIndex((l) => l.id === layer.id);
-      const scrim = {
-        ...panelLayer(around(layer.id, 12)),
-        name: `Scrim under ${layer.name}`.slice(0, 120),
-        colour: { light: colour + hexAlpha(alpha) },
-        cornerRadius: lu(8),
-        ...(layer.parent && { parent: layer.parent }),
-      };
+      const scrim = scrimUnder(layer, { light: withAlpha(colour, alpha) }, crypto.randomUUID());
       layers.splice(at, 0, scrim);
     });
     onDone();

@@ -23,7 +23,7 @@ export interface Preset {
 
 const pad = lu(16);
 
-export const panelLayer = (placing: Placing): PanelLayer => ({
+const panelLayer = (placing: Placing): PanelLayer => ({
   kind: 'panel',
   id: crypto.randomUUID(),
   name: 'Panel',

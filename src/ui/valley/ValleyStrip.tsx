@@ -1,7 +1,8 @@
 'use client';
 import { useRef, useState, type PointerEvent } from 'react';
-import { sayShare } from '@/core/formats/numbers';
+import { sayRatio, sayShare } from '@/core/formats/numbers';
 import { findCase } from '@/core/screens/cases';
+import { heldAll } from '@/core/solve/ratio';
 import { curve, VALLEY_MEASURES, type ValleyMeasure } from '@/core/solve/valley';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
@@ -22,6 +23,30 @@ const LEAST_BRUSH = 6;
 function telling(data: ValleyData): ValleyMeasure {
   const worst = (m: ValleyMeasure) => Math.max(0, ...data.marks.map((mark) => mark.losses[m]));
   return VALLEY_MEASURES.reduce((a, b) => (worst(b) > worst(a) + 1e-9 ? b : a));
+}
+
+/** Under the curve of the keep areas: the ratios at which the position in use shows all of them whole. */
+function HeldRange({ data, measure, scale }: ValleyProps & { scale: ValleyScale }) {
+  if (measure !== 'keep-lost') return null;
+  return data.valleys.flatMap(({ fit, own, areas, position }) => {
+    const range =
+      fit === 'cover' && areas.length > 0 ? heldAll(areas, { width: own, height: 1 }, position) : null;
+    if (!range) return [];
+    const from = Math.max(0, xOf(scale, Math.max(range.low, scale.low)));
+    const to = xOf(scale, Math.min(range.high, scale.high));
+    return [
+      <rect
+        key={own}
+        className="valley-held"
+        x={from}
+        width={Math.max(0, to - from)}
+        y={scale.height - 20}
+        height={5}
+      >
+        <title>{`All keep areas are seen whole from ${sayRatio(range.low)} to ${sayRatio(range.high)}, width ÷ height`}</title>
+      </rect>,
+    ];
+  });
 }
 
 /** What the pointer is doing on the strip. */
@@ -123,6 +148,7 @@ function Plot({ data, measure }: ValleyProps) {
           />
         </g>
       ))}
+      <HeldRange {...{ data, measure, scale }} />
       {data.limits[measure].map((l) => (
         <g key={l.outcome} className={`valley-limit outcome-${l.outcome}`}>
           <line x1={0} x2={size.width} y1={yOf(scale, l.max!)} y2={yOf(scale, l.max!)} />

@@ -1,4 +1,5 @@
 import { sayNumber } from '../../formats/numbers';
+import { extent as extentOf } from '../../geometry/rect';
 import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../../placing/rule';
 import { lu, percent } from '../../scene/values';
 import { isPlaced, type PlacedLayer } from '../../scene/scene';
@@ -97,26 +98,29 @@ export const smaller: Mender = (sick) =>
       )
     : [];
 
-/** As large as its file has pixels for. */
+/** As large as its file has pixels for, bounded along either axis, so that a bound that is there already can stay. */
 export const asLargeAsSharp: Mender = (sick) => {
   const { limit } = sick.finding.worst.breach;
-  const widths = drawnOn(sick).flatMap((l) =>
-    l.kind === 'picture' && l.measures.enlargement! > 0
-      ? [(l.placement.drawn.width / l.measures.enlargement!) * Math.min(1, limit.max ?? 1)]
-      : [],
-  );
-  const most = Math.floor(Math.min(...widths));
-  if (widths.length === 0 || most < 1) return [];
-  const bounded = (p: Placing) => atMost(keepingShape(sick, p), 'x', { length: lu(most) });
   const least = leastWidth(sick);
-  return [
-    ...placingMend(sick, `At most ${most} wide, for which there are enough pixels`, bounded),
-    ...(least === null
-      ? []
-      : placingMend(sick, `At most ${most} wide, but at least ${least} % of the screen’s width`, (p) =>
-          atLeast(bounded(p), 'x', { length: percent(least) }),
-        )),
-  ];
+  return AXES.flatMap((axis) => {
+    const extents = drawnOn(sick).flatMap((l) =>
+      l.kind === 'picture' && l.measures.enlargement! > 0
+        ? [(extentOf(l.placement.drawn, axis) / l.measures.enlargement!) * Math.min(1, limit.max ?? 1)]
+        : [],
+    );
+    const most = Math.floor(Math.min(...extents));
+    if (extents.length === 0 || most < 1) return [];
+    const bounded = (p: Placing) => atMost(keepingShape(sick, p), axis, { length: lu(most) });
+    const word = axis === 'x' ? 'wide' : 'high';
+    return [
+      ...placingMend(sick, `At most ${most} ${word}, for which there are enough pixels`, bounded),
+      ...(least === null
+        ? []
+        : placingMend(sick, `At most ${most} ${word}, but at least ${least} % of the screen’s width`, (p) =>
+            atLeast(bounded(p), 'x', { length: percent(least) }),
+          )),
+    ];
+  });
 };
 
 /** The least share of the width that the project accepts of the layer’s role, %. */
