@@ -13,7 +13,8 @@ import { caseSize } from '../words';
 import { Choices } from '../workbench/Choices';
 import { FitCell } from './FitCell';
 
-const MOST = 7;
+/** As many as there is room for. */
+const most = () => (window.innerWidth >= 1600 ? 11 : 7);
 const PART_WORDS: Record<Compared, string> = {
   fit: 'size of fit',
   position: 'position',
@@ -34,7 +35,7 @@ function useTelling(): Case[] {
   useEffect(() => {
     if (!worker || busy || !documents.scenes[sceneId]) return;
     let ended = false;
-    void worker.telling(documents, sceneId, appearance, MOST).then((list) => !ended && setIds(list));
+    void worker.telling(documents, sceneId, appearance, most()).then((list) => !ended && setIds(list));
     return () => {
       ended = true;
     };
@@ -151,8 +152,8 @@ export function FitsLens() {
           onChoose={setPart}
         />
         <p className="quiet">
-          On the few screens between which the measures differ most. Weights are illustrative until you import
-          yours.
+          On the screens between which the measures differ most; “clear” is said of this layer alone. Weights
+          are illustrative until you import yours.
         </p>
       </div>
       {variants.length === 0 ? (
