@@ -115,3 +115,17 @@ test('fits are compared on telling screens, and one is put in use', async ({ pag
     .click();
   await expect(closeUp(page)).toBeVisible();
 });
+
+test('the position editor says where all keep areas are whole, or what excludes what', async ({ page }) => {
+  await page.goto(SPLASH);
+  const part = page.getByRole('region', { name: 'Layer Harbour' }).locator('.part-align');
+  await part.click();
+  const solved = page.getByRole('group', { name: 'Keep areas' });
+  await expect(solved).toContainText(/Nowhere across: (Lighthouse|Ferry) (is never whole on|on) /);
+  await expect(solved).toContainText(/keeps [\d.]+ % of what is asked for, by weight/);
+  await solved.getByRole('button', { name: 'hold it there' }).click();
+  await page.keyboard.press('Escape');
+  await expect(part).not.toHaveText('62 % across, 55 % down');
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(part).toHaveText('62 % across, 55 % down');
+});

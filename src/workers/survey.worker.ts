@@ -13,6 +13,8 @@ import type { Finding } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';
+import { positionOf } from '@/core/solve/layer';
+import type { PositionAnswer } from '@/core/solve/position';
 import { tellingCases } from '@/core/solve/telling';
 import { distinctCases } from '@/core/screens/likeness';
 import { markOf, type Mark } from '@/core/survey/mark';
@@ -84,6 +86,14 @@ const api = {
   async because(documents: Documents, sceneId: string, finding: Finding): Promise<Reason> {
     const { outside } = await askedOf(documents, sceneId);
     return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, distinct);
+  },
+  /** Where a layer’s picture can be held so that its keep areas are seen on all cases; `null` without any. */
+  async position(documents: Documents, sceneId: string, layerId: string): Promise<PositionAnswer | null> {
+    const { outside } = await askedOf(documents, sceneId);
+    const scene = documents.scenes[sceneId]!;
+    const layer = scene.layers.find((l) => l.id === layerId);
+    if (layer?.kind !== 'picture') return null;
+    return positionOf(layer, surveyInput(documents, scene, outside), distinct);
   },
   /** For how much of the weight nothing is wrong with a layer, with each of several patches, 0..1; `null` where it cannot be drawn. */
   async clearFor(

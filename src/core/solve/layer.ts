@@ -5,7 +5,7 @@ import { weightsOf } from '../screens/weights';
 import { surveyCase, type SurveyInput } from '../survey/survey';
 import { onSize } from '../scene/when';
 import { turnedSize } from '../screens/turn';
-import { solvePosition, type PlacedCase, type PositionAnswer } from './position';
+import { solvePosition, type AlignKind, type PlacedCase, type PositionAnswer } from './position';
 
 /** Each case of a picture layer as the solver sees it; cases on which it is not drawn are left out. */
 export function placedCases(layer: PictureLayer, input: SurveyInput, cases: readonly Case[]): PlacedCase[] {
@@ -32,10 +32,13 @@ export function placedCases(layer: PictureLayer, input: SurveyInput, cases: read
   });
 }
 
-/** Where a layer’s picture can be held so that its keep areas are seen on all cases; `null` without any. */
+/**
+ * Where a layer’s picture can be held so that its keep areas are seen on all cases; `null` without any.
+ * @param kind as the layer is aligned, unless it is asked for another way
+ */
 export const positionOf = (
   layer: PictureLayer,
   input: SurveyInput,
   cases: readonly Case[],
-): PositionAnswer | null =>
-  solvePosition(placedCases(layer, input, cases), layer.fit.align.kind === 'focal' ? 'focal' : 'position');
+  kind: AlignKind = layer.fit.align.kind,
+): PositionAnswer | null => solvePosition(placedCases(layer, input, cases), kind);

@@ -59,6 +59,7 @@ function AlignPart({ layer, part, editable, onChange, onCommit }: EditorProps<'a
       value={editable.value}
       focalPoint={picture?.cuts[0]?.focalPoint ?? { x: 0.5, y: 0.5 }}
       repeated={repeat.x !== 'no-repeat' || repeat.y !== 'no-repeat'}
+      layerId={layer.id}
       onChange={onChange}
       onFocal={(point) => editLive(store, (documents) => setFocalPoint(documents, id, point))}
       onCommit={onCommit}

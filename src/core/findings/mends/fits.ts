@@ -56,7 +56,7 @@ const held = (fit: Fit, x: number, y: number): Fit => ({
 export const solvedPosition: Mender = (sick) => {
   const layer = pictureLayer(sick);
   if (!layer) return [];
-  const answer = positionOf(layer, sick.input, sick.cases);
+  const answer = positionOf(layer, sick.input, sick.cases, 'position');
   if (!answer) return [];
   const { align } = layer.fit;
   const now = (axis: 'x' | 'y') => (align.kind === 'position' ? align[axis].percent / 100 : 0.5);

@@ -3,12 +3,14 @@ import { Button } from 'react-bootstrap';
 import type { Align } from '@/core/fit/rule';
 import { lu } from '@/core/scene/values';
 import { Choices } from '../../workbench/Choices';
+import { SolvedPosition } from './SolvedPosition';
 import { NumberField } from './NumberField';
 
 interface Props {
   value: Align;
   focalPoint: { x: number; y: number };
   repeated: boolean;
+  layerId: string;
   onChange: (value: Align) => void;
   onFocal: (point: { x: number; y: number }) => void;
   onCommit: () => void;
@@ -25,7 +27,7 @@ const held = (x: number, y: number): Align => ({
 });
 
 /** What of a picture is kept where its box is of another shape: held at a position, or a point kept in the middle. */
-export function AlignEditor({ value, focalPoint, repeated, onChange, onFocal, onCommit }: Props) {
+export function AlignEditor({ value, focalPoint, repeated, layerId, onChange, onFocal, onCommit }: Props) {
   const point =
     value.kind === 'position'
       ? { x: value.x.percent, y: value.y.percent }
@@ -95,6 +97,15 @@ export function AlignEditor({ value, focalPoint, repeated, onChange, onFocal, on
         onChange={(y) => set(point.x, y)}
         onCommit={onCommit}
       />
+      {!repeated && (
+        <SolvedPosition
+          layerId={layerId}
+          onHold={(x, y) => {
+            set(Math.round(x * 1000) / 10, Math.round(y * 1000) / 10);
+            onCommit();
+          }}
+        />
+      )}
     </>
   );
 }
