@@ -36,7 +36,7 @@ export interface Scope {
   prepared: Prepared;
   outline: Outline;
   bars: BarResult[];
-  /** the same screen, turned alike, in the other appearance, where that was surveyed just before */
+  /** the same screen, turned alike and with files of the same sizes, in the other appearance */
   twin: CaseResult | null;
 }
 
@@ -102,15 +102,11 @@ function offCentres(layer: PlacedLayer, { drawn }: Placement, rendition: Renditi
   return { x: along('x'), y: along('y') };
 }
 
-/** The same layer in the other appearance: where it lies there, it lies here, unless it takes another file. */
+/** The same layer in the other appearance: where it lies there, it lies here. */
 function twinOf<K extends PlacedResult['kind']>(id: string, kind: K, { twin }: Scope) {
   const found = twin?.layers.find((l) => l.id === id);
   return found?.kind === kind ? (found as Extract<PlacedResult, { kind: K }>) : null;
 }
-
-/** Whether two files of a picture are placed and measured alike. */
-const areAlike = (a: Rendition, b: Rendition) =>
-  a.widthPx === b.widthPx && a.heightPx === b.heightPx && a.density === b.density && a.vector === b.vector;
 
 function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
   const { input, c, prepared } = scope;
@@ -118,7 +114,7 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
   const { cuts } = input.pictures.find((p) => p.id === layer.picture)!;
   const tint = layer.tint ? resolveColour(layer.tint, c.appearance, input.named) : null;
   const twin = twinOf(layer.id, 'picture', scope);
-  if (twin && twin.cut === cut.cut && areAlike(twin.rendition, rendition)) {
+  if (twin) {
     const offCentre = offCentres(layer, twin.placement, rendition, scope);
     return { ...twin, rendition, tint, measures: { ...twin.measures, offCentre } };
   }

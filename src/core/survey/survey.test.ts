@@ -79,6 +79,37 @@ describe('the survey of the demo', () => {
     }
   });
 
+  it('does not take from a twin what leans on a file of another size', () => {
+    const scene = input('winter-splash');
+    // The emblem at its natural size, in the dark half as large; the wordmark hangs below it.
+    const emblem = scene.scene.layers.find((l) => l.id === 'emblem')!;
+    if (emblem.kind !== 'picture' || emblem.placing.y.kind !== 'middle')
+      throw new Error('Emblem is in the middle');
+    const y = { ...emblem.placing.y, extent: { kind: 'natural' as const } };
+    const x = { ...y, region: 'screen' as const };
+    const layers = scene.scene.layers.map((l) => (l === emblem ? { ...emblem, placing: { x, y } } : l));
+    const pictures = scene.pictures.map((p) => {
+      if (p.id !== 'emblem') return p;
+      const [cut] = p.cuts;
+      const dark = cut!.renditions.map((r) => ({
+        ...r,
+        appearance: 'dark' as const,
+        widthPx: r.widthPx / 2,
+        heightPx: r.heightPx / 2,
+      }));
+      return { ...p, cuts: [{ ...cut!, renditions: [...cut!.renditions, ...dark] }] };
+    });
+    const changed = { ...scene, pictures, scene: { ...scene.scene, layers } };
+    const some = cases.slice(0, 4);
+    const results = survey(changed, some);
+    expect(results).toEqual(some.map((c) => surveyCase(changed, c)));
+    const top = (r: (typeof results)[number]) => {
+      const l = r.layers.find((one) => one.id === 'wordmark')!;
+      return l.box.y;
+    };
+    expect(top(results[0]!)).not.toBeCloseTo(top(results[1]!), 1);
+  });
+
   it('leaves hidden layers out of drawing and judgement', () => {
     const scene = structuredClone(input('winter-splash').scene);
     scene.layers.forEach((l) => (l.visible = l.id === 'ground'));

@@ -58,8 +58,8 @@ function judge(layers: readonly LayerResult[], { input, c, prepared, bars }: Sco
 }
 
 /** Everything of one case, in the order of the specification: turn, choose files, place, fit, measure, judge. */
-export const surveyCase = (input: SurveyInput, c: Case, twin: CaseResult | null = null): CaseResult =>
-  surveyPrepared(input, c, prepareCase(input, c), twin);
+export const surveyCase = (input: SurveyInput, c: Case): CaseResult =>
+  surveyPrepared(input, c, prepareCase(input, c));
 
 /** The same of a case that is prepared already. */
 export function surveyPrepared(
@@ -97,21 +97,36 @@ export function surveyPrepared(
   };
 }
 
+/** Whether two cases place alike as far as their files go: one file of another size may move every layer that leans on it. */
+const haveLikeFiles = (a: Prepared, b: Prepared) =>
+  [...b.chosen].every(([id, { cut, rendition: r }]) => {
+    const other = a.chosen.get(id);
+    if (other?.cut !== cut) return false;
+    const { widthPx, heightPx, density, vector } = other.rendition;
+    return r.widthPx === widthPx && r.heightPx === heightPx && r.density === density && r.vector === vector;
+  });
+
 /**
  * Surveys one case after another and hands each result over. Where a case is the one before it in the other
- * appearance, what does not hang on the appearance is taken from there; keep the two together in the list.
+ * appearance, and its files are alike in size, what does not hang on the appearance is taken from there; keep the two
+ * together in the list.
  */
 export function surveyEach(
   input: SurveyInput,
   cases: readonly Case[],
   visit: (result: CaseResult, c: Case) => void,
 ): void {
-  let before: { c: Case; result: CaseResult } | null = null;
+  let before: { c: Case; prepared: Prepared; result: CaseResult } | null = null;
   for (const c of cases) {
-    const isTwin = before !== null && before.c.screen === c.screen && before.c.rotation === c.rotation;
-    const result = surveyCase(input, c, isTwin ? before!.result : null);
+    const prepared = prepareCase(input, c);
+    const isTwin =
+      before !== null &&
+      before.c.screen === c.screen &&
+      before.c.rotation === c.rotation &&
+      haveLikeFiles(before.prepared, prepared);
+    const result = surveyPrepared(input, c, prepared, isTwin ? before!.result : null);
     visit(result, c);
-    before = { c, result };
+    before = { c, prepared, result };
   }
 }
 
