@@ -1,4 +1,4 @@
-import type { FitPreset } from '@/core/fit/presets';
+import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
 import type { Outcome } from '@/core/measure/judge';
 import type { Appearance } from '@/core/scene/values';
 import type { Case } from '@/core/screens/cases';
@@ -51,12 +51,12 @@ export function caseText(c: Case, summary: CaseSummary | undefined, layerName: s
 }
 
 export const FIT_WORDS: Record<FitPreset, { label: string; title: string }> = {
-  cover: { label: 'cover', title: 'Fills the box and keeps the shape; what spills is cut' },
-  contain: { label: 'contain', title: 'Shows all and keeps the shape; leaves bars' },
-  stretch: { label: 'stretch', title: 'Fills both ways; changes the shape' },
-  natural: { label: 'natural', title: 'The file’s own size' },
-  'scale-down': { label: 'scale down', title: 'Natural size, but never larger than the box' },
-  tile: { label: 'tile', title: 'Natural size, repeated both ways' },
-  'match-width': { label: 'match width', title: 'As wide as the box; the height follows' },
-  'match-height': { label: 'match height', title: 'As high as the box; the width follows' },
+  cover: { label: FIT_LABELS.cover, title: 'Fills the box and keeps the shape; what spills is cut' },
+  contain: { label: FIT_LABELS.contain, title: 'Shows all and keeps the shape; leaves bars' },
+  stretch: { label: FIT_LABELS.stretch, title: 'Fills both ways; changes the shape' },
+  natural: { label: FIT_LABELS.natural, title: 'The file’s own size' },
+  'scale-down': { label: FIT_LABELS['scale-down'], title: 'Natural size, but never larger than the box' },
+  tile: { label: FIT_LABELS.tile, title: 'Natural size, repeated both ways' },
+  'match-width': { label: FIT_LABELS['match-width'], title: 'As wide as the box; the height follows' },
+  'match-height': { label: FIT_LABELS['match-height'], title: 'As high as the box; the width follows' },
 };

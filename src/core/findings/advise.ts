@@ -34,12 +34,12 @@ export const findingsIn = (asked: Asked): Finding[] =>
 
 const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
 
-/** The documents after a mend, unless the scene can then not be drawn. */
-function tried(asked: Asked, mend: Mend): { documents: Documents; findings: Finding[] } | null {
+/** What is wrong after a mend, unless the scene can then not be drawn. */
+function tried(asked: Asked, mend: Mend): Finding[] | null {
   const documents = applyPatch(asked.documents, mend.patch);
   if (!Scene.safeParse(documents.scenes[asked.sceneId]).success) return null;
   try {
-    return { documents, findings: findingsIn({ ...asked, documents }) };
+    return findingsIn({ ...asked, documents });
   } catch {
     // A rule that closes a circle, or a layer that has no shape of its own.
     return null;
@@ -61,7 +61,7 @@ export function advise(asked: Asked, finding: Finding, most = 6): Advice[] {
   const sick: Sick = { documents, scene, layer, finding, cases, input, results, newId };
   return candidates(sick)
     .flatMap((mend): Advice[] => {
-      const after = tried(asked, mend)?.findings;
+      const after = tried(asked, mend);
       if (!after) return [];
       const gain = total - score(after, cases);
       const clears = openOn(finding) - openOn(after.find((f) => f.id === finding.id));

@@ -1,6 +1,7 @@
-import { FIT_PRESETS, presetOf, withPreset } from '../fit/presets';
+import { FIT_LABELS, FIT_PRESETS, presetOf, withPreset } from '../fit/presets';
 import { sayShare } from '../formats/numbers';
-import type { AxisRule, Edge, Placing, Region } from '../placing/rule';
+import { mapMeasured } from '../placing/measured';
+import type { AxisRule, Placing, Region } from '../placing/rule';
 import type { Documents } from '../scene/documents';
 import { diff, type Patch } from '../scene/patch';
 import { isPlaced, type PlacedLayer } from '../scene/scene';
@@ -15,17 +16,6 @@ export interface Variant {
   label: string;
   patch: Patch;
 }
-
-const FIT_LABELS = {
-  cover: 'cover',
-  contain: 'contain',
-  stretch: 'stretch',
-  natural: 'natural',
-  'scale-down': 'scale down',
-  tile: 'tile',
-  'match-width': 'match width',
-  'match-height': 'match height',
-} as const;
 
 type Change = readonly [label: string, layer: PlacedLayer];
 
@@ -86,12 +76,12 @@ const REGIONS = [
 /** Whatever is measured from a region of the screen, from another one. */
 function measuredFrom(placing: Placing, region: Region): Placing {
   const isOfScreen = (r: Region) => REGIONS.some(([name]) => name === r) || r === 'margins';
-  const edge = (e: Edge): Edge => (isOfScreen(e.region) ? { ...e, region } : e);
-  const along = (rule: AxisRule): AxisRule => {
-    if (rule.kind === 'edges') return { ...rule, start: edge(rule.start), end: edge(rule.end) };
-    if (rule.kind === 'middle') return isOfScreen(rule.region) ? { ...rule, region } : rule;
-    return { ...rule, edge: edge(rule.edge) };
-  };
+  const along = (rule: AxisRule) =>
+    mapMeasured(
+      rule,
+      (e) => (isOfScreen(e.region) ? { ...e, region } : e),
+      (r) => (isOfScreen(r) ? region : r),
+    );
   return { ...placing, x: along(placing.x), y: along(placing.y) };
 }
 

@@ -13,6 +13,31 @@ export const FIT_PRESETS = [
 ] as const satisfies readonly (FitName | 'tile')[];
 export type FitPreset = (typeof FIT_PRESETS)[number];
 
+/** What each is called. */
+export const FIT_LABELS: Record<FitPreset, string> = {
+  cover: 'cover',
+  contain: 'contain',
+  stretch: 'stretch',
+  natural: 'natural',
+  'scale-down': 'scale down',
+  tile: 'tile',
+  'match-width': 'match width',
+  'match-height': 'match height',
+};
+
+/**
+ * The same fit with the middle of the ink where the middle of the file was; it has to fill its box, so that a share of
+ * the one is the same share of the other.
+ * @param off how far the ink lies off the middle of its file, shares of the file
+ */
+export function centredByInk(fit: Fit, off: { x: number; y: number }): Fit {
+  const at = (share: number) => ({
+    percent: 50,
+    offset: { value: Math.round(-share * 1e4) / 100, unit: '%' as const },
+  });
+  return { ...fit, align: { kind: 'position', x: at(off.x), y: at(off.y) }, clip: false };
+}
+
 /** The same fit with another size; a repeated picture has no focal point, so it takes the middle instead. */
 export function withPreset(fit: Fit, preset: FitPreset): Fit {
   if (preset !== 'tile') return { ...fit, size: preset, repeat: { x: 'no-repeat', y: 'no-repeat' } };

@@ -22,6 +22,10 @@ export type Rendition = z.infer<typeof Rendition>;
 /** Densities that come out of a division may differ in their last bits. */
 export const sameDensity = (a: number, b: number) => Math.abs(a - b) < 1e-6;
 
+/** The file with the most px across, from which others are made. */
+export const widestOf = (files: readonly Rendition[]): Rendition =>
+  files.reduce((a, b) => (b.widthPx > a.widthPx ? b : a));
+
 /** Shares of the cut's width and height, 0..1. */
 export const KeepArea = z.looseObject({
   subject: z.string().min(1).max(120),

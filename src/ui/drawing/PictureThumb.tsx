@@ -1,7 +1,7 @@
 'use client';
 import { previewAddress } from './pixels';
 import { previewFor } from '@/core/pictures/previews';
-import type { Picture } from '@/core/pictures/picture';
+import { widestOf, type Picture } from '@/core/pictures/picture';
 import type { Appearance } from '@/core/scene/values';
 
 interface Props {
@@ -15,7 +15,7 @@ interface Props {
 export function masterOf(picture: Picture, appearance: Appearance = 'light') {
   const all = picture.cuts[0]!.renditions;
   const fitting = all.filter((r) => r.appearance === appearance);
-  return (fitting.length > 0 ? fitting : all).reduce((a, b) => (b.widthPx > a.widthPx ? b : a));
+  return widestOf(fitting.length > 0 ? fitting : all);
 }
 
 /** A picture, small and whole. Its name stands beside it. */

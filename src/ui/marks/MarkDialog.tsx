@@ -4,7 +4,7 @@ import { Button, Modal } from 'react-bootstrap';
 import type { Rect } from '@/core/geometry/rect';
 import { areaBetween } from '@/core/pictures/areas';
 import { previewFor } from '@/core/pictures/previews';
-import { unmarkedIn, type Cut, type Picture } from '@/core/pictures/picture';
+import { unmarkedIn, widestOf, type Cut, type Picture } from '@/core/pictures/picture';
 import { previewAddress } from '../drawing/pixels';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -17,7 +17,7 @@ const PREVIEW = 1600;
 /** A click that does not move is no area. */
 const LEAST_DRAG = 0.015;
 
-const masterOfCut = (cut: Cut) => cut.renditions.reduce((a, b) => (b.widthPx > a.widthPx ? b : a));
+const masterOfCut = (cut: Cut) => widestOf(cut.renditions);
 
 interface CutProps {
   picture: Picture;

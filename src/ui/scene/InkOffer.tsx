@@ -1,12 +1,12 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { centredByInk } from '@/core/fit/presets';
 import { sayShare } from '@/core/formats/numbers';
 import { trimmed } from '@/core/pictures/derive';
 import type { Picture } from '@/core/pictures/picture';
 import { offMiddle } from '@/core/pixels/centre';
 import { paddingOf, type Ink } from '@/core/pixels/ink';
-import { percent } from '@/core/scene/values';
 import type { PictureLayer } from '@/core/scene/scene';
 import { derive } from '../api';
 import { masterOf } from '../drawing/PictureThumb';
@@ -68,10 +68,7 @@ function Offer({ layer, picture, ink, onDone }: Props & { ink: Ink; picture: Pic
     edit(
       store,
       inLayer(store, layer.id, (l) => {
-        if (l.kind !== 'picture') return;
-        const at = (share: number) => ({ percent: 50, offset: percent(Math.round(-share * 1e4) / 100) });
-        l.fit.align = { kind: 'position', x: at(off.x), y: at(off.y) };
-        l.fit.clip = false;
+        if (l.kind === 'picture') l.fit = centredByInk(l.fit, off);
       }),
     );
   const room = paddingOf(ink);

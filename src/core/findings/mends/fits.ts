@@ -1,11 +1,11 @@
-import { FIT_PRESETS, presetOf, withPreset, type FitPreset } from '../../fit/presets';
+import { centredByInk, FIT_PRESETS, presetOf, withPreset, type FitPreset } from '../../fit/presets';
 import type { Fit } from '../../fit/rule';
 import { sayShare } from '../../formats/numbers';
 import type { Interval } from '../../solve/interval';
 import { positionOf } from '../../solve/layer';
-import { lu, percent } from '../../scene/values';
+import { lu } from '../../scene/values';
 import { offMiddle } from '../../pixels/centre';
-import { fitMend, pictureLayer, pictureOf, type Mend, type Mender, type Sick } from '../mend';
+import { fitMend, pictureLayer, pictureOf, type Mender } from '../mend';
 
 const LABELS: Record<FitPreset, string> = {
   cover: 'Let it cover its box',
@@ -76,14 +76,5 @@ export const centreByInk: Mender = (sick) => {
   const ink = first?.kind === 'picture' ? sick.input.pixels?.get(first.rendition.hash)?.ink : null;
   if (!layer || !ink) return [];
   const off = offMiddle(ink);
-  return centredByInk(sick, off);
+  return fitMend(sick, 'Centre it by its ink', (fit) => centredByInk(fit, off));
 };
-
-function centredByInk(sick: Sick, off: { x: number; y: number }): Mend[] {
-  const at = (share: number) => ({ percent: 50, offset: percent(Math.round(-share * 1e4) / 100) });
-  return fitMend(sick, 'Centre it by its ink', (fit) => ({
-    ...fit,
-    align: { kind: 'position', x: at(off.x), y: at(off.y) },
-    clip: false,
-  }));
-}

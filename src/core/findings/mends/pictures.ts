@@ -1,9 +1,9 @@
 import { masterOfSet, setsOf } from '../../pictures/check';
-import type { Cut, Picture } from '../../pictures/picture';
+import { widestOf, type Cut, type Picture } from '../../pictures/picture';
 import { usersOfPicture } from '../../scene/documents';
 import { layerMend, mendOf, pictureLayer, pictureOf, type Mender } from '../mend';
 
-const fileOf = (cut: Cut) => cut.renditions.reduce((a, b) => (b.widthPx > a.widthPx ? b : a));
+const fileOf = (cut: Cut) => widestOf(cut.renditions);
 const ratioOf = (cut: Cut) => fileOf(cut).widthPx / fileOf(cut).heightPx;
 
 /** What a picture is of, by its name up to a comma, a bracket or a dash. */

@@ -1,5 +1,6 @@
 import { sayNumber } from '../../formats/numbers';
 import { extent as extentOf } from '../../geometry/rect';
+import { mapMeasured } from '../../placing/measured';
 import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../../placing/rule';
 import { lu, percent } from '../../scene/values';
 import { isPlaced, type PlacedLayer } from '../../scene/scene';
@@ -16,17 +17,12 @@ const onBoth = (p: Placing, change: (rule: AxisRule, axis: 'x' | 'y') => AxisRul
 });
 
 /** Whatever is measured from one of some regions, from another one. */
-function measuredFrom(rule: AxisRule, from: readonly Region[], to: Region, offset = lu(0)): AxisRule {
-  const edge = (e: Edge): Edge => (from.includes(e.region) && !e.side ? { region: to, offset } : e);
-  switch (rule.kind) {
-    case 'edges':
-      return { ...rule, start: edge(rule.start), end: edge(rule.end) };
-    case 'middle':
-      return from.includes(rule.region) ? { ...rule, region: to } : rule;
-    default:
-      return { ...rule, edge: edge(rule.edge) };
-  }
-}
+const measuredFrom = (rule: AxisRule, from: readonly Region[], to: Region, offset = lu(0)): AxisRule =>
+  mapMeasured(
+    rule,
+    (e) => (from.includes(e.region) && !e.side ? { region: to, offset } : e),
+    (r) => (from.includes(r) ? to : r),
+  );
 
 /** A background out to the edges of the screen. */
 export const toTheScreen: Mender = (sick) =>
