@@ -85,7 +85,7 @@ describe('the demo', () => {
           .map((s) => s.reason.text)
           .join(' ');
         expect(`${what}: ${said}`).toContain(words);
-        if (layerId !== 'scene') expect(causeOf(why)?.layerId).toBe(layerId);
+        if (layerId !== 'scene') expect(causeOf(why, measure)?.layerId).toBe(layerId);
       }
       const turned = found.get('notice')!.find((f) => f.layerId === 'deck' && f.measure === 'bare-screen')!;
       const caseOf = new Map(cases.map((c) => [c.id, c]));

@@ -2,6 +2,7 @@ import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
 import type { Outcome } from '@/core/measure/judge';
 import type { Appearance } from '@/core/scene/values';
 import type { Case } from '@/core/screens/cases';
+import type { Screen } from '@/core/screens/screen';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 import { orientationOf, type Orientation } from '@/core/screens/turn';
 import type { CaseSummary } from '@/core/survey/summary';
@@ -38,9 +39,11 @@ export function caseSize({ screen, rotation }: Case): string {
   return `${width} × ${height}`;
 }
 
-/** “Phone 393 × 852, portrait, light” */
-export const caseName = (c: Case) =>
-  `${KIND_NAMES[c.screen.kind]} ${caseSize(c)}, ${ORIENTATION_LABELS[orientationOf(c.screen, c.rotation)]}`;
+export const kindName = ({ kind }: Screen) => KIND_NAMES[kind];
+export const caseTurn = (c: Case) => ORIENTATION_LABELS[orientationOf(c.screen, c.rotation)];
+
+/** “Phone 393 × 852, portrait” */
+export const caseName = (c: Case) => `${kindName(c.screen)} ${caseSize(c)}, ${caseTurn(c)}`;
 
 /** What is read out for a case: its name, its outcome and its figure. */
 export function caseText(c: Case, summary: CaseSummary | undefined, layerName: string | undefined): string {

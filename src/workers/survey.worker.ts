@@ -7,16 +7,18 @@ import type { Needed } from '@/core/pictures/check';
 import { pixelsNeeded } from '@/core/survey/needed';
 import { summarise, type CaseSummary } from '@/core/survey/summary';
 import { loadFonts, type Fonts } from '@/render/fonts';
-import { advise, findingsIn, type Advice, type Asked } from '@/core/findings/advise';
+import { advising, type Advice, type Asked, type Progress } from '@/core/findings/advise';
 import { because } from '@/core/findings/because';
-import type { Finding } from '@/core/findings/finding';
+import { causesOf, type Cause } from '@/core/findings/causes';
+import { findingsOf, type Finding, type Judged } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';
-import { positionOf } from '@/core/solve/layer';
+import { positionOf, seenParts, type SeenParts } from '@/core/solve/layer';
 import type { PositionAnswer } from '@/core/solve/position';
+import { stretchesOf, type Across, type Stretch } from '@/core/solve/stretches';
 import { tellingCases } from '@/core/solve/telling';
-import { distinctCases } from '@/core/screens/likeness';
+import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { markOf, type Mark } from '@/core/survey/mark';
 import { scrimFor, type Scrim } from '@/core/survey/scrim';
 import { survey, surveyEach, surveyInput, type Outside, type SurveyInput } from '@/core/survey/survey';
@@ -30,9 +32,18 @@ export interface Surveyed {
   marks: Mark[];
 }
 
+/** What is wrong with a scene, and where it comes from. */
+export interface Found {
+  findings: Finding[];
+  causes: Cause[];
+}
+
 let cases: Case[] = [];
-/** one of each that cannot be told apart */
+/** one of each that cannot be told apart, and those that it stands for */
+let groups: DistinctCase[] = [];
 let distinct: Case[] = [];
+/** what the last survey of everything was asked, and which limits it found broken */
+let last: { input: SurveyInput; judged: Judged[] } | null = null;
 let fonts: Fonts | null = null;
 const pixelsOf = createFilePixels();
 
@@ -64,23 +75,33 @@ const api = {
   /** The screens that every later survey runs over. */
   watch(screens: Screen[]) {
     cases = casesOf(screens, APPEARANCES);
-    distinct = distinctCases(cases).map((c) => c.shown);
+    groups = distinctCases(cases);
+    distinct = groups.map((c) => c.shown);
   },
   /** A summary of every case; what is drawn in view is surveyed on the page itself. */
   async survey(asked: Documented): Promise<Surveyed> {
     const input = await inputOf(asked);
     const marks: Mark[] = [];
     const summaries: CaseSummary[] = [];
-    surveyEach(input, cases, (result) => {
+    const judged: Judged[] = [];
+    const alike = new Map(groups.map((g) => [g.shown, g.alike]));
+    surveyEach(input, distinct, (result, shown) => {
       const mark = markOf(result, asked.scene);
-      if (mark) marks.push(mark);
-      summaries.push(summarise(result));
+      const summary = summarise(result);
+      for (const { id } of [shown, ...alike.get(shown)!]) {
+        if (mark) marks.push({ ...mark, caseId: id });
+        summaries.push({ ...summary, id });
+      }
+      judged.push({ id: result.id, breaches: result.breaches });
     });
+    last = { input, judged };
     return { summaries, marks };
   },
-  /** What is wrong with a scene, over all cases that can be told apart. */
-  async findings(documents: Documents, sceneId: string): Promise<Finding[]> {
-    return findingsIn(await askedOf(documents, sceneId));
+  /** What the last survey found wrong, over all cases that can be told apart, and the parts of rules that cause it. */
+  found(): Found {
+    if (!last) return { findings: [], causes: [] };
+    const findings = findingsOf(last.judged, distinct);
+    return { findings, causes: causesOf(last.input, findings, distinct) };
   },
   /** Why a finding is there, on the case where it is worst. */
   async because(documents: Documents, sceneId: string, finding: Finding): Promise<Reason> {
@@ -94,6 +115,20 @@ const api = {
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
     return positionOf(layer, surveyInput(documents, scene, outside), distinct);
+  },
+  /** Which parts of the first cut of a layer’s picture are seen on how much of the weight; `null` without a picture. */
+  async seen(documents: Documents, sceneId: string, layerId: string): Promise<SeenParts | null> {
+    const { outside } = await askedOf(documents, sceneId);
+    const scene = documents.scenes[sceneId]!;
+    const layer = scene.layers.find((l) => l.id === layerId);
+    if (layer?.kind !== 'picture') return null;
+    const cut = documents.project.pictures.find((p) => p.id === layer.picture)?.cuts[0]?.cut;
+    return cut ? seenParts(layer, cut, surveyInput(documents, scene, outside), distinct) : null;
+  },
+  /** Where along an axis of a free window anything that is wrong comes or goes. */
+  async stretches(documents: Documents, sceneId: string, across: Across): Promise<Stretch[]> {
+    const { outside } = await askedOf(documents, sceneId);
+    return stretchesOf(surveyInput(documents, documents.scenes[sceneId]!, outside), across);
   },
   /** For how much of the weight nothing is wrong with a layer, with each of several patches, 0..1; `null` where it cannot be drawn. */
   async clearFor(
@@ -130,9 +165,22 @@ const api = {
     const results = survey(surveyInput(documents, documents.scenes[sceneId]!, outside), here);
     return tellingCases(here, results, most).map((c) => c.id);
   },
-  /** What would mend a finding, tried on all cases. */
-  async advise(documents: Documents, sceneId: string, finding: Finding): Promise<Advice[]> {
-    return advise(await askedOf(documents, sceneId), finding);
+  /**
+   * What would mend a finding, tried on all cases.
+   * @param goOn hears how far it is, and says whether to go on; `null` is the answer where not
+   */
+  async advise(
+    documents: Documents,
+    sceneId: string,
+    finding: Finding,
+    goOn: (progress: Progress) => Promise<boolean>,
+  ): Promise<Advice[] | null> {
+    const trying = advising(await askedOf(documents, sceneId), finding);
+    for (;;) {
+      const { done, value } = trying.next();
+      if (done) return value;
+      if (!(await goOn(value))) return null;
+    }
   },
   /** Pixels that each picture needs in these scenes. */
   async needed(asked: Documented[]): Promise<Map<string, Needed[]>> {

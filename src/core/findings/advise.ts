@@ -46,11 +46,17 @@ function tried(asked: Asked, mend: Mend): Finding[] | null {
   }
 }
 
+/** How many of the changes that could mend a finding were tried. */
+export interface Progress {
+  tried: number;
+  of: number;
+}
+
 /**
  * What would mend a finding, the best first: every candidate is tried on all cases, and those are kept with which the
- * finding is gone on some case and less is wrong in all.
+ * finding is gone on some case and less is wrong in all. Stops after each candidate to say how far it is.
  */
-export function advise(asked: Asked, finding: Finding, most = 6): Advice[] {
+export function* advising(asked: Asked, finding: Finding, most = 6): Generator<Progress, Advice[]> {
   const { documents, sceneId, cases, newId } = asked;
   const scene = documents.scenes[sceneId]!;
   const input = inputFor(asked, documents);
@@ -59,19 +65,29 @@ export function advise(asked: Asked, finding: Finding, most = 6): Advice[] {
   const total = score(before, cases);
   const layer = scene.layers.find((l) => l.id === finding.layerId);
   const sick: Sick = { documents, scene, layer, finding, cases, input, results, newId };
-  return candidates(sick)
-    .flatMap((mend): Advice[] => {
-      const after = tried(asked, mend);
-      if (!after) return [];
-      const gain = total - score(after, cases);
-      const clears = openOn(finding) - openOn(after.find((f) => f.id === finding.id));
-      if (clears <= 0 || gain <= 1e-9) return [];
-      const costs = after.flatMap((f) => {
-        const more = openOn(f) - openOn(before.find((b) => b.id === f.id));
-        return more > 0 ? [{ finding: f, more }] : [];
-      });
-      return [{ ...mend, clears, costs, gain }];
-    })
-    .toSorted((a, b) => b.gain - a.gain)
-    .slice(0, most);
+  const found: Advice[] = [];
+  const mends = candidates(sick);
+  for (const [i, mend] of mends.entries()) {
+    yield { tried: i, of: mends.length };
+    const after = tried(asked, mend);
+    if (!after) continue;
+    const gain = total - score(after, cases);
+    const clears = openOn(finding) - openOn(after.find((f) => f.id === finding.id));
+    if (clears <= 0 || gain <= 1e-9) continue;
+    const costs = after.flatMap((f) => {
+      const more = openOn(f) - openOn(before.find((b) => b.id === f.id));
+      return more > 0 ? [{ finding: f, more }] : [];
+    });
+    found.push({ ...mend, clears, costs, gain });
+  }
+  return found.toSorted((a, b) => b.gain - a.gain).slice(0, most);
+}
+
+/** The same without a stop. */
+export function advise(asked: Asked, finding: Finding, most?: number): Advice[] {
+  const steps = advising(asked, finding, most);
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+  }
 }

@@ -63,5 +63,16 @@ export function because(input: SurveyInput, finding: Finding, cases: readonly Ca
   return reason(said, [explain(input, c, finding.layerId, { name, side })]);
 }
 
-/** The part of a rule that causes a finding: the first that its reasons lead to. */
-export const causeOf = (why: Reason): Reason['part'] => steps(why).find((s) => s.reason.part)?.reason.part;
+/** Measures of where and how large a layer is, which its box decides rather than how it is drawn in there. */
+const PLACED = /^(share|clearance|under|outside|across|off-centre)/;
+const PLACING = ['placing', 'when'];
+
+/**
+ * The part of a rule that causes a finding: the first that its reasons lead to; of a finding on the place or the size of
+ * a layer, the first that places it, where one does.
+ */
+export function causeOf(why: Reason, measure: MeasureName): Reason['part'] {
+  const parts = steps(why).flatMap(({ reason: { part } }) => (part ? [part] : []));
+  const placing = parts.find((p) => p.layerId === null || PLACING.includes(String(p.path[0])));
+  return (PLACED.test(measure) ? placing : undefined) ?? parts[0];
+}

@@ -49,8 +49,11 @@ const hingesOnApproximate = ({ screen }: Case, measure: MeasureName) => {
 
 const rank: Record<Outcome, number> = { fail: 0, warn: 1, clear: 2 };
 
+/** What of a case says what is wrong with it. */
+export type Judged = Pick<CaseResult, 'id' | 'breaches'>;
+
 /** What is wrong over all cases, gravest and most frequent first; what is accepted everywhere comes last. */
-export function findingsOf(results: readonly CaseResult[], cases: readonly Case[]): Finding[] {
+export function findingsOf(results: readonly Judged[], cases: readonly Case[]): Finding[] {
   const weights = weightsOf(cases);
   const caseOf = new Map(cases.map((c) => [c.id, c]));
   const groups = new Map<string, FoundOn[]>();

@@ -8,7 +8,10 @@ const signed = (text: string) => (/^-0(\.0*)?$/.test(text) ? '0' : text.replace(
 
 export const sayNumber = (value: number) => signed(tenth.format(value));
 export const sayRatio = (value: number) => signed(three.format(value));
-export const sayShare = (value: number) => `${signed(three.format(value * 100))} %`;
+/** The last bits of a sum are nothing. */
+const ROUNDING = 1e-11;
+export const sayShare = (value: number) =>
+  `${signed(three.format(Math.abs(value) < ROUNDING ? 0 : value * 100))} %`;
 export const sayLength = (value: number) => `${sayNumber(value)} lu`;
 export const sayArea = (value: number) => `${sayNumber(value)} lu²`;
 /** Densities go by thousandths: “3”, “2.625” */

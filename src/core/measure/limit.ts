@@ -51,3 +51,18 @@ export const Limit = z.looseObject({
   reason: z.string().max(400).optional(),
 });
 export type Limit = z.infer<typeof Limit>;
+
+/** Measures that are taken on each side; a limit on another one has no side. */
+export const SIDED: readonly MeasureName[] = [
+  'crop',
+  'bare',
+  'bare-screen',
+  'clearance-safe',
+  'clearance-screen',
+];
+
+/** Measures that a limit of a role can be set on. */
+export const measuresFor = (role: Limit['role']): readonly MeasureName[] => {
+  if (role === 'bar') return ['bar-contrast'];
+  return role === 'scene' ? ['grounds', 'unpaired'] : LAYER_MEASURES;
+};

@@ -2,36 +2,85 @@ import { sayArea, sayContrast, sayLength, sayShare, sayTimes } from '../formats/
 import type { Breach } from './judge';
 import type { Limit, MeasureName } from './limit';
 
-/** How a figure of each measure is said after the measure’s word. */
-const FIGURES: Record<MeasureName, { word: string; say: (value: number) => string }> = {
-  crop: { word: 'crop', say: sayShare },
-  bare: { word: 'bare', say: sayShare },
-  'bare-screen': { word: 'bare', say: sayShare },
-  distortion: { word: 'distorted', say: sayShare },
-  enlargement: { word: 'enlarged', say: sayTimes },
-  'clearance-safe': { word: 'to safe edge', say: sayLength },
-  'clearance-screen': { word: 'to screen edge', say: sayLength },
-  'share-width': { word: 'width', say: sayShare },
-  'share-height': { word: 'height', say: sayShare },
-  'share-area': { word: 'area', say: sayShare },
-  'keep-lost': { word: 'keep area cut', say: sayShare },
-  'keep-hidden': { word: 'keep area hidden', say: sayShare },
-  excess: { word: 'file larger than drawn', say: sayTimes },
-  'under-cutout': { word: 'under a cutout', say: sayArea },
-  'outside-corner': { word: 'outside of a corner', say: sayArea },
-  'under-bar': { word: 'under a bar', say: sayArea },
-  'across-fold': { word: 'across the fold', say: sayLength },
-  'off-centre': { word: 'off centre', say: sayLength },
-  'off-centre-screen': { word: 'off the screen’s centre', say: sayLength },
-  'off-centre-safe': { word: 'off the safe area’s centre', say: sayLength },
-  overlap: { word: 'overlap', say: sayArea },
-  spill: { word: 'outside of its box', say: sayShare },
-  'bar-contrast': { word: 'signs on the bar', say: sayContrast },
-  grounds: { word: 'grounds', say: String },
-  unpaired: { word: 'without a dark half', say: String },
-  contrast: { word: 'contrast', say: sayContrast },
-  collapse: { word: 'collapsed along', say: (axes) => (axes === 1 ? '1 axis' : `${axes} axes`) },
+/** What a value of a measure is typed as: `factor` times the value, before its unit. */
+interface Typed {
+  unit: string;
+  factor: number;
+}
+const SHARE: Typed = { unit: '%', factor: 100 };
+const LENGTH: Typed = { unit: 'lu', factor: 1 };
+const AREA: Typed = { unit: 'lu²', factor: 1 };
+const TIMES: Typed = { unit: '×', factor: 1 };
+const CONTRAST: Typed = { unit: ': 1', factor: 1 };
+const COUNT: Typed = { unit: '', factor: 1 };
+
+/** How a figure of each measure is said after the measure’s word, and typed. */
+const FIGURES: Record<MeasureName, { word: string; say: (value: number) => string; typed: Typed }> = {
+  crop: { word: 'crop', say: sayShare, typed: SHARE },
+  bare: { word: 'bare', say: sayShare, typed: SHARE },
+  'bare-screen': { word: 'bare', say: sayShare, typed: SHARE },
+  distortion: { word: 'distorted', say: sayShare, typed: SHARE },
+  enlargement: { word: 'enlarged', say: sayTimes, typed: TIMES },
+  'clearance-safe': { word: 'to safe edge', say: sayLength, typed: LENGTH },
+  'clearance-screen': { word: 'to screen edge', say: sayLength, typed: LENGTH },
+  'share-width': { word: 'width', say: sayShare, typed: SHARE },
+  'share-height': { word: 'height', say: sayShare, typed: SHARE },
+  'share-area': { word: 'area', say: sayShare, typed: SHARE },
+  'keep-lost': { word: 'keep area cut', say: sayShare, typed: SHARE },
+  'keep-hidden': { word: 'keep area hidden', say: sayShare, typed: SHARE },
+  excess: { word: 'file larger than drawn', say: sayTimes, typed: TIMES },
+  'under-cutout': { word: 'under a cutout', say: sayArea, typed: AREA },
+  'outside-corner': { word: 'outside of a corner', say: sayArea, typed: AREA },
+  'under-bar': { word: 'under a bar', say: sayArea, typed: AREA },
+  'across-fold': { word: 'across the fold', say: sayLength, typed: LENGTH },
+  'off-centre': { word: 'off centre', say: sayLength, typed: LENGTH },
+  'off-centre-screen': { word: 'off the screen’s centre', say: sayLength, typed: LENGTH },
+  'off-centre-safe': { word: 'off the safe area’s centre', say: sayLength, typed: LENGTH },
+  overlap: { word: 'overlap', say: sayArea, typed: AREA },
+  spill: { word: 'outside of its box', say: sayShare, typed: SHARE },
+  'bar-contrast': { word: 'signs on the bar', say: sayContrast, typed: CONTRAST },
+  grounds: { word: 'grounds', say: String, typed: COUNT },
+  unpaired: { word: 'without a dark half', say: String, typed: COUNT },
+  contrast: { word: 'contrast', say: sayContrast, typed: CONTRAST },
+  collapse: {
+    word: 'collapsed along',
+    say: (axes) => (axes === 1 ? '1 axis' : `${axes} axes`),
+    typed: COUNT,
+  },
 };
+
+/** Measures as nouns, where the word before a figure is none. */
+const NOUNS: Partial<Record<MeasureName, string>> = {
+  'bare-screen': 'bare part of the screen',
+  bare: 'bare part of its box',
+  distortion: 'distortion',
+  enlargement: 'enlargement',
+  'clearance-safe': 'distance to the safe area’s edge',
+  'clearance-screen': 'distance to the screen’s edge',
+  'share-width': 'share of the screen’s width',
+  'share-height': 'share of the screen’s height',
+  'share-area': 'share of the screen’s area',
+  'keep-lost': 'cut part of a keep area',
+  'keep-hidden': 'hidden part of a keep area',
+  excess: 'excess of the file’s pixels',
+  'under-cutout': 'area under a cutout',
+  'outside-corner': 'area outside of a corner',
+  'under-bar': 'area under a bar',
+  'across-fold': 'length across the fold',
+  'off-centre': 'distance from its centre',
+  'off-centre-screen': 'distance from the screen’s centre',
+  'off-centre-safe': 'distance from the safe area’s centre',
+  spill: 'part outside of its box',
+  'bar-contrast': 'contrast of the signs',
+  grounds: 'number of grounds',
+  unpaired: 'number of missing dark halves',
+  collapse: 'number of collapsed axes',
+};
+/** What a measure is called where it is not followed by a figure. */
+export const measureNoun = (measure: MeasureName) => NOUNS[measure] ?? FIGURES[measure].word;
+export const typedAs = (measure: MeasureName) => FIGURES[measure].typed;
+/** A value of a measure with its unit: “65.3 %”. */
+export const sayValue = (measure: MeasureName, value: number) => FIGURES[measure].say(value);
 
 /** “crop 65.3 %”, “enlarged 1.42 ×”, “to safe edge −12 lu” */
 export const sayFigure = (measure: MeasureName, value: number) =>

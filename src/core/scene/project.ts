@@ -21,6 +21,11 @@ export const Project = z.looseObject({
   scenes: z.array(Id).max(100),
   /** breaches that are taken as they are */
   accepted: z.array(Acceptance).max(2000).optional(),
+  /** the ratios, width : height, that windows of the app may have; any when absent */
+  ratios: z
+    .object({ low: z.number().positive(), high: z.number().positive() })
+    .refine(({ low, high }) => low < high, 'The least ratio has to be smaller than the greatest.')
+    .optional(),
   /** how names of files are read; the usual way when absent */
   naming: Naming.optional(),
   /** the densities that a picture of several files should have, px per lu; the usual ones when absent */

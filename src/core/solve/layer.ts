@@ -1,10 +1,14 @@
+import type { Cut } from '../pictures/picture';
 import { resolveLength } from '../scene/values';
 import type { PictureLayer } from '../scene/scene';
 import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';
-import { surveyCase, type SurveyInput } from '../survey/survey';
+import { isRepeated } from '../fit/tiles';
+import type { Rect } from '../geometry/rect';
+import { surveyCase, surveyEach, type SurveyInput } from '../survey/survey';
 import { onSize } from '../scene/when';
 import { turnedSize } from '../screens/turn';
+import { seenEverywhere, seenSomewhere, type Heat, type Seen } from './seen';
 import { solvePosition, type AlignKind, type PlacedCase, type PositionAnswer } from './position';
 
 /** Each case of a picture layer as the solver sees it; cases on which it is not drawn are left out. */
@@ -42,3 +46,40 @@ export const positionOf = (
   cases: readonly Case[],
   kind: AlignKind = layer.fit.align.kind,
 ): PositionAnswer | null => solvePosition(placedCases(layer, input, cases), kind);
+
+/** Which parts of one cut of a layer’s picture the cases that take it show. */
+export interface SeenParts {
+  /** shares of the picture; `null` where no part is seen on all of them */
+  everywhere: Rect | null;
+  heat: Heat;
+  /** how many cases take this cut */
+  cases: number;
+}
+
+/** Over all cases on which the layer shows this cut, each by its weight; a repeated picture has no parts. */
+export function seenParts(
+  layer: PictureLayer,
+  cut: Cut['cut'],
+  input: SurveyInput,
+  cases: readonly Case[],
+): SeenParts {
+  const weights = weightsOf(cases);
+  const seen: Seen[] = [];
+  surveyEach(input, cases, ({ id, layers }) => {
+    const drawn = layers.find((l) => l.id === layer.id);
+    if (drawn?.kind !== 'picture' || drawn.cut !== cut || isRepeated(drawn.placement)) return;
+    const { source, natural } = drawn.placement;
+    const rect = source && {
+      x: source.x / natural.width,
+      y: source.y / natural.height,
+      width: source.width / natural.width,
+      height: source.height / natural.height,
+    };
+    seen.push({ weight: weights.get(id) ?? 0, rect });
+  });
+  return {
+    everywhere: seen.length > 0 ? seenEverywhere(seen) : null,
+    heat: seenSomewhere(seen),
+    cases: seen.length,
+  };
+}

@@ -9,7 +9,7 @@ import { fitOf } from '../testing/scenes';
 import { solvePosition, type AlignKind, type PlacedCase } from './position';
 import { held, rangeWithin, reachable, RATIO_FITS, type RatioFit } from './ratio';
 import { seenEverywhere, seenSomewhere } from './seen';
-import { curve, kinks, lossAt, type Valley } from './valley';
+import { curve, emptyStretches, kinks, lossAt, worstWithin, VALLEY_MEASURES, type Valley } from './valley';
 
 const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
 const size = (min: number, max: number) => fc.record({ width: between(min, max), height: between(min, max) });
@@ -290,6 +290,42 @@ describe('ratios', () => {
       expect(points.some((p) => p.ratio === k)).toBe(true);
     expect(lossAt(valley, 'crop', 2)).toBe(0);
     expect(lossAt(valley, 'crop', 1)).toBe(0.5);
+  });
+});
+
+describe('a range of ratios', () => {
+  it('loses most where no ratio inside of it loses more', () => {
+    const fits = fc.constantFrom<RatioFit>(...RATIO_FITS);
+    const valley: fc.Arbitrary<Valley> = fc.record({
+      fit: fits,
+      own: between(0.4, 3),
+      areas: fc.array(areaIn, { maxLength: 3 }),
+      position: fc.record({ x: between(0, 1), y: between(0, 1) }),
+    });
+    fc.assert(
+      fc.property(valley, between(0.2, 2), between(1.05, 4), (v, low, by) => {
+        const range = { low, high: low * by };
+        for (const measure of VALLEY_MEASURES) {
+          const worst = worstWithin(v, measure, range);
+          expect(worst.ratio).toBeGreaterThanOrEqual(range.low);
+          expect(worst.ratio).toBeLessThanOrEqual(range.high);
+          expect(worst.loss).toBe(lossAt(v, measure, worst.ratio));
+          for (let i = 0; i <= 200; i++) {
+            const ratio = range.low * by ** (i / 200);
+            expect(lossAt(v, measure, ratio)).toBeLessThanOrEqual(worst.loss + 1e-9);
+          }
+        }
+      }),
+    );
+  });
+
+  it('is empty between neighbours that are far enough apart, and nowhere else', () => {
+    const found = emptyStretches([0.5, 0.51, 1, 3], { low: 0.5, high: 2 }, 1.1);
+    expect(found).toEqual([
+      { low: 0.51, high: 1 },
+      { low: 1, high: 2 },
+    ]);
+    expect(emptyStretches([], { low: 1, high: 2 })).toEqual([{ low: 1, high: 2 }]);
   });
 });
 

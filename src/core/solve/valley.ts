@@ -100,3 +100,32 @@ export function curve(
     .toSorted((a, b) => a - b)
     .map((ratio) => ({ ratio, loss: lossAt(valley, measure, ratio) }));
 }
+
+/**
+ * The greatest loss over a range of ratios. A curve rises or falls all the way between two of its kinks, so that only
+ * those and the ends have to be looked at.
+ */
+export function worstWithin(
+  valley: Valley,
+  measure: ValleyMeasure,
+  { low, high }: { low: number; high: number },
+): CurvePoint {
+  const inside = kinks(valley, measure).filter((r) => r > low && r < high);
+  const points = [low, ...inside, high].map((ratio) => ({ ratio, loss: lossAt(valley, measure, ratio) }));
+  return points.reduce((worst, p) => (p.loss > worst.loss + 1e-12 ? p : worst));
+}
+
+/**
+ * Stretches of ratios on which no screen lies.
+ * @param ratios of the screens that there are
+ * @param least how far two neighbours are apart, as a factor, before there is a stretch between them
+ */
+export function emptyStretches(
+  ratios: readonly number[],
+  { low, high }: { low: number; high: number },
+  least = 1.06,
+): { low: number; high: number }[] {
+  const inside = ratios.filter((r) => r > low && r < high).toSorted((a, b) => a - b);
+  const marks = [low, ...inside, high];
+  return marks.slice(1).flatMap((to, i) => (to / marks[i]! >= least ? [{ low: marks[i]!, high: to }] : []));
+}

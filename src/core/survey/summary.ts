@@ -1,5 +1,7 @@
 import { gravest, type Outcome } from '../measure/judge';
 import type { MeasureName } from '../measure/limit';
+import { VALLEY_MEASURES } from '../solve/valley';
+import type { Mark } from './mark';
 import type { CaseResult } from './survey';
 
 /** The figure by which a case is read at a glance. */
@@ -37,6 +39,36 @@ export function summarise(result: CaseResult): CaseSummary {
     ? { layerId: breach.layerId, measure: breach.limit.measure, value: breach.value }
     : greatestLoss(result);
   return { id: result.id, outcome: result.outcome, headline };
+}
+
+/** What is said of all cases together, each as much as its screen weighs. */
+export interface Totals {
+  /** of the weight, with each outcome; they sum to 1 */
+  outcomes: Record<Outcome, number>;
+  /** weighted mean of each loss of the background, over the cases that show one; `null` without any */
+  losses: Mark['losses'] | null;
+}
+
+/** @param weights of all cases, as `weightsOf` gives them */
+export function weightedTotals(
+  summaries: Iterable<CaseSummary>,
+  marks: ReadonlyMap<string, Mark>,
+  weights: ReadonlyMap<string, number>,
+): Totals {
+  const outcomes: Totals['outcomes'] = { fail: 0, warn: 0, clear: 0 };
+  const losses: Mark['losses'] = { crop: 0, bare: 0, distortion: 0, 'keep-lost': 0 };
+  let marked = 0;
+  for (const { id, outcome } of summaries) {
+    const weight = weights.get(id) ?? 0;
+    outcomes[outcome] += weight;
+    const mark = marks.get(id);
+    if (!mark) continue;
+    marked += weight;
+    for (const measure of VALLEY_MEASURES) losses[measure] += weight * mark.losses[measure];
+  }
+  if (marked === 0) return { outcomes, losses: null };
+  for (const measure of VALLEY_MEASURES) losses[measure] /= marked;
+  return { outcomes, losses };
 }
 
 /** Number of cases with each outcome. */

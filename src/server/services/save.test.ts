@@ -12,6 +12,7 @@ import {
   recentChanges,
   restoreProject,
 } from './projects';
+import { documentsAt, listRevisions } from './revisions';
 import { saveChange } from './save';
 
 ownStore();
@@ -39,6 +40,18 @@ describe('saving', () => {
     expect(saveChange(id, 2, inverted(nextId(), step))).toEqual({ revision: 3 });
     expect(loadProject(id).documents).toEqual(documents);
     expect(recentChanges(id)).toHaveLength(2);
+  });
+
+  it('can show how the documents were at any revision', () => {
+    const { id, documents } = fresh();
+    saveChange(id, 1, rename(documents, 'Second'));
+    saveChange(id, 2, rename(loadProject(id).documents, 'Third'));
+    expect(listRevisions(id).map((r) => r.revision)).toEqual([3, 2]);
+    expect(documentsAt(id, 1)).toEqual(documents);
+    expect(documentsAt(id, 2).project.name).toBe('Second');
+    expect(documentsAt(id, 3).project.name).toBe('Third');
+    for (const none of [0, 4, 1.5, NaN])
+      expect(() => documentsAt(id, none)).toThrow(expect.objectContaining({ status: 404 }));
   });
 
   it('gives the same change the same answer, also after others', () => {

@@ -2,6 +2,7 @@
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Advice } from '@/core/findings/advise';
+import type { Reason } from '@/core/explain/reason';
 import type { Finding } from '@/core/findings/finding';
 import { RULES } from '@/core/findings/rule';
 import { ownerName } from '@/core/measure/words';
@@ -9,11 +10,12 @@ import { applyPatch } from '@/core/scene/patch';
 import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import { openCase } from '../state/open-case';
 import { openPart } from '../scene/open-part';
 import { Steps } from '../screens/Why';
 import { caseName } from '../words';
 import { MendPreview } from './MendPreview';
-import { useAnswers, type Answers } from './useFindings';
+import { useAnswers, type Answers } from './useAnswers';
 
 /** What a mend makes worse elsewhere. */
 function Costs({ costs }: Pick<Advice, 'costs'>) {
@@ -32,10 +34,30 @@ function Costs({ costs }: Pick<Advice, 'costs'>) {
   );
 }
 
-function Mends({ finding, mends }: { finding: Finding; mends: Advice[] | null }) {
+interface MendsProps {
+  finding: Finding;
+  answers: Answers | null;
+  callOff: () => void;
+}
+
+function Mends({ finding, answers, callOff }: MendsProps) {
+  const mends = answers?.mends;
   const store = useWorkbenchStore();
   const [seen, setSeen] = useState<number | null>(null);
-  if (!mends) return <p role="status">Mends are being tried on all cases…</p>;
+  if (answers?.calledOff) return <p>The trying of mends was called off.</p>;
+  if (!mends) {
+    const { tried, of } = answers?.progress ?? { tried: 0, of: 1 };
+    return (
+      <div className="trying">
+        <label>
+          Mends are being tried on all cases: {tried} of {of} <progress value={tried} max={of} />
+        </label>
+        <Button variant="quiet" size="sm" onClick={callOff}>
+          call it off
+        </Button>
+      </div>
+    );
+  }
   if (mends.length === 0)
     return <p>No change that Coulee knows of makes this better without making more worse.</p>;
   const take = ({ patch }: Advice) => {
@@ -133,15 +155,10 @@ function Accept({ finding }: { finding: Finding }) {
 export function FindingDetail({ finding }: { finding: Finding }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
-  const answers = useAnswers(finding);
+  const { answers, callOff } = useAnswers(finding);
   const worst = findCase(finding.worst.caseId, screens);
-  const show = (caseId: string) => {
-    const c = findCase(caseId, screens);
-    store.setState(({ view }) => ({
-      view: { ...view, lens: 'screens', case: caseId, appearance: c?.appearance ?? view.appearance },
-    }));
-  };
-  const change = (part: NonNullable<Answers['cause']>) => {
+  const show = (caseId: string) => openCase(store, caseId);
+  const change = (part: NonNullable<Reason['part']>) => {
     show(finding.worst.caseId);
     // The rules stand on the lens of screens; they are there a moment later.
     setTimeout(() => openPart(part.layerId, part.path), 60);
@@ -154,13 +171,20 @@ export function FindingDetail({ finding }: { finding: Finding }) {
         <p>
           <Button variant="quiet" size="sm" onClick={() => show(finding.worst.caseId)}>
             open {worst ? caseName(worst) : finding.worst.caseId}
+          </Button>{' '}
+          <Button
+            variant="quiet"
+            size="sm"
+            onClick={() => openCase(store, finding.worst.caseId, { finding: finding.id })}
+          >
+            show its cases in the field
           </Button>
         </p>
         <Accept finding={finding} />
       </div>
       <div>
         <h4>Mend</h4>
-        <Mends finding={finding} mends={answers?.mends ?? null} />
+        <Mends {...{ finding, answers, callOff }} />
       </div>
     </div>
   );

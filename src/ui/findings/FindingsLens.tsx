@@ -5,14 +5,21 @@ import { RULES } from '@/core/findings/rule';
 import type { Finding } from '@/core/findings/finding';
 import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
-import { useScene, useWorkbench } from '../state/context';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { FINDING_ORDERS, type View } from '../state/view';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../workbench/Choices';
 import { FindingDetail } from './FindingDetail';
-import { useFindings } from './useFindings';
+import { LimitsList } from './LimitsList';
+import { ScreenList } from './ScreenList';
+import { WeightedTotals } from './WeightedTotals';
 
-const ORDERS = ['cause', 'layer'] as const;
-type Order = (typeof ORDERS)[number];
+const ORDER_WORDS: Record<View['order'], string> = {
+  cause: 'by cause',
+  layer: 'by layer',
+  screen: 'by screen',
+  limits: 'limits',
+};
 
 interface RowProps {
   finding: Finding;
@@ -49,70 +56,92 @@ function FindingRow({ finding, open, onOpen }: RowProps) {
   );
 }
 
-const GROUP: Record<Order, (f: Finding) => string> = {
+const GROUP: Record<'cause' | 'layer', (f: Finding) => string> = {
   cause: (f) => RULES[f.measure].id,
   layer: (f) => f.layerId,
 };
 
 /** Findings of one group after another, in the order of the gravest in each. */
-function arranged(findings: readonly Finding[], order: Order): Finding[] {
+function arranged(findings: readonly Finding[], order: 'cause' | 'layer'): Finding[] {
   const groups = new Map<string, Finding[]>();
   for (const f of findings) groups.set(GROUP[order](f), [...(groups.get(GROUP[order](f)) ?? []), f]);
   return [...groups.values()].flat();
 }
 
-/** Everything that is wrong with the open scene, why, and what would mend it. */
-export function FindingsLens() {
-  const findings = useFindings();
-  const scene = useScene();
-  const [order, setOrder] = useState<Order>('cause');
+function FindingList({ findings, order }: { findings: readonly Finding[]; order: 'cause' | 'layer' }) {
   const [open, setOpen] = useState<string | null>(null);
-  const list = useMemo(() => arranged(findings ?? [], order), [findings, order]);
-  const count = (o: 'fail' | 'warn') => list.filter((f) => f.outcome === o).length;
-  const accepted = list.filter((f) => f.accepted).length;
+  const list = useMemo(() => arranged(findings, order), [findings, order]);
+  return (
+    <ul className="findings-list">
+      {list.map((f) => (
+        <FindingRow
+          key={f.id}
+          finding={f}
+          open={open === f.id}
+          onOpen={() => setOpen(open === f.id ? null : f.id)}
+        />
+      ))}
+    </ul>
+  );
+}
+
+/** How many findings there are, and how much of the weight they leave clear. */
+function Head() {
+  const scene = useScene();
+  const findings = useWorkbench((s) => s.found?.findings);
+  if (!findings) return <p>All cases are being measured…</p>;
+  const count = (o: 'fail' | 'warn') => findings.filter((f) => f.outcome === o).length;
+  const accepted = findings.filter((f) => f.accepted).length;
+  return (
+    <p>
+      <b className="outcome-fail">
+        {OUTCOME_SHAPES.fail} {count('fail')}
+      </b>{' '}
+      <b className="outcome-warn">
+        {OUTCOME_SHAPES.warn} {count('warn')}
+      </b>{' '}
+      {findings.length === 1 ? 'finding' : 'findings'} on {scene.name}
+      {accepted > 0 && `, ${accepted} of them accepted`}, over all screens, orientations and appearances.
+    </p>
+  );
+}
+
+/** The lists of what is wrong. */
+function Lists({ order }: { order: View['order'] }) {
+  const findings = useWorkbench((s) => s.found?.findings);
+  if (order === 'limits') return <LimitsList />;
+  if (!findings) return null;
+  if (findings.length === 0)
+    return (
+      <p className="findings-none">
+        <span className="outcome-clear">{OUTCOME_SHAPES.clear}</span> Nothing is wrong with this scene on any
+        screen.
+      </p>
+    );
+  return order === 'screen' ? (
+    <ScreenList findings={findings} />
+  ) : (
+    <FindingList findings={findings} order={order} />
+  );
+}
+
+/** Everything that is wrong with the open scene, why, and what would mend it; and the limits that say so. */
+export function FindingsLens() {
+  const store = useWorkbenchStore();
+  const order = useWorkbench((s) => s.view.order);
   return (
     <main className="findings" id="main">
       <div className="findings-head">
-        <p>
-          {findings ? (
-            <>
-              <b className="outcome-fail">
-                {OUTCOME_SHAPES.fail} {count('fail')}
-              </b>{' '}
-              <b className="outcome-warn">
-                {OUTCOME_SHAPES.warn} {count('warn')}
-              </b>{' '}
-              {list.length === 1 ? 'finding' : 'findings'} on {scene.name}
-              {accepted > 0 && `, ${accepted} of them accepted`}, over all screens, orientations and
-              appearances.
-            </>
-          ) : (
-            'All cases are being measured…'
-          )}
-        </p>
+        <Head />
         <Choices
-          label="In order of"
-          options={ORDERS.map((value) => ({ value, label: value }))}
+          label="List"
+          options={FINDING_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))}
           value={order}
-          onChoose={setOrder}
+          onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, order: next } }))}
         />
       </div>
-      {findings && list.length === 0 && (
-        <p className="findings-none">
-          <span className="outcome-clear">{OUTCOME_SHAPES.clear}</span> Nothing is wrong with this scene on
-          any screen.
-        </p>
-      )}
-      <ul className="findings-list">
-        {list.map((f) => (
-          <FindingRow
-            key={f.id}
-            finding={f}
-            open={open === f.id}
-            onOpen={() => setOpen(open === f.id ? null : f.id)}
-          />
-        ))}
-      </ul>
+      {order !== 'limits' && <WeightedTotals />}
+      <Lists order={order} />
     </main>
   );
 }

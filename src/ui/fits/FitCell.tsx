@@ -9,6 +9,7 @@ import type { CaseResult } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { openCase } from '../state/open-case';
 import { caseName, OUTCOME_SHAPES } from '../words';
 
 /** CSS px that the longer side of a screen takes. */
@@ -64,14 +65,13 @@ export function FitCell({ shown, documents, inUse, layerId }: Props) {
   const figure = breach
     ? sayFigure(breach.limit.measure, breach.value)
     : sayLosses(lossesOf(result, layerId));
-  const open = () => store.setState(({ view }) => ({ view: { ...view, lens: 'screens', case: shown.id } }));
   return (
     <td>
       <button
         type="button"
         className="fits-cell"
         aria-label={`Open ${caseName(shown)}: ${outcome}`}
-        onClick={open}
+        onClick={() => openCase(store, shown.id)}
       >
         <CaseCanvas result={result} scale={ROOM / Math.max(width, height)} />
       </button>

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { COMPARED, variantsOf, type Compared, type Variant } from '@/core/findings/variants';
 import { sayShare } from '@/core/formats/numbers';
@@ -7,6 +7,7 @@ import { applyPatch } from '@/core/scene/patch';
 import { isPlaced } from '@/core/scene/scene';
 import { findCase, type Case } from '@/core/screens/cases';
 import { backgroundOf } from '@/core/survey/mark';
+import { useAsked, type Asking } from '../state/ask';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { caseSize } from '../words';
@@ -25,22 +26,14 @@ const PART_WORDS: Record<Compared, string> = {
 
 /** A few cases between which the measures differ most, as the worker finds them. */
 function useTelling(): Case[] {
-  const worker = useWorkbench((s) => s.worker);
-  const documents = useWorkbench((s) => s.documents);
-  const sceneId = useWorkbench((s) => s.sceneId);
   const appearance = useWorkbench((s) => s.view.appearance);
   const screens = useWorkbench((s) => s.screens);
-  const busy = useWorkbench((s) => s.gesture !== null);
-  const [ids, setIds] = useState<string[]>([]);
-  useEffect(() => {
-    if (!worker || busy || !documents.scenes[sceneId]) return;
-    let ended = false;
-    void worker.telling(documents, sceneId, appearance, most()).then((list) => !ended && setIds(list));
-    return () => {
-      ended = true;
-    };
-  }, [worker, documents, sceneId, appearance, busy]);
-  return useMemo(() => ids.flatMap((id) => findCase(id, screens) ?? []), [ids, screens]);
+  const asking = useCallback<Asking<string[]>>(
+    (worker, documents, sceneId) => worker.telling(documents, sceneId, appearance, most()),
+    [appearance],
+  );
+  const ids = useAsked(asking);
+  return useMemo(() => (ids ?? []).flatMap((id) => findCase(id, screens) ?? []), [ids, screens]);
 }
 
 function useVariants(layerId: string | undefined, part: Compared): Variant[] {

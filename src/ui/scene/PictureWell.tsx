@@ -1,11 +1,13 @@
 'use client';
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { sayNumber } from '@/core/formats/numbers';
 import type { PictureLayer } from '@/core/scene/scene';
 import { PictureThumb, masterOf } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
+import { Choices } from '../workbench/Choices';
 import { KeepAreas } from './KeepAreas';
+import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';
 import { useShownPart } from './useShownPart';
 
 const STEPS: Record<string, [number, number]> = {
@@ -24,6 +26,8 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
   const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture));
   const appearance = useWorkbench((s) => s.view.appearance);
   const shown = useShownPart(layer.id);
+  const [everywhere, setEverywhere] = useState(false);
+  const seen = useSeen(everywhere ? layer.id : null);
   if (!picture) return null;
   const { align } = layer.fit;
   const focal = picture.cuts[0]!.focalPoint;
@@ -87,7 +91,10 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
             }}
           />
         ))}
-        {shown && <span className="well-shown" style={shown} title="What the close-up’s screen shows" />}
+        {everywhere && seen && <SeenHeat seen={seen} />}
+        {!everywhere && shown && (
+          <span className="well-shown" style={shown} title="What the close-up’s screen shows" />
+        )}
         <button
           type="button"
           className="well-point"
@@ -99,6 +106,13 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
           }}
         />
       </div>
+      <Choices
+        label="Seen of it on"
+        options={SEEN_ON}
+        value={everywhere ? 'every' : 'this'}
+        onChoose={(on) => setEverywhere(on === 'every')}
+      />
+      {everywhere && seen && <p className="quiet seen-words">{saySeen(seen)}</p>}
       <KeepAreas picture={picture} />
     </>
   );

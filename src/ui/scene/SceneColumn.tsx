@@ -2,7 +2,7 @@
 import { memo, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
-import { isPlaced, type Layer } from '@/core/scene/scene';
+import { isPlaced, type Layer, type PlacedLayer } from '@/core/scene/scene';
 import { inDrawingOrder } from '@/core/survey/prepare';
 import { layerSentence, picturePart, sayWhen, whenSentence } from '@/core/sentences/layer';
 import type { Names } from '@/core/sentences/words';
@@ -10,6 +10,8 @@ import { saySize } from '@/core/formats/numbers';
 import { masterOf } from '../drawing/PictureThumb';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit, inLayer } from '../state/edit';
+import { OUTCOME_SHAPES } from '../words';
+import { faultOf, faultsOf, useCauses } from './causes';
 import { PicturesTray } from './PicturesTray';
 import { PictureWell } from './PictureWell';
 import { AddLayer } from './AddLayer';
@@ -44,18 +46,34 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
   const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
   const master = picture && masterOf(picture);
   const held = isPlaced(layer) && layer.parent !== undefined;
+  const causes = useCauses(layer.id);
+  const { own, differs, chosen, faults } = useMemo(() => {
+    const own = layerSentence(layer, names, pictures);
+    const rules = isPlaced(layer) ? (layer.when ?? []) : [];
+    const differs = rules.map((_, i) => whenSentence(layer as PlacedLayer, i, names, pictures));
+    const chosen = layer.kind === 'picture' ? picturePart(layer, pictures) : null;
+    const parts = [...own, ...differs.flat()].filter((t) => typeof t !== 'string');
+    return { own, differs, chosen, faults: faultsOf(chosen ? [...parts, chosen] : parts, causes) };
+  }, [layer, names, pictures, causes]);
+  const fault = faultOf(causes);
   return (
     <section
       className={`layer${layer.visible ? '' : ' layer-hidden'}${held ? ' layer-held' : ''}`}
       aria-label={`Layer ${layer.name}`}
     >
       <h3>
+        {fault && (
+          <span className={`outcome-${fault.outcome}`} title={`Its rule causes: ${fault.words}`}>
+            {OUTCOME_SHAPES[fault.outcome]}{' '}
+          </span>
+        )}
         {layer.name}
         <span className="quiet figures">
-          {layer.kind === 'picture' && master ? (
+          {chosen && master ? (
             <PartButton
               layer={layer}
-              part={picturePart(layer, pictures)}
+              part={chosen}
+              fault={faults.get(chosen)}
               text={`${saySize({ width: master.widthPx, height: master.heightPx })} px`}
             />
           ) : (
@@ -80,11 +98,11 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
         <LayerMenu layer={layer} />
       </h3>
       {layer.kind === 'picture' && layer.role === 'background' && <PictureWell layer={layer} />}
-      <Sentence layer={layer} tokens={layerSentence(layer, names, pictures)} />
+      <Sentence layer={layer} tokens={own} faults={faults} />
       {isPlaced(layer) &&
         layer.when?.map((_, i) => (
           <div className="differs" key={i}>
-            <Sentence layer={layer} tokens={whenSentence(layer, i, names, pictures)} />
+            <Sentence layer={layer} tokens={differs[i]!} faults={faults} />
             <Button
               variant="quiet"
               size="sm"

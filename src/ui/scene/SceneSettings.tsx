@@ -11,6 +11,7 @@ import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
 import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
+import { faultOf, useCauses } from './causes';
 import { SCENE_SETTINGS } from './open-part';
 
 const BAR_WORDS = {
@@ -166,12 +167,21 @@ function SceneFields() {
 }
 
 /** What belongs to the scene and not to a layer: its name, the bars over it, its margins, its writing direction. */
-export const SceneSettings = () => (
-  <EditorPopover
-    label="Scene"
-    id={SCENE_SETTINGS}
-    button={{ variant: 'quiet', size: 'sm', children: 'bars and margins' }}
-  >
-    {() => <SceneFields />}
-  </EditorPopover>
-);
+export function SceneSettings() {
+  const fault = faultOf(useCauses(null));
+  return (
+    <EditorPopover
+      label="Scene"
+      id={SCENE_SETTINGS}
+      button={{
+        variant: 'quiet',
+        size: 'sm',
+        className: fault ? `part-${fault.outcome}` : undefined,
+        title: fault ? `Causes: ${fault.words}` : undefined,
+        children: 'bars and margins',
+      }}
+    >
+      {() => <SceneFields />}
+    </EditorPopover>
+  );
+}

@@ -4,6 +4,7 @@ import type { Layer } from '@/core/scene/scene';
 import { useWorkbench } from '../state/context';
 import { EditorPopover } from './EditorPopover';
 import { PartEditor } from './PartEditor';
+import type { PartFault } from './causes';
 import { partMark } from './open-part';
 import { Swatch } from './Swatch';
 
@@ -12,6 +13,8 @@ interface PartProps {
   part: Part;
   /** what stands on the button instead of the part’s own text, which it is then called by */
   text?: string;
+  /** what it causes, where it does */
+  fault?: PartFault;
 }
 
 function PartSwatch({ part: { editable } }: { part: Part }) {
@@ -22,14 +25,15 @@ function PartSwatch({ part: { editable } }: { part: Part }) {
 }
 
 /** A part of a sentence: a button that opens its editor in place. */
-export function PartButton({ layer, part, text }: PartProps) {
+export function PartButton({ layer, part, text, fault }: PartProps) {
   return (
     <EditorPopover
       label={`Change “${part.text}”`}
       button={{
         bsPrefix: 'part',
         ...partMark(layer.id, part),
-        className: `part-${part.editable.kind}`,
+        className: `part-${part.editable.kind}${fault ? ` part-${fault.outcome}` : ''}`,
+        title: fault && `Causes: ${fault.words}`,
         'aria-label': text && `${part.text}, ${text}`,
         children: (
           <>
@@ -47,7 +51,15 @@ export function PartButton({ layer, part, text }: PartProps) {
 const partKey = ({ editable, paths }: Part) => `${editable.kind} ${paths.map((p) => p.join('.')).join(' ')}`;
 
 /** A rule as it is read, with its parts as buttons. The parts keep their places while their text changes. */
-export function Sentence({ layer, tokens }: { layer: Layer; tokens: readonly Token[] }) {
+export function Sentence({
+  layer,
+  tokens,
+  faults,
+}: {
+  layer: Layer;
+  tokens: readonly Token[];
+  faults: ReadonlyMap<Part, PartFault>;
+}) {
   return (
     <p className="sentence">
       {tokens.map((token, index) =>
@@ -56,7 +68,7 @@ export function Sentence({ layer, tokens }: { layer: Layer; tokens: readonly Tok
             {token}
           </span>
         ) : (
-          <PartButton key={partKey(token)} layer={layer} part={token} />
+          <PartButton key={partKey(token)} layer={layer} part={token} fault={faults.get(token)} />
         ),
       )}
     </p>

@@ -17,12 +17,21 @@ function alike(a: string, b: string): number {
   return count;
 }
 
+/** How much of a path one of several paths has in common with it. */
+const likeness = (paths: readonly string[], path: Path) => Math.max(...paths.map((p) => alike(p, say(path))));
+
+/** The part that says what stands at a path: the one with most in common; `undefined` where none has anything. */
+export function partFor<P extends Part>(parts: readonly P[], path: Path): P | undefined {
+  const of = (part: P) => likeness(part.paths.map(say), path);
+  const [best] = parts.toSorted((a, b) => of(b) - of(a));
+  return best && of(best) > 0 ? best : undefined;
+}
+
 /** The button whose path has most in common: a sentence says in one part what a rule may have in several places. */
 function buttonOf(layerId: string | null, path: Path): HTMLElement | null {
   if (layerId === null) return document.getElementById(SCENE_SETTINGS);
   const buttons = [...document.querySelectorAll<HTMLElement>(`[data-layer="${CSS.escape(layerId)}"]`)];
-  const score = (b: HTMLElement) =>
-    Math.max(...(b.dataset.paths ?? '').split(' ').map((p) => alike(p, say(path))));
+  const score = (b: HTMLElement) => likeness((b.dataset.paths ?? '').split(' '), path);
   return buttons.toSorted((a, b) => score(b) - score(a))[0] ?? null;
 }
 

@@ -1,9 +1,12 @@
 'use client';
+import { Button } from 'react-bootstrap';
+import { FREE_WINDOW } from '@/core/screens/free';
 import { naturalSize } from '@/core/screens/turn';
 import { sayDensity, saySize } from '@/core/formats/numbers';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult, useChosenCase } from '../state/case-result';
-import { useScene, useWorkbench } from '../state/context';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { sayWindow, type View } from '../state/view';
 import { caseName } from '../words';
 import { BreachList } from './BreachList';
 import { Dimensions } from './Dimensions';
@@ -17,7 +20,9 @@ const ROOM = { width: 200, height: 320 };
 export function CloseUp() {
   const documents = useWorkbench((s) => s.documents);
   const scene = useScene();
+  const store = useWorkbenchStore();
   const c = useChosenCase();
+  const look = (change: Partial<View>) => store.setState(({ view }) => ({ view: { ...view, ...change } }));
   const result = useCaseResult(c, documents);
   if (!c || !result) {
     return (
@@ -27,6 +32,7 @@ export function CloseUp() {
     );
   }
   const { screen } = result.regions;
+  const isFree = c.screen.id === FREE_WINDOW;
   const scale = Math.min(ROOM.width / screen.width, ROOM.height / screen.height);
   const address = `/api/projects/${documents.project.id}/scenes/${scene.id}/cases/${result.id}`;
   return (
@@ -36,8 +42,30 @@ export function CloseUp() {
         {saySize(naturalSize(c.screen))} lu at {sayDensity(c.screen.density)} px per lu ·{' '}
         {saySize(c.screen.framebufferPx)} px
         <br />
-        {c.screen.label} · <a href={address}>as PNG</a>
+        {c.screen.label}
+        {isFree ? (
+          ', at the density of the screen that was chosen'
+        ) : (
+          <>
+            {' '}
+            · <a href={address}>as PNG</a>
+          </>
+        )}
       </p>
+      {!isFree && (
+        <p className="close-up-ways">
+          <Button variant="quiet" size="sm" onClick={() => look({ middle: 'pair', pin: c.id })}>
+            compare
+          </Button>
+          <Button
+            variant="quiet"
+            size="sm"
+            onClick={() => look({ middle: 'window', window: sayWindow(screen) })}
+          >
+            as a free window
+          </Button>
+        </p>
+      )}
       <div className="close-up-drawing">
         <CaseCanvas result={result} scale={scale}>
           <Guides result={result} />

@@ -3,6 +3,7 @@ import { useCallback, useEffect, useMemo, useRef, type KeyboardEvent } from 'rea
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { arrange, type CaseGroup } from './arrange';
 import { CaseCell } from './CaseCell';
+import { useFoundCases } from './useFoundCases';
 import { isMove, walk } from './walk';
 
 /** CSS px per lu at which all screens are drawn. */
@@ -18,9 +19,10 @@ export function Field() {
   // The outcome filter alone depends on what was found; without it the groups stay as they are.
   const summaries = useWorkbench((s) => (s.view.outcome ? s.summaries : null));
   const marks = useWorkbench((s) => (s.view.ratios ? s.marks : null));
+  const found = useFoundCases();
   const groups = useMemo(
-    () => arrange(cases, view, { summaries: summaries ?? new Map(), marks: marks ?? new Map() }),
-    [cases, view, summaries, marks],
+    () => arrange(cases, view, { summaries: summaries ?? new Map(), marks: marks ?? new Map(), found }),
+    [cases, view, summaries, marks, found],
   );
   const first = groups[0]?.cases[0]?.shown.id;
   const shown = groups.some((g) => g.cases.some((c) => c.shown.id === view.case));

@@ -1,12 +1,15 @@
 'use client';
 import { Button, Form } from 'react-bootstrap';
 import { FIT_PRESETS, presetOf, withPreset } from '@/core/fit/presets';
+import { RULES } from '@/core/findings/rule';
+import { ownerName } from '@/core/measure/words';
 import { OUTCOMES } from '@/core/measure/judge';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { sceneOf } from '../state/workbench';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { backgroundOf, edit, inLayer } from '../state/edit';
+import { useFinding } from './useFoundCases';
 import type { View } from '../state/view';
 import { FIT_WORDS, ORIENTATION_LABELS, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../workbench/Choices';
@@ -38,13 +41,31 @@ function Filter({ label, all, value, options, onChange }: FilterProps) {
   );
 }
 
+/** That only the cases of one finding are shown, with the way back to it. */
+function FindingFilter() {
+  const store = useWorkbenchStore();
+  const finding = useFinding();
+  const layers = useWorkbench((s) => sceneOf(s)?.layers);
+  if (!finding) return null;
+  return (
+    <Button
+      bsPrefix="part"
+      title="Back to the list of findings"
+      onClick={() => store.setState(({ view }) => ({ view: { ...view, lens: 'findings' } }))}
+    >
+      <span className={`outcome-${finding.outcome}`}>{OUTCOME_SHAPES[finding.outcome]}</span>{' '}
+      {ownerName(finding.layerId, layers ?? [])} {RULES[finding.measure].word}
+    </Button>
+  );
+}
+
 /** What is tried on all screens at once, and which of them are shown. */
 export function FieldTools() {
   const store = useWorkbenchStore();
   const background = useWorkbench((s) => backgroundOf(sceneOf(s)));
   const view = useWorkbench((s) => s.view);
   const set = (change: Partial<View>) => store.setState({ view: { ...store.getState().view, ...change } });
-  const filtered = view.kind ?? view.orientation ?? view.outcome ?? view.text ?? view.ratios;
+  const filtered = view.kind ?? view.orientation ?? view.outcome ?? view.text ?? view.ratios ?? view.finding;
   return (
     <div className="field-tools">
       {background && (
@@ -62,7 +83,7 @@ export function FieldTools() {
           }
         />
       )}
-      <div className="filters" role="group" aria-label="Screens shown">
+      <div className="filters" hidden={view.middle !== 'field'} role="group" aria-label="Screens shown">
         <Filter
           label="Kind"
           all="all kinds"
@@ -104,6 +125,7 @@ export function FieldTools() {
           checked={view.guides ?? false}
           onChange={(e) => set({ guides: e.target.checked || undefined })}
         />
+        <FindingFilter />
         {filtered && (
           <Button
             variant="quiet"
@@ -115,6 +137,7 @@ export function FieldTools() {
                 outcome: undefined,
                 text: undefined,
                 ratios: undefined,
+                finding: undefined,
               })
             }
           >

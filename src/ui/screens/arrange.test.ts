@@ -8,7 +8,7 @@ import { arrange, type CaseGroup } from './arrange';
 
 const screens = readCatalogue(json);
 const cases = casesOf(screens, ['light', 'dark']);
-const none = { summaries: new Map<string, CaseSummary>(), marks: new Map() };
+const none = { summaries: new Map<string, CaseSummary>(), marks: new Map(), found: null };
 const all = (groups: CaseGroup[]) => groups.flatMap((g) => g.cases.flatMap((c) => [c.shown, ...c.alike]));
 
 describe('the arranged field', () => {

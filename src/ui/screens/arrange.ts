@@ -30,17 +30,20 @@ function matchesText(c: Case, text: string): boolean {
 export interface Known {
   summaries: ReadonlyMap<string, CaseSummary>;
   marks: ReadonlyMap<string, Mark>;
+  /** cases of the finding that a view is narrowed to; `null` where it is to none, or that is gone */
+  found: ReadonlySet<string> | null;
 }
 
 const inRatios = (mark: Mark | undefined, range: ReturnType<typeof ratiosOf>) =>
   !range || (mark !== undefined && mark.ratio >= range.low && mark.ratio <= range.high);
 
-function passes(c: Case, view: View, { summaries, marks }: Known): boolean {
+function passes(c: Case, view: View, { summaries, marks, found }: Known): boolean {
   return (
     c.appearance === view.appearance &&
     (!view.kind || kindGroupOf(c.screen).id === view.kind) &&
     (!view.orientation || orientationOf(c.screen, c.rotation) === view.orientation) &&
     (!view.outcome || summaries.get(c.id)?.outcome === view.outcome) &&
+    (!found || found.has(c.id)) &&
     inRatios(marks.get(c.id), ratiosOf(view)) &&
     (!view.text || matchesText(c, view.text))
   );

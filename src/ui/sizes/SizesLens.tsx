@@ -19,6 +19,7 @@ import { DensitiesEditor } from './DensitiesEditor';
 import { canBeMade, useMake } from './useMake';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { openCase } from '../state/open-case';
 import { useStatistics } from '../state/statistics';
 import { caseName, OUTCOME_SHAPES } from '../words';
 
@@ -71,15 +72,11 @@ function NeededCell({ needed }: { needed: Needed | undefined }) {
   const measured = useWorkbench((s) => s.needed !== null);
   if (!needed) return <td className="quiet">{measured ? 'in no scene' : '…'}</td>;
   const c = findCase(needed.caseId, screens);
-  const open = () =>
-    store.setState(({ view }) => ({
-      view: { ...view, lens: 'screens', case: needed.caseId, appearance: c?.appearance ?? view.appearance },
-    }));
   return (
     <td>
       {px(needed)}
       <br />
-      <button type="button" className="why" onClick={open}>
+      <button type="button" className="why" onClick={() => openCase(store, needed.caseId)}>
         {c ? caseName(c) : needed.caseId}
       </button>
     </td>

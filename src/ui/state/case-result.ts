@@ -1,10 +1,12 @@
 'use client';
 import { useMemo } from 'react';
 import type { Documents } from '@/core/scene/documents';
+import { freeWindow } from '@/core/screens/free';
 import { findCase, type Case } from '@/core/screens/cases';
 import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { useWorkbench } from './context';
 import { useOutside } from './outside';
+import { windowOf } from './view';
 import { waitsForFonts } from './workbench';
 
 /** A case of the open scene, drawn and measured; `null` without a case, and while the scene waits for the fonts. */
@@ -18,9 +20,14 @@ export function useCaseResult(c: Case | null, documents: Documents | null): Case
   }, [c, documents, sceneId, outside]);
 }
 
-/** The case of the close-up, `null` where none is chosen. */
+/** The case of the close-up: the free window where that is looked at; `null` where none is chosen. */
 export function useChosenCase(): Case | null {
   const screens = useWorkbench((s) => s.screens);
-  const id = useWorkbench((s) => s.view.case);
-  return useMemo(() => (id ? findCase(id, screens) : null), [id, screens]);
+  const view = useWorkbench((s) => s.view);
+  const { case: id, middle, window: size, appearance } = view;
+  return useMemo(() => {
+    const chosen = id ? findCase(id, screens) : null;
+    if (middle !== 'window' || !chosen) return chosen;
+    return freeWindow(windowOf({ window: size }), chosen.screen, appearance);
+  }, [id, screens, middle, size, appearance]);
 }

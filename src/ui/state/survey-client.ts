@@ -39,6 +39,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
   const ready = remote.watch(store.getState().screens);
   let surveyed: WorkbenchState['documents'] | null = null;
   let surveyedScene = '';
+  let explained: WorkbenchState['documents'] | null = null;
   let measured: WorkbenchState['documents'] | null = null;
   let running = false;
   let ended = false;
@@ -50,9 +51,11 @@ export function watchSurvey(store: WorkbenchStore): () => void {
     for (;;) {
       const state = store.getState();
       const isNew = state.documents !== surveyed || state.sceneId !== surveyedScene;
+      const asksCauses = state.gesture === null && surveyed !== explained;
       const asksPixels = state.view.lens === 'sizes' && state.documents !== measured;
-      if (ended || (!isNew && !asksPixels)) break;
+      if (ended || (!isNew && !asksCauses && !asksPixels)) break;
       if (isNew) await surveyScene(state);
+      else if (asksCauses) await explainFound();
       else await measurePixels(state);
       await pause();
     }
@@ -61,7 +64,9 @@ export function watchSurvey(store: WorkbenchStore): () => void {
 
   const surveyScene = async (state: WorkbenchState) => {
     surveyed = state.documents;
+    if (state.sceneId !== surveyedScene) store.setState({ found: null });
     surveyedScene = state.sceneId;
+    explained = null;
     const scene = sceneOf(state);
     const found = scene
       ? await remote.survey(documented(state.documents, scene))
@@ -71,6 +76,13 @@ export function watchSurvey(store: WorkbenchStore): () => void {
       summaries: shared(found.summaries, summaries),
       marks: new Map(found.marks.map((m) => [m.caseId, m])),
     }));
+  };
+
+  /** What is wrong, and because of what; not while something is being dragged. */
+  const explainFound = async () => {
+    explained = surveyed;
+    const found = await remote.found();
+    if (!ended && explained === surveyed) store.setState({ found });
   };
 
   /** Of all scenes, and only while somebody looks at sizes. */

@@ -6,12 +6,24 @@ import { KIND_GROUPS } from '@/core/screens/kinds';
 
 export const LENSES = ['screens', 'fits', 'findings', 'sizes'] as const;
 
+/** What stands in the middle of the lens of screens. */
+export const MIDDLES = ['field', 'valley', 'window', 'pair'] as const;
+/** What the lens of findings lists. */
+export const FINDING_ORDERS = ['cause', 'layer', 'screen', 'limits'] as const;
+
+const SIZE = /^(\d{2,4}(?:\.\d+)?)x(\d{2,4}(?:\.\d+)?)$/;
 const RATIOS = /^(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/;
 
 /** What of a project is looked at: kept in the address, so that a link shows the same thing. */
 export const View = z.object({
   lens: z.enum(LENSES).catch('screens'),
+  middle: z.enum(MIDDLES).catch('field'),
+  order: z.enum(FINDING_ORDERS).catch('cause'),
   case: z.string().optional().catch(undefined),
+  /** a finding whose cases alone are shown, by its id */
+  /** a case that another one is compared with */
+  pin: z.string().max(300).optional().catch(undefined),
+  finding: z.string().max(300).optional().catch(undefined),
   appearance: Appearance.catch('light'),
   kind: z
     .enum(KIND_GROUPS.map((g) => g.id))
@@ -22,6 +34,8 @@ export const View = z.object({
   text: z.string().max(100).optional().catch(undefined),
   /** ratios of the background’s box that are shown, “0.45-0.6” */
   ratios: z.string().regex(RATIOS).optional().catch(undefined),
+  /** size of the free window, lu: “800x600” */
+  window: z.string().regex(SIZE).optional().catch(undefined),
   guides: z
     .literal('on')
     .transform(() => true)
@@ -39,6 +53,15 @@ export function ratiosOf({ ratios }: View): { low: number; high: number } | null
   return match && { low: Number(match[1]), high: Number(match[2]) };
 }
 
+/** The size of the free window, lu. */
+export function windowOf({ window: size }: Pick<View, 'window'>): { width: number; height: number } {
+  const match = SIZE.exec(size ?? '');
+  return match ? { width: Number(match[1]), height: Number(match[2]) } : { width: 800, height: 600 };
+}
+
+export const sayWindow = ({ width, height }: { width: number; height: number }) =>
+  `${Math.round(width * 100) / 100}x${Math.round(height * 100) / 100}`;
+
 /** The same view of the other screens: the case goes along into the appearance. */
 export const withAppearance = (view: View, appearance: Appearance): View => ({
   ...view,
@@ -46,12 +69,13 @@ export const withAppearance = (view: View, appearance: Appearance): View => ({
   case: view.case?.replace(/(light|dark)$/, appearance),
 });
 
+const DEFAULTS: Record<string, unknown> = View.parse({});
+
 /** The view as the query of an address, without what is at its default. */
 export function writeView(view: View): string {
   const params = new URLSearchParams();
   for (const [key, value] of Object.entries(view)) {
-    if (value && !(key === 'appearance' && value === 'light') && value !== 'screens')
-      params.set(key, value === true ? 'on' : value);
+    if (value && value !== DEFAULTS[key]) params.set(key, value === true ? 'on' : value);
   }
   const text = params.toString();
   return text ? `?${text}` : '';

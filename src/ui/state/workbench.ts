@@ -11,7 +11,7 @@ import type { Mark } from '@/core/survey/mark';
 import type { CaseSummary } from '@/core/survey/summary';
 import type { FilePixels } from '@/core/pixels/file';
 import type { Fonts } from '@/render/fonts';
-import type { SurveyWorker } from '@/workers/survey.worker';
+import type { Found, SurveyWorker } from '@/workers/survey.worker';
 import type { View } from './view';
 
 /** Where saving stands. `refused` and `conflict` need somebody to look. */
@@ -47,6 +47,8 @@ export interface WorkbenchState {
   summaries: ReadonlyMap<string, CaseSummary>;
   /** where each case lies on the valley of the background */
   marks: ReadonlyMap<string, Mark>;
+  /** what the last survey of everything found wrong with the scene, and where it comes from; `null` before it */
+  found: Found | null;
   view: View;
   /** how many pixels the scenes ask of each picture; `null` until it was worked out for the first time */
   needed: ReadonlyMap<string, readonly Needed[]> | null;
@@ -89,6 +91,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
     marks: new Map(),
+    found: null,
     fonts: null,
     pixels: new Map(),
     worker: null,

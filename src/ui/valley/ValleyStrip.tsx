@@ -1,21 +1,24 @@
 'use client';
 import { useRef, useState, type PointerEvent } from 'react';
+import { Button } from 'react-bootstrap';
 import { sayRatio, sayShare } from '@/core/formats/numbers';
 import { findCase } from '@/core/screens/cases';
 import { heldAll } from '@/core/solve/ratio';
 import { curve, VALLEY_MEASURES, type ValleyMeasure } from '@/core/solve/valley';
+import { useElementSize } from '../drawing/useElementSize';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
 import { caseName } from '../words';
 import { Choices } from '../workbench/Choices';
 import { MarkShape } from './MarkShape';
 import { lossAtY, RATIO_LABELS, ratioAt, xOf, yOf, type ValleyScale } from './scale';
-import { useWidth } from './useWidth';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 import { useValley, type ValleyData } from './useValley';
 import { ValleyWords } from './ValleyWords';
 
 const HEIGHT = 96;
+/** Before it is known. */
+const USUAL_WIDTH = 640;
 /** A click moves less than this, in units of the view box. */
 const LEAST_BRUSH = 6;
 
@@ -59,8 +62,7 @@ function Plot({ data, measure }: ValleyProps) {
   const summaries = useWorkbench((s) => s.summaries);
   const { set, onCommit } = useLimit(measure);
   const svg = useRef<SVGSVGElement>(null);
-  const width = useWidth(svg);
-  const size = { width, height: HEIGHT };
+  const size = { width: useElementSize(svg).width || USUAL_WIDTH, height: HEIGHT };
   const [drag, setDrag] = useState<Drag>(null);
   const highest = Math.max(
     0.1,
@@ -190,6 +192,7 @@ function Plot({ data, measure }: ValleyProps) {
 /** The valley of the background above the field: aspect ratio across, loss upwards, every case a mark. */
 export function ValleyStrip() {
   const data = useValley();
+  const store = useWorkbenchStore();
   const [picked, setPicked] = useState<ValleyMeasure | null>(null);
   if (!data || data.marks.length === 0) return null;
   const measure = picked ?? telling(data);
@@ -203,6 +206,14 @@ export function ValleyStrip() {
           onChoose={setPicked}
         />
         <ValleyWords data={data} measure={measure} />
+        <Button
+          variant="quiet"
+          size="sm"
+          title="Compare fits and measures over all ratios"
+          onClick={() => store.setState(({ view }) => ({ view: { ...view, middle: 'valley' } }))}
+        >
+          large
+        </Button>
       </div>
       <Plot data={data} measure={measure} />
     </section>

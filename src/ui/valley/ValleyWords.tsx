@@ -64,6 +64,7 @@ export function ValleyWords({ data, measure }: ValleyProps) {
               label="From width ÷ height"
               min={0.1}
               max={10}
+              step={0.01}
               value={chosen.low}
               onChange={(low) => narrow({ low })}
               onCommit={() => {}}
@@ -73,6 +74,7 @@ export function ValleyWords({ data, measure }: ValleyProps) {
               label="To"
               min={0.1}
               max={10}
+              step={0.01}
               value={chosen.high}
               onChange={(high) => narrow({ high })}
               onCommit={() => {}}

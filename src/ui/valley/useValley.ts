@@ -15,6 +15,8 @@ export interface ValleyData {
   limits: Record<ValleyMeasure, Limit[]>;
   /** the ratios that some screen has, with a little room at both ends */
   range: { low: number; high: number };
+  /** of every case, width ÷ height of its screen */
+  ratios: number[];
 }
 
 export function useValley(): ValleyData | null {
@@ -40,6 +42,7 @@ export function useValley(): ValleyData | null {
       marks: shown,
       valleys: valleysOf(shown, scene, pictures),
       limits: Object.fromEntries(VALLEY_MEASURES.map((m) => [m, of(m)])) as ValleyData['limits'],
+      ratios,
       range: { low: Math.min(...ratios) / 1.05, high: Math.max(...ratios) * 1.05 },
     };
   }, [scene, pictures, limits, appearance, cases, marks]);

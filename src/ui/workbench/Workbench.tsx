@@ -9,6 +9,9 @@ import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
 import { FindingsLens } from '../findings/FindingsLens';
 import { FitsLens } from '../fits/FitsLens';
+import { PairView } from '../pair/PairView';
+import { FreeWindow } from '../window/FreeWindow';
+import { LargeValley } from '../valley/LargeValley';
 import { ValleyStrip } from '../valley/ValleyStrip';
 import { SizesLens } from '../sizes/SizesLens';
 import { FieldTools } from '../screens/FieldTools';
@@ -38,11 +41,24 @@ function Lens() {
       <SceneColumn />
       <main className="middle" id="main">
         <FieldTools />
-        <ValleyStrip />
-        <Field />
+        <Middle />
       </main>
       <CloseUp />
     </div>
+  );
+}
+
+/** The field under its strip, or what takes their place. */
+function Middle() {
+  const middle = useWorkbench((s) => s.view.middle);
+  if (middle === 'valley') return <LargeValley />;
+  if (middle === 'window') return <FreeWindow />;
+  if (middle === 'pair') return <PairView />;
+  return (
+    <>
+      <ValleyStrip />
+      <Field />
+    </>
   );
 }
 

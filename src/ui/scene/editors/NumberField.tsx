@@ -10,6 +10,8 @@ interface Props {
   after?: ReactNode;
   min?: number;
   max?: number;
+  /** what an arrow key adds; values are kept to a hundredth of it */
+  step?: number;
   onChange: (value: number) => void;
   onCommit: () => void;
   autoFocus?: boolean;
@@ -18,11 +20,12 @@ interface Props {
 /** A decimal comma and a minus sign proper are read as well; NaN when it is no number or nothing. */
 const readNumber = (text: string) =>
   text.trim() === '' ? NaN : Number(text.replace(',', '.').replace('−', '-'));
-const rounded = (value: number) => Math.round(value * 100) / 100;
+const roundTo = (value: number, step: number) =>
+  Number((Math.round((value * 100) / step) * (step / 100)).toFixed(6));
 const STEPS = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 } as const;
 
 /**
- * A number with its unit. Arrow keys step by 1, with Shift by 10, with Alt by 0.1; the label is dragged sideways to
+ * A number with its unit. Arrow keys go by one step, with Shift by 10, with Alt by 0.1; the label is dragged sideways to
  * run through values. What is typed and is not a number is left standing and said, and changes nothing.
  */
 export function NumberField({
@@ -32,11 +35,13 @@ export function NumberField({
   after,
   min = -1e5,
   max = 1e5,
+  step = 1,
   onChange,
   onCommit,
   autoFocus,
 }: Props) {
   const id = useId();
+  const rounded = (v: number) => roundTo(v, step);
   const [typed, setTyped] = useState<string | null>(null);
   const drag = useRef<{ x: number; value: number } | null>(null);
   const text = typed ?? String(rounded(value));
@@ -50,11 +55,11 @@ export function NumberField({
   };
   const onKeyDown = (event: KeyboardEvent) => {
     if (event.key === 'Enter') onCommit();
-    const step = STEPS[event.key as keyof typeof STEPS];
-    if (!step) return;
+    const steps = STEPS[event.key as keyof typeof STEPS];
+    if (!steps) return;
     event.preventDefault();
     event.stopPropagation();
-    set((valid ? number : value) + step * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1));
+    set((valid ? number : value) + steps * step * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1));
   };
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
@@ -63,7 +68,7 @@ export function NumberField({
   const onPointerMove = (event: PointerEvent) => {
     if (!drag.current) return;
     const moved = Math.round((event.clientX - drag.current.x) / 2);
-    if (moved !== 0) set(drag.current.value + moved * (event.shiftKey ? 10 : 1));
+    if (moved !== 0) set(drag.current.value + moved * step * (event.shiftKey ? 10 : 1));
   };
   const onPointerUp = () => {
     if (!drag.current) return;

@@ -1,29 +1,12 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/formats/numbers';
 import { findCase } from '@/core/screens/cases';
 import type { AxisAnswer, PositionAnswer } from '@/core/solve/position';
+import { useAsked, type Asking } from '../../state/ask';
 import { useWorkbench } from '../../state/context';
 import { caseName } from '../../words';
-
-/** Where all keep areas can be kept, as the worker solves it; the last answer while a new one is worked out. */
-function usePosition(layerId: string): PositionAnswer | null {
-  const worker = useWorkbench((s) => s.worker);
-  const documents = useWorkbench((s) => s.documents);
-  const sceneId = useWorkbench((s) => s.sceneId);
-  const busy = useWorkbench((s) => s.gesture !== null);
-  const [answer, setAnswer] = useState<PositionAnswer | null>(null);
-  useEffect(() => {
-    if (!worker || busy) return;
-    let ended = false;
-    void worker.position(documents, sceneId, layerId).then((found) => !ended && setAnswer(found));
-    return () => {
-      ended = true;
-    };
-  }, [worker, documents, sceneId, layerId, busy]);
-  return answer;
-}
 
 function Axis({ answer, word }: { answer: AxisAnswer; word: string }) {
   const screens = useWorkbench((s) => s.screens);
@@ -66,7 +49,11 @@ export function SolvedPosition({
   layerId: string;
   onHold: (x: number, y: number) => void;
 }) {
-  const answer = usePosition(layerId);
+  const asking = useCallback<Asking<PositionAnswer | null>>(
+    (worker, documents, sceneId) => worker.position(documents, sceneId, layerId),
+    [layerId],
+  );
+  const answer = useAsked(asking);
   useEffect(() => {
     // The editor has grown: whatever places it looks again where there is room.
     if (answer) window.dispatchEvent(new Event('resize'));

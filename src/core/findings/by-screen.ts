@@ -1,0 +1,38 @@
+import type { Breach } from '../measure/judge';
+import { worse, type Outcome } from '../measure/judge';
+import type { Case } from '../screens/cases';
+import type { Screen } from '../screens/screen';
+import type { Finding } from './finding';
+
+/** What is wrong on one screen, over its orientations and appearances. */
+export interface ScreenFindings {
+  screen: Screen;
+  outcome: Outcome;
+  found: { finding: Finding; on: { caseId: string; breach: Breach }[] }[];
+}
+
+const rank: Record<Outcome, number> = { fail: 0, warn: 1, clear: 2 };
+
+/** Findings by the screens that they are on: the gravest first, then those with most, then the weightiest. */
+export function byScreen(findings: readonly Finding[], cases: readonly Case[]): ScreenFindings[] {
+  const screens = new Map<string, ScreenFindings>();
+  const screenOf = new Map(cases.map((c) => [c.id, c.screen]));
+  for (const finding of findings) {
+    for (const on of finding.on) {
+      const screen = screenOf.get(on.caseId);
+      if (!screen) continue;
+      const entry = screens.get(screen.id) ?? { screen, outcome: 'clear', found: [] };
+      const own = entry.found.find((f) => f.finding === finding);
+      if (own) own.on.push(on);
+      else entry.found.push({ finding, on: [on] });
+      if (!on.breach.accepted) entry.outcome = worse(entry.outcome, on.breach.limit.outcome);
+      screens.set(screen.id, entry);
+    }
+  }
+  return [...screens.values()].toSorted(
+    (a, b) =>
+      rank[a.outcome] - rank[b.outcome] ||
+      b.found.length - a.found.length ||
+      b.screen.weight - a.screen.weight,
+  );
+}

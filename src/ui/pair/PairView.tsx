@@ -1,0 +1,247 @@
+'use client';
+import { useMemo, useRef, useState, type PointerEvent } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import type { Variant } from '@/core/findings/variants';
+import { RULES } from '@/core/findings/rule';
+import { gravestOfEach, type Breach } from '@/core/measure/judge';
+import { ownerName, sayFigure } from '@/core/measure/words';
+import { findCase, type Case } from '@/core/screens/cases';
+import { distinctCases } from '@/core/screens/likeness';
+import type { CaseResult } from '@/core/survey/survey';
+import { CaseCanvas } from '../drawing/CaseCanvas';
+import { useElementSize } from '../drawing/useElementSize';
+import { useCaseResult } from '../state/case-result';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { caseName, OUTCOME_SHAPES } from '../words';
+import { Choices } from '../workbench/Choices';
+import { NOW, useRules, useRulesOptions, type RulesId } from './rules';
+
+const LAYOUTS = [
+  { value: 'beside', label: 'side by side' },
+  { value: 'over', label: 'one over the other' },
+] as const;
+type Layout = (typeof LAYOUTS)[number]['value'];
+
+interface SideProps {
+  label: string;
+  caseId: string;
+  onCase: (id: string) => void;
+  rules: RulesId;
+  onRules: (id: RulesId) => void;
+  options: ReturnType<typeof useRulesOptions>;
+  problem: string | null;
+}
+
+/** Which case, and by which rules, one side shows. */
+function SideChoice({ label, caseId, onCase, rules, onRules, options, problem }: SideProps) {
+  const cases = useWorkbench((s) => s.cases);
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const shown = useMemo(
+    () => distinctCases(cases.filter((c) => c.appearance === appearance)).map((c) => c.shown),
+    [cases, appearance],
+  );
+  return (
+    <div className="pair-choice">
+      <Form.Select
+        size="sm"
+        aria-label={`Screen ${label}`}
+        value={caseId}
+        onChange={(e) => onCase(e.target.value)}
+      >
+        {!shown.some((c) => c.id === caseId) && <option value={caseId}>the same as another one</option>}
+        {shown.map((c) => (
+          <option key={c.id} value={c.id}>
+            {caseName(c)}
+          </option>
+        ))}
+      </Form.Select>
+      <Form.Select
+        size="sm"
+        aria-label={`Rules ${label}`}
+        value={rules}
+        onChange={(e) => onRules(e.target.value)}
+      >
+        <option value={NOW}>as it is now</option>
+        {options.fits.length > 0 && (
+          <optgroup label="With another fit">
+            {options.fits.map((o) => (
+              <option key={o.id} value={o.id}>
+                {o.label}
+              </option>
+            ))}
+          </optgroup>
+        )}
+        {options.revisions.length > 0 && (
+          <optgroup label="As it was">
+            {options.revisions.map((o) => (
+              <option key={o.id} value={o.id}>
+                {o.label}
+              </option>
+            ))}
+          </optgroup>
+        )}
+      </Form.Select>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+const keyOf = (b: Breach) => `${b.layerId} ${b.limit.measure} ${b.limit.side ?? ''}`;
+
+/** What is wrong on one side; what is not so on the other one stands out. */
+function Breaches({ label, result, other }: { label: string; result: CaseResult; other: CaseResult | null }) {
+  const { layers } = useScene();
+  const there = new Map(gravestOfEach(other?.breaches ?? []).map((b) => [keyOf(b), b]));
+  const own = gravestOfEach(result.breaches);
+  return (
+    <ul className="pair-breaches" aria-label={`What is wrong ${label}`}>
+      {own.map((b) => {
+        const same = there.get(keyOf(b));
+        const figure = sayFigure(b.limit.measure, b.value);
+        const isSame = same !== undefined && figure === sayFigure(b.limit.measure, same.value);
+        return (
+          <li key={keyOf(b)} className={isSame ? 'quiet' : undefined}>
+            <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
+            {ownerName(b.layerId, layers)} {RULES[b.limit.measure].word},{' '}
+            <span className="figures">{figure}</span>
+            {!same && <b> only here</b>}
+          </li>
+        );
+      })}
+      {own.length === 0 && (
+        <li>
+          <span className="outcome-clear">{OUTCOME_SHAPES.clear}</span> nothing
+        </li>
+      )}
+    </ul>
+  );
+}
+
+interface StageProps {
+  left: CaseResult;
+  right: CaseResult;
+  layout: Layout;
+}
+
+/** Both drawings at one scale: beside each other, or the right one over the left one up to a divider. */
+function Stage({ left, right, layout }: StageProps) {
+  const ref = useRef<HTMLDivElement>(null);
+  const room = useElementSize(ref);
+  const [at, setAt] = useState(50);
+  const widest = Math.max(left.regions.screen.width, right.regions.screen.width);
+  const highest = Math.max(left.regions.screen.height, right.regions.screen.height);
+  const across = layout === 'beside' ? left.regions.screen.width + right.regions.screen.width : widest;
+  const scale = Math.max(
+    0.02,
+    Math.min((room.width - 24) / across, (room.height - (layout === 'over' ? 36 : 8)) / highest),
+  );
+  const width = widest * scale;
+  const moveTo = (e: PointerEvent<HTMLElement>) => {
+    if (e.type !== 'pointerdown' && e.buttons !== 1) return;
+    const box = e.currentTarget.getBoundingClientRect();
+    setAt(Math.min(100, Math.max(0, ((e.clientX - box.left) / box.width) * 100)));
+  };
+  return (
+    <div className="pair-stage" ref={ref}>
+      {room.width > 0 && layout === 'beside' && (
+        <div className="pair-beside">
+          <CaseCanvas result={left} scale={scale} />
+          <CaseCanvas result={right} scale={scale} />
+        </div>
+      )}
+      {room.width > 0 && layout === 'over' && (
+        <div
+          className="pair-over"
+          style={{ width, height: highest * scale }}
+          onPointerDown={moveTo}
+          onPointerMove={moveTo}
+        >
+          <div style={{ clipPath: `inset(0 ${100 - at}% 0 0)` }}>
+            <CaseCanvas result={left} scale={scale} />
+          </div>
+          <div style={{ clipPath: `inset(0 0 0 ${at}%)` }}>
+            <CaseCanvas result={right} scale={scale} />
+          </div>
+          <span className="pair-divider" style={{ left: `${at}%` }} />
+          <input
+            type="range"
+            className="pair-range"
+            aria-label="Divider"
+            min={0}
+            max={100}
+            value={at}
+            onChange={(e) => setAt(Number(e.target.value))}
+          />
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** A case by a set of rules, surveyed. */
+function useSide(caseId: string, variants: readonly Variant[]) {
+  const screens = useWorkbench((s) => s.screens);
+  const [rules, setRules] = useState<RulesId>(NOW);
+  const c = useMemo<Case | null>(() => findCase(caseId, screens), [caseId, screens]);
+  const { documents, problem } = useRules(rules, variants);
+  return { c, rules, setRules, problem, result: useCaseResult(c, documents) };
+}
+
+/** Two cases, or one case by two sets of rules, side by side or one over the other. */
+export function PairView() {
+  const store = useWorkbenchStore();
+  const view = useWorkbench((s) => s.view);
+  const options = useRulesOptions();
+  const [layout, setLayout] = useState<Layout>('beside');
+  const look = (change: Partial<typeof view>) =>
+    store.setState({ view: { ...store.getState().view, ...change } });
+  const pinned = (view.pin ?? view.case ?? '').replace(/(light|dark)$/, view.appearance);
+  const left = useSide(pinned, options.variants);
+  const right = useSide(view.case ?? '', options.variants);
+  return (
+    <section className="middle-view pair-view" aria-label="Two cases">
+      <div className="valley-head">
+        <Choices label="Two cases" hideLabel options={LAYOUTS} value={layout} onChoose={setLayout} />
+        <Button variant="quiet" size="sm" onClick={() => look({ pin: view.case, case: pinned })}>
+          swap
+        </Button>
+        <Button variant="quiet" size="sm" onClick={() => look({ middle: 'field' })}>
+          back to the field
+        </Button>
+      </div>
+      <div className="pair-sides">
+        <SideChoice
+          label="on the left"
+          caseId={pinned}
+          onCase={(pin) => look({ pin })}
+          rules={left.rules}
+          onRules={left.setRules}
+          options={options}
+          problem={left.problem}
+        />
+        <SideChoice
+          label="on the right"
+          caseId={view.case ?? ''}
+          onCase={(id) => look({ case: id })}
+          rules={right.rules}
+          onRules={right.setRules}
+          options={options}
+          problem={right.problem}
+        />
+      </div>
+      {left.result && right.result && (
+        <>
+          <Stage left={left.result} right={right.result} layout={layout} />
+          <div className="pair-sides">
+            <Breaches label="on the left" result={left.result} other={right.result} />
+            <Breaches label="on the right" result={right.result} other={left.result} />
+          </div>
+        </>
+      )}
+    </section>
+  );
+}

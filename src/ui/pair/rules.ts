@@ -1,0 +1,90 @@
+'use client';
+import { useEffect, useMemo, useState } from 'react';
+import { FIT_LABELS } from '@/core/fit/presets';
+import { variantsOf, type Variant } from '@/core/findings/variants';
+import { Documents } from '@/core/scene/documents';
+import { applyPatch } from '@/core/scene/patch';
+import { request } from '../api';
+import { backgroundOf } from '../state/edit';
+import { useScene, useWorkbench } from '../state/context';
+
+/** Which rules one side is drawn with: as they are now, `fit:…` of the background, or `revision:…` of the project. */
+export type RulesId = string;
+export const NOW: RulesId = 'now';
+
+export interface RulesOption {
+  id: RulesId;
+  label: string;
+}
+
+interface Revision {
+  revision: number;
+  at: string;
+}
+
+const time = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
+
+/** The other fits of the background, and the revisions of the project, newest first. */
+export function useRulesOptions(): { fits: RulesOption[]; revisions: RulesOption[]; variants: Variant[] } {
+  const scene = useScene();
+  const documents = useWorkbench((s) => s.documents);
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const projectId = documents.project.id;
+  const revision = useWorkbench((s) => s.revision);
+  const [list, setList] = useState<Revision[]>([]);
+  useEffect(() => {
+    let ended = false;
+    void request<Revision[]>('GET', `/api/projects/${projectId}/revisions`)
+      .then((found) => !ended && setList(found))
+      // Without the server there is nothing earlier to compare with; the page says so by itself.
+      .catch(() => {});
+    return () => {
+      ended = true;
+    };
+  }, [projectId, revision]);
+  const background = backgroundOf(scene);
+  return useMemo(() => {
+    const variants = background ? variantsOf(documents, sceneId, background.id, 'fit') : [];
+    const fits = variants
+      .filter((v) => v.patch.length > 0 && Object.values(FIT_LABELS).includes(v.label))
+      .map((v) => ({ id: `fit:${v.label}`, label: v.label }));
+    const revisions = list.map((r) => ({
+      id: `revision:${r.revision - 1}`,
+      label: `before ${time.format(new Date(r.at))} (revision ${r.revision - 1})`,
+    }));
+    return { fits, revisions, variants };
+  }, [documents, sceneId, background, list]);
+}
+
+/** The documents that one side is drawn with; `null` while they are loaded, or where they cannot be. */
+export function useRules(
+  id: RulesId,
+  variants: readonly Variant[],
+): { documents: Documents | null; problem: string | null } {
+  const now = useWorkbench((s) => s.documents);
+  const [loaded, setLoaded] = useState<{
+    id: RulesId;
+    documents: Documents | null;
+    problem: string | null;
+  } | null>(null);
+  const revision = id.startsWith('revision:') ? id.slice('revision:'.length) : null;
+  useEffect(() => {
+    if (revision === null) return;
+    let ended = false;
+    request<unknown>('GET', `/api/projects/${now.project.id}/revisions/${revision}`).then(
+      (found) => !ended && setLoaded({ id, documents: Documents.parse(found), problem: null }),
+      (error: Error) => !ended && setLoaded({ id, documents: null, problem: error.message }),
+    );
+    return () => {
+      ended = true;
+    };
+  }, [id, revision, now.project.id]);
+  return useMemo(() => {
+    if (revision !== null) {
+      const own = loaded?.id === id ? loaded : null;
+      return { documents: own?.documents ?? null, problem: own?.problem ?? null };
+    }
+    const variant = variants.find((v) => `fit:${v.label}` === id);
+    return { documents: variant ? applyPatch(now, variant.patch) : now, problem: null };
+  }, [id, revision, loaded, variants, now]);
+}

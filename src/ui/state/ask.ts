@@ -1,0 +1,30 @@
+'use client';
+import type { Remote } from 'comlink';
+import { useEffect, useState } from 'react';
+import type { Documents } from '@/core/scene/documents';
+import type { SurveyWorker } from '@/workers/survey.worker';
+import { useWorkbench } from './context';
+
+export type Asking<T> = (worker: Remote<SurveyWorker>, documents: Documents, sceneId: string) => Promise<T>;
+
+/**
+ * What the worker says of the open scene as it is now; the last answer while a new one is worked out, and while
+ * something is being dragged.
+ * @param asking the same function for as long as the question is the same; `null` for none
+ */
+export function useAsked<T>(asking: Asking<T> | null): T | null {
+  const worker = useWorkbench((s) => s.worker);
+  const documents = useWorkbench((s) => s.documents);
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const busy = useWorkbench((s) => s.gesture !== null);
+  const [answer, setAnswer] = useState<T | null>(null);
+  useEffect(() => {
+    if (!worker || !asking || busy || !documents.scenes[sceneId]) return;
+    let ended = false;
+    void asking(worker, documents, sceneId).then((found) => !ended && setAnswer(found));
+    return () => {
+      ended = true;
+    };
+  }, [worker, documents, sceneId, busy, asking]);
+  return answer;
+}

@@ -1,0 +1,189 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { FIT_LABELS } from '@/core/fit/presets';
+import { sayRatio, sayShare } from '@/core/formats/numbers';
+import { heldAll, RATIO_FITS, rangeWithin } from '@/core/solve/ratio';
+import {
+  emptyStretches,
+  VALLEY_MEASURES,
+  worstWithin,
+  type Valley,
+  type ValleyMeasure,
+} from '@/core/solve/valley';
+import { NumberField } from '../scene/editors/NumberField';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { Choices } from '../workbench/Choices';
+import { useAllowed, type Range } from './allowed';
+import { WORDS } from './limits';
+import { useValley, type ValleyData } from './useValley';
+import { ValleyChart, type Series } from './ValleyChart';
+
+/** What is compared: fits on one measure, or all measures of the fit in use. */
+type Compared = ValleyMeasure | 'all';
+
+const COMPARED: readonly { value: Compared; label: string; title?: string }[] = [
+  ...VALLEY_MEASURES.map((value) => ({ value, label: WORDS[value] })),
+  { value: 'all', label: 'all', title: 'All measures of the fit in use' },
+];
+const DASHES = ['', '7 4', '2 3', '10 3 2 3', '1 3'];
+
+/** The curves of a comparison, with how each is drawn. */
+function seriesOf({ valleys }: ValleyData, compared: Compared): Series[] {
+  return valleys.flatMap((valley) => {
+    const { own } = valley;
+    const cut = valleys.length > 1 ? `, file ${sayRatio(own)}` : '';
+    if (compared === 'all')
+      return VALLEY_MEASURES.map((measure, i): Series => {
+        const key = `${measure} ${own}`;
+        return { key, label: WORDS[measure] + cut, measure, valley, tone: i, dash: DASHES[i]!, inUse: true };
+      });
+    return RATIO_FITS.map((fit, i): Series => {
+      const like = { ...valley, fit };
+      const [key, label] = [`${fit} ${own}`, FIT_LABELS[fit] + cut];
+      return {
+        key,
+        label,
+        measure: compared,
+        valley: like,
+        tone: i,
+        dash: DASHES[i]!,
+        inUse: fit === valley.fit,
+      };
+    });
+  });
+}
+
+/** The ratios at which a curve keeps its strictest limit; `null` where that is not known in closed form. */
+function withinLimit({ fit, own, areas, position }: Valley, measure: ValleyMeasure, max: number | undefined) {
+  if (measure !== 'keep-lost') return max === undefined ? null : rangeWithin(measure, fit, own, max);
+  return fit === 'cover' && areas.length > 0 ? heldAll(areas, { width: own, height: 1 }, position) : null;
+}
+
+function sayRange({ low, high }: Range): string {
+  if (low <= 0) return Number.isFinite(high) ? `up to ${sayRatio(high)}` : 'any';
+  return Number.isFinite(high) ? `${sayRatio(low)} to ${sayRatio(high)}` : `from ${sayRatio(low)} on`;
+}
+
+function SeriesRow({ series: s, data, allowed }: { series: Series; data: ValleyData; allowed: Range }) {
+  const worst = worstWithin(s.valley, s.measure, allowed);
+  const [strictest] = data.limits[s.measure].map((l) => l.max!).toSorted((a, b) => a - b);
+  const range = withinLimit(s.valley, s.measure, strictest);
+  return (
+    <tr className={s.inUse ? 'in-use' : undefined}>
+      <th scope="row">
+        <svg width="34" height="8" aria-hidden="true">
+          <line className={`tone-${s.tone}`} x2="34" y1="4" y2="4" strokeDasharray={s.dash} />
+        </svg>
+        {s.label}
+      </th>
+      <td className="figures">
+        {worst.loss < 5e-4 ? 'nothing' : `${sayShare(worst.loss)} at ${sayRatio(worst.ratio)}`}
+      </td>
+      <td className="figures">{range ? sayRange(range) : 'no limit, or none known'}</td>
+    </tr>
+  );
+}
+
+/** What the project allows, in words and numbers, and how many screens lie outside of it. */
+function AllowedWords({ data }: { data: ValleyData }) {
+  const { allowed, isAny, set, onCommit, allowAny } = useAllowed(data.range);
+  const outside = data.ratios.filter((r) => r < allowed.low || r > allowed.high).length;
+  return (
+    <div className="allowed-words">
+      <NumberField
+        label="Windows may be from"
+        min={0.05}
+        max={20}
+        step={0.01}
+        value={allowed.low}
+        onChange={(r) => set('low', r)}
+        onCommit={onCommit}
+      />
+      <NumberField
+        label="to"
+        unit="width ÷ height"
+        min={0.05}
+        max={20}
+        step={0.01}
+        value={allowed.high}
+        onChange={(r) => set('high', r)}
+        onCommit={onCommit}
+      />
+      <p className="quiet">
+        {isAny
+          ? 'Any ratio is allowed; drag a bound to narrow it.'
+          : `${outside} of ${data.ratios.length} cases lie outside.`}{' '}
+        {!isAny && (
+          <Button variant="quiet" size="sm" onClick={allowAny}>
+            allow any
+          </Button>
+        )}
+      </p>
+    </div>
+  );
+}
+
+/** The valley opened large: curves of all fits or all measures, what the project allows, and where no screen lies. */
+export function LargeValley() {
+  const store = useWorkbenchStore();
+  const data = useValley();
+  const [compared, setCompared] = useState<Compared>('crop');
+  const series = useMemo(() => (data ? seriesOf(data, compared) : []), [data, compared]);
+  const measured = useWorkbench((s) => s.summaries.size > 0);
+  const { allowed } = useAllowed(data?.range ?? { low: 0.4, high: 2.5 });
+  const close = () => store.setState(({ view }) => ({ view: { ...view, middle: 'field' } }));
+  const empty = data ? emptyStretches(data.ratios, data.range) : [];
+  return (
+    <section className="middle-view" aria-label="Large valley">
+      <div className="valley-head">
+        {data && (
+          <Choices
+            label={`What ${data.name} loses, by fit`}
+            options={COMPARED}
+            value={compared}
+            onChoose={setCompared}
+          />
+        )}
+        <Button variant="quiet" size="sm" onClick={close}>
+          back to the field
+        </Button>
+      </div>
+      {!measured && <p role="status">All cases are being measured…</p>}
+      {measured && (!data || series.length === 0) && (
+        <p>
+          There is no curve here: it takes a background that covers, fits whole, is stretched or matches one
+          side, in a box on the screen that cuts it off.
+        </p>
+      )}
+      {data && series.length > 0 && (
+        <>
+          <div className="large-valley" role="group" aria-label="Loss over the ratio of the box">
+            <ValleyChart {...{ data, series, empty }} measure={compared === 'all' ? null : compared} />
+          </div>
+          <AllowedWords data={data} />
+          <div className="large-valley-table" tabIndex={0} role="region" aria-label="Worst losses">
+            <table>
+              <thead>
+                <tr>
+                  <th scope="col">{compared === 'all' ? 'measure' : 'fit'}</th>
+                  <th scope="col">loses most, over all that is allowed</th>
+                  <th scope="col">keeps its limit at ratios</th>
+                </tr>
+              </thead>
+              <tbody>
+                {series.map((s) => (
+                  <SeriesRow key={s.key} series={s} data={data} allowed={allowed} />
+                ))}
+              </tbody>
+            </table>
+            <p className="quiet">
+              Hatched: {empty.length} stretches on which no screen lies; the curve holds there as well. Marks
+              are the cases with the fit in use; dotted upright: the file’s own ratio.
+            </p>
+          </div>
+        </>
+      )}
+    </section>
+  );
+}

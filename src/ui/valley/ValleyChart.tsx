@@ -1,0 +1,169 @@
+'use client';
+import {
+  CartesianGrid,
+  ComposedChart,
+  Line,
+  ReferenceArea,
+  ReferenceLine,
+  ResponsiveContainer,
+  Scatter,
+  XAxis,
+  YAxis,
+} from 'recharts';
+import { sayShare } from '@/core/formats/numbers';
+import { findCase } from '@/core/screens/cases';
+import { curve, type Valley, type ValleyMeasure } from '@/core/solve/valley';
+import type { Mark } from '@/core/survey/mark';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { openCase } from '../state/open-case';
+import { caseName } from '../words';
+import { AllowedBounds } from './AllowedBounds';
+import type { Range } from './allowed';
+import { WORDS } from './limits';
+import { MarkShape } from './MarkShape';
+import { RATIO_LABELS } from './scale';
+import type { ValleyData } from './useValley';
+
+/** A curve of the chart and how it is drawn. */
+export interface Series {
+  key: string;
+  label: string;
+  measure: ValleyMeasure;
+  valley: Valley;
+  /** which of the tones */
+  tone: number;
+  dash: string;
+  inUse: boolean;
+}
+
+interface Props {
+  data: ValleyData;
+  series: readonly Series[];
+  /** whose marks and limits are shown; `null` where several measures are */
+  measure: ValleyMeasure | null;
+  empty: readonly Range[];
+}
+
+const TONES = ['crop', 'bare', 'distortion', 'softness', 'ink-2'].map((tone) => `var(--${tone})`);
+const ratioWords = new Map(RATIO_LABELS.map(([ratio, label]) => [ratio, label]));
+
+/** A case as recharts hands it to a shape. */
+interface Shaped {
+  cx?: number;
+  cy?: number;
+  mark?: Mark;
+}
+
+/** A case on the chart. */
+function ChartMark({ cx, cy, mark, measure }: Shaped & { measure: ValleyMeasure }) {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const summaries = useWorkbench((s) => s.summaries);
+  const chosen = useWorkbench((s) => s.view.case);
+  if (cx === undefined || cy === undefined || !mark) return null;
+  const c = findCase(mark.caseId, screens);
+  const outcome = summaries.get(mark.caseId)?.outcome ?? 'clear';
+  const said = `${WORDS[measure]} ${sayShare(mark.losses[measure])}, ${outcome}`;
+  return (
+    <MarkShape
+      x={cx}
+      y={cy}
+      outcome={outcome}
+      solid={mark.solid}
+      title={`${c ? caseName(c) : mark.caseId}: ${said}`}
+      chosen={mark.caseId === chosen}
+      onOpen={() => openCase(store, mark.caseId)}
+    />
+  );
+}
+
+/** Loss over the ratio of the box: curves, cases, limits, stretches without screens, and what the project allows. */
+export function ValleyChart({ data, series, measure, empty }: Props) {
+  const { low, high } = data.range;
+  const marks = measure
+    ? data.marks
+        .filter((m) => m.ratio >= low && m.ratio <= high)
+        .map((mark) => ({ ratio: mark.ratio, loss: Math.min(1, mark.losses[measure]), mark }))
+    : [];
+  const ticks = RATIO_LABELS.map(([ratio]) => ratio).filter((r) => r > low && r < high);
+  return (
+    <ResponsiveContainer width="100%" height="100%">
+      <ComposedChart margin={{ top: 10, right: 16, bottom: 4, left: 0 }} accessibilityLayer={false}>
+        <defs>
+          <pattern
+            id="no-screens"
+            width="6"
+            height="6"
+            patternUnits="userSpaceOnUse"
+            patternTransform="rotate(45)"
+          >
+            <line x1="0" x2="0" y1="0" y2="6" stroke="var(--line)" strokeWidth="3" />
+          </pattern>
+        </defs>
+        {empty.map((e) => (
+          <ReferenceArea
+            key={e.low}
+            x1={e.low}
+            x2={e.high}
+            fill="url(#no-screens)"
+            fillOpacity={1}
+            stroke="none"
+          />
+        ))}
+        <CartesianGrid stroke="var(--line)" strokeDasharray="" vertical={false} />
+        <XAxis
+          type="number"
+          dataKey="ratio"
+          scale="log"
+          domain={[low, high]}
+          allowDataOverflow
+          ticks={ticks}
+          tickFormatter={(r: number) => ratioWords.get(r) ?? ''}
+          tickLine={false}
+          stroke="var(--ink-2)"
+          tick={{ fill: 'var(--ink-2)', fontSize: 11 }}
+        />
+        <YAxis
+          type="number"
+          dataKey="loss"
+          domain={[0, 1]}
+          allowDataOverflow
+          ticks={[0, 0.25, 0.5, 0.75, 1]}
+          tickFormatter={sayShare}
+          tickLine={false}
+          width={52}
+          stroke="var(--ink-2)"
+          tick={{ fill: 'var(--ink-2)', fontSize: 11 }}
+        />
+        {[...new Set(series.map((s) => s.valley.own))].map((own) => (
+          <ReferenceLine key={own} x={own} stroke="var(--ink-2)" strokeDasharray="3 3" />
+        ))}
+        {measure &&
+          data.limits[measure].map((l) => (
+            <ReferenceLine key={l.outcome} y={l.max} stroke={`var(--${l.outcome})`} strokeDasharray="6 3" />
+          ))}
+        {series.map((s) => (
+          <Line
+            key={s.key}
+            data={curve(s.valley, s.measure, data.range, 200)}
+            dataKey="loss"
+            dot={false}
+            activeDot={false}
+            isAnimationActive={false}
+            type="linear"
+            stroke={TONES[s.tone]}
+            strokeWidth={s.inUse ? 2.4 : 1.5}
+            strokeDasharray={s.dash}
+          />
+        ))}
+        <Scatter
+          data={marks}
+          dataKey="loss"
+          shape={(m: Shaped) => (measure ? <ChartMark {...m} measure={measure} /> : <g />)}
+          isAnimationActive={false}
+        />
+        <AllowedBounds whole={data.range} />
+      </ComposedChart>
+    </ResponsiveContainer>
+  );
+}

@@ -1,0 +1,75 @@
+'use client';
+import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
+import { sayNumber } from '@/core/formats/numbers';
+import type { Stretch } from '@/core/solve/stretches';
+
+interface Props {
+  /** “Width” or “Height” */
+  label: string;
+  value: number;
+  range: { low: number; high: number };
+  stretches: readonly Stretch[];
+  onChange: (value: number) => void;
+}
+
+const STEPS: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, PageDown: -50, PageUp: 50 };
+
+/** Sizes along one axis, coloured and hatched by their outcome, with the present one as a handle. */
+export function StretchBar({ label, value, range: { low, high }, stretches, onChange }: Props) {
+  const ref = useRef<HTMLDivElement>(null);
+  const share = (lu: number) => ((lu - low) / (high - low)) * 100;
+  const clamp = (lu: number) => Math.round(Math.min(high, Math.max(low, lu)));
+  const moveTo = (e: PointerEvent) => {
+    const box = ref.current!.getBoundingClientRect();
+    onChange(clamp(low + ((e.clientX - box.left) / box.width) * (high - low)));
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    const step = STEPS[e.key];
+    if (!step) return;
+    e.preventDefault();
+    onChange(clamp(value + step * (e.shiftKey ? 10 : 1)));
+  };
+  return (
+    <div className="stretch-bar">
+      <span className="choices-label">
+        {label} <b className="figures">{sayNumber(value)} lu</b>
+      </span>
+      <div
+        ref={ref}
+        className="stretch-track"
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          moveTo(e);
+        }}
+        onPointerMove={(e) => {
+          if (e.buttons === 1) moveTo(e);
+        }}
+      >
+        {stretches.map((s) => (
+          <span
+            key={s.from}
+            className={`stretch stretch-${s.outcome}`}
+            style={{ left: `${share(s.from)}%`, width: `${share(s.to) - share(s.from)}%` }}
+            title={`${sayNumber(s.from)} to ${sayNumber(s.to)} lu: ${s.outcome}`}
+          />
+        ))}
+        <span
+          className="stretch-handle"
+          role="slider"
+          tabIndex={0}
+          aria-label={`${label} of the free window`}
+          aria-valuemin={low}
+          aria-valuemax={high}
+          aria-valuenow={value}
+          aria-valuetext={`${sayNumber(value)} lu`}
+          style={{ left: `${share(value)}%` }}
+          onKeyDown={onKeyDown}
+        />
+      </div>
+      <span className="stretch-ends figures quiet">
+        <span>{low}</span>
+        <span>{high} lu</span>
+      </span>
+    </div>
+  );
+}
