@@ -6,6 +6,7 @@ import { SCHEMA_VERSION } from '../src/core/scene/project';
 import type { Scene } from '../src/core/scene/scene';
 import { lu, percent, type Appearance } from '../src/core/scene/values';
 import { bars, emblem, fit, ground, held, inTheMiddle, margin, ownShape, shareOfWidth } from './rules';
+import { launch } from './launch';
 import { notice } from './notice';
 import { signIn } from './sign-in';
 
@@ -191,6 +192,7 @@ export function demoDocuments(renditionsOf: (id: string) => Rendition[]): Docume
       screens: [],
       limits: [...DEFAULT_LIMITS],
       scenes: scenes.map((s) => s.id),
+      launches: [launch],
     },
     scenes: Object.fromEntries(scenes.map((s) => [s.id, s])),
   };

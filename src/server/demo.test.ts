@@ -1,46 +1,18 @@
-import type { Documents } from '@/core/scene/documents';
 import { advise, findingsIn, type Asked } from '@/core/findings/advise';
 import { because, causeOf } from '@/core/findings/because';
 import type { Finding } from '@/core/findings/finding';
 import { steps } from '@/core/explain/reason';
 import type { MeasureName } from '@/core/measure/limit';
-import { filePixelsOf, type FilePixels } from '@/core/pixels/file';
 import { applyPatch } from '@/core/scene/patch';
-import { casesOf } from '@/core/screens/cases';
-import { distinctCases } from '@/core/screens/likeness';
 import { isPortrait, orientationOf } from '@/core/screens/turn';
 import { survey, surveyInput } from '@/core/survey/survey';
 import { tellingCases } from '@/core/solve/telling';
-import { screensOf } from './catalogue';
-import { serverFonts } from './fonts';
-import { seedDemo } from './seed';
-import { raster } from './services/pictures';
-import { loadProject } from './services/projects';
+import { demo } from './testing/demo';
 import { ownStore } from './testing/store';
 
 ownStore();
 
 const MINUTES = 60_000;
-
-/** The demo as it is seeded, with everything that a survey takes from outside. */
-async function demo() {
-  await seedDemo();
-  const { documents } = loadProject('larkmoor-ferries');
-  const pixels = new Map<string, FilePixels>();
-  for (const picture of documents.project.pictures)
-    for (const cut of picture.cuts)
-      for (const { hash } of cut.renditions) pixels.set(hash, filePixelsOf(await raster(hash)));
-  const cases = distinctCases(casesOf(screensOf(documents.project), ['light', 'dark'])).map((c) => c.shown);
-  let n = 0;
-  const asked = (sceneId: string, of: Documents = documents): Asked => ({
-    documents: of,
-    sceneId,
-    cases,
-    outside: { fonts: serverFonts(), pixels },
-    newId: () => `new-${n++}`,
-  });
-  return { documents, cases, asked };
-}
 
 /** The best mend of the first finding that anything helps against. */
 function firstMend(open: readonly Finding[], here: Asked) {

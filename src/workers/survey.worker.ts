@@ -12,6 +12,9 @@ import { because } from '@/core/findings/because';
 import { causesOf, type Cause } from '@/core/findings/causes';
 import { findingsOf, type Finding, type Judged } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
+import { launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
+import { launchAdvice, type LaunchAdvice } from '@/core/launch/mends';
+import { launchIn } from '@/core/launch/survey';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';
 import { positionOf, seenParts, type SeenParts } from '@/core/solve/layer';
@@ -69,6 +72,15 @@ async function askedOf(documents: Documents, sceneId: string): Promise<Asked> {
     outside: { fonts: known, pixels },
     newId: () => crypto.randomUUID(),
   };
+}
+
+async function launchAsked(documents: Documents, launchId: string): Promise<LaunchAsked | null> {
+  const launch = launchIn(documents, launchId);
+  if (!launch) return null;
+  const scenes = Object.values(documents.scenes);
+  const hashes = scenes.flatMap((s) => filesOfScene(s, documents.project.pictures));
+  const pixels = await pixelsOf([...new Set(hashes)]);
+  return { documents, launch, cases: distinct, outside: { fonts: (fonts ??= await loadFonts()), pixels } };
 }
 
 const api = {
@@ -181,6 +193,20 @@ const api = {
       if (done) return value;
       if (!(await goOn(value))) return null;
     }
+  },
+  /** What is wrong with a launch, over all cases that can be told apart. */
+  async launchFindings(documents: Documents, launchId: string): Promise<LaunchFinding[]> {
+    const asked = await launchAsked(documents, launchId);
+    return asked ? launchFindings(asked) : [];
+  },
+  /** What would mend a finding of a launch, tried on all cases. */
+  async launchAdvice(
+    documents: Documents,
+    launchId: string,
+    finding: LaunchFinding,
+  ): Promise<LaunchAdvice[]> {
+    const asked = await launchAsked(documents, launchId);
+    return asked ? launchAdvice(asked, finding, () => crypto.randomUUID()) : [];
   },
   /** Pixels that each picture needs in these scenes. */
   async needed(asked: Documented[]): Promise<Map<string, Needed[]>> {

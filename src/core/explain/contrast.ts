@@ -13,8 +13,8 @@ const WHERE = [
 
 /** “top left”, “middle” */
 function sayPlace(tile: number): string {
-  const third = (i: number) => Math.min(2, Math.floor((i * 3) / TILES));
-  const [y, x] = [WHERE[0][third(Math.floor(tile / TILES))]!, WHERE[1][third(tile % TILES)]!];
+  const third = (i: number) => Math.min(2, Math.floor((i * 3) / TILES.columns));
+  const [y, x] = [WHERE[0][third(Math.floor(tile / TILES.columns))]!, WHERE[1][third(tile % TILES.columns)]!];
   return y === 'middle' && x === 'middle' ? 'middle' : [y, x].filter((w) => w !== 'middle').join(' ');
 }
 
@@ -41,7 +41,7 @@ export function whyContrast({ input, result }: Context, { layer }: Asked): Reaso
   );
   const names = below.filter((l) => l.kind !== 'text').map((l) => l.name);
   return reason(
-    `At least nine tenths of the ${TILES} × ${TILES} tiles under it have ${sayContrast(tenthPercentile(all))} or more.`,
+    `At least nine tenths of the ${TILES.columns} × ${TILES.rows} tiles under it have ${sayContrast(tenthPercentile(all))} or more.`,
     [
       own,
       reason(`It is least at the ${sayPlace(at)}: ${sayContrast(least)} over ${hexOf(tiles[at]!)}.`),

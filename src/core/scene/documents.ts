@@ -7,7 +7,11 @@ import { Scene } from './scene';
 export const Documents = z
   .object({ project: Project, scenes: z.record(z.string(), Scene) })
   .superRefine(({ project, scenes }, ctx) => {
-    for (const message of [...sceneList(project, scenes), ...missingPictures(project, scenes)]) {
+    for (const message of [
+      ...sceneList(project, scenes),
+      ...missingPictures(project, scenes),
+      ...launchedScenes(project, scenes),
+    ]) {
       ctx.addIssue({ code: 'custom', message });
     }
   });
@@ -39,6 +43,16 @@ export function filesOfScene({ layers }: Scene, pictures: readonly Picture[]): s
   const used = new Set(layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])));
   const shown = pictures.filter((p) => used.has(p.id));
   return [...new Set(shown.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash))))];
+}
+
+/** Stages and targets that show a scene which is not there. */
+function launchedScenes({ launches = [] }: Project, scenes: Record<string, Scene>): string[] {
+  return launches.flatMap(({ name, stages, targets }) => {
+    const shown = [...stages.map((s) => s.scene), ...targets.flatMap((t) => t.scene ?? [])];
+    return [...new Set(shown)]
+      .filter((id) => !scenes[id])
+      .map((id) => `A scene that the launch “${name}” shows cannot go: “${id}”.`);
+  });
 }
 
 function missingPictures(project: Project, scenes: Record<string, Scene>): string[] {

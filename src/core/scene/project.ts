@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { Launch } from '../launch/launch';
 import { Acceptance } from '../measure/accept';
 import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
@@ -26,6 +27,8 @@ export const Project = z.looseObject({
     .object({ low: z.number().positive(), high: z.number().positive() })
     .refine(({ low, high }) => low < high, 'The least ratio has to be smaller than the greatest.')
     .optional(),
+  /** from the tap to the first screen */
+  launches: z.array(Launch).max(20).optional(),
   /** how names of files are read; the usual way when absent */
   naming: Naming.optional(),
   /** the densities that a picture of several files should have, px per lu; the usual ones when absent */

@@ -7,9 +7,13 @@ import { sumsOnGrid } from '../pixels/sums';
 import type { Appearance } from '../scene/values';
 import type { LayerResult, PictureResult } from './result';
 
-/** Tiles along each side of what is looked at. */
-export const TILES = 8;
-const COUNT = TILES * TILES;
+/** How finely what is looked at is divided. */
+export interface Division {
+  columns: number;
+  rows: number;
+}
+/** Under a text, a logo or a bar. */
+export const TILES: Division = { columns: 8, rows: 8 };
 
 /** What is seen where nothing is drawn, as a window that nobody has painted: white, or black when it is dark. */
 const BEHIND: Record<Appearance, Rgba> = {
@@ -17,31 +21,35 @@ const BEHIND: Record<Appearance, Rgba> = {
   dark: { r: 0, g: 0, b: 0, a: 1 },
 };
 
-interface Grid {
+interface Grid extends Division {
   rect: Rect;
+  count: number;
   xs: number[];
   ys: number[];
 }
 
-function lines(start: number, length: number): number[] {
+function lines(start: number, length: number, parts: number): number[] {
   const out: number[] = [];
-  for (let i = 0; i <= TILES; i++) out.push(start + (length * i) / TILES);
+  for (let i = 0; i <= parts; i++) out.push(start + (length * i) / parts);
   return out;
 }
-const gridOf = (rect: Rect): Grid => ({
+const gridOf = (rect: Rect, { columns, rows }: Division): Grid => ({
   rect,
-  xs: lines(rect.x, rect.width),
-  ys: lines(rect.y, rect.height),
+  columns,
+  rows,
+  count: columns * rows,
+  xs: lines(rect.x, rect.width, columns),
+  ys: lines(rect.y, rect.height, rows),
 });
 
 /** Premultiplied means, four numbers a tile: 0..255 each and alpha 0..1. */
 type Means = Float64Array;
 
-const tileAt = ({ rect, xs, ys }: Grid, i: number): Rect => ({
-  x: xs[i % TILES]!,
-  y: ys[Math.floor(i / TILES)]!,
-  width: rect.width / TILES,
-  height: rect.height / TILES,
+const tileAt = ({ rect, xs, ys, columns, rows }: Grid, i: number): Rect => ({
+  x: xs[i % columns]!,
+  y: ys[Math.floor(i / columns)]!,
+  width: rect.width / columns,
+  height: rect.height / rows,
 });
 
 function set(means: Means, i: number, { r, g, b, a }: Rgba, share: number): void {
@@ -55,16 +63,16 @@ function set(means: Means, i: number, { r, g, b, a }: Rgba, share: number): void
 /** @param seen what of the painted area is seen; its rounded corners are not taken off */
 function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): Means | null {
   if (!seen || !intersect(seen, grid.rect)) return null;
-  const means = new Float64Array(COUNT * 4);
+  const means = new Float64Array(grid.count * 4);
   const whole = contains(seen, grid.rect);
   if (whole && paint.kind === 'colour') {
     // The usual ground: nothing to be worked out tile by tile.
     const colour = rgbaOf(paint.colour);
-    for (let i = 0; i < COUNT; i++) set(means, i, colour, 1);
+    for (let i = 0; i < grid.count; i++) set(means, i, colour, 1);
     return means;
   }
   const colourAt = colourer(paint);
-  for (let i = 0; i < COUNT; i++) {
+  for (let i = 0; i < grid.count; i++) {
     const tile = tileAt(grid, i);
     const part = whole ? tile : intersect(tile, seen);
     if (part) set(means, i, colourAt(middleOf(tile)), area(part) / area(tile));
@@ -77,8 +85,8 @@ const middleOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
 function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): Means {
   const whole = sumsOnGrid(sums, [0, sums.width], [0, sums.height]);
   const px = sums.width * sums.height;
-  const means = new Float64Array(COUNT * 4);
-  for (let i = 0; i < COUNT; i++) {
+  const means = new Float64Array(grid.count * 4);
+  for (let i = 0; i < grid.count; i++) {
     const tile = tileAt(grid, i);
     const share = coveredArea(p, tile) / area(tile) / px;
     for (let c = 0; c < 4; c++) means[i * 4 + c] = whole[c]! * share;
@@ -101,12 +109,12 @@ function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Means
     const xs = clamped(grid.xs, seen.x, right(seen)).map((x) => (x - p.drawn.x) * across);
     const ys = clamped(grid.ys, seen.y, bottom(seen)).map((y) => (y - p.drawn.y) * down);
     means = sumsOnGrid(sums, xs, ys);
-    const px = ((grid.rect.width / TILES) * across * grid.rect.height * down) / TILES;
+    const px = ((grid.rect.width / grid.columns) * across * grid.rect.height * down) / grid.rows;
     for (let i = 0; i < means.length; i++) means[i]! /= px;
   }
   if (tint) {
     const colour = rgbaOf(tint);
-    for (let i = 0; i < COUNT; i++) set(means, i, colour, means[i * 4 + 3]!);
+    for (let i = 0; i < grid.count; i++) set(means, i, colour, means[i * 4 + 3]!);
   }
   return means;
 }
@@ -127,7 +135,7 @@ export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): numb
 }
 
 /**
- * The mean colour of each of 8 × 8 tiles of a rectangle under everything that is drawn there, back to front, mixed as
+ * The mean colour of each tile of a rectangle under everything that is drawn there, back to front, mixed as
  * it is coded. Letters under it are left out, and so are the rounded corners of panels.
  * @param below layers in drawing order
  * @returns opaque colours, row by row
@@ -137,16 +145,17 @@ export function backdropOf(
   below: readonly LayerResult[],
   pixels: ReadonlyMap<string, FilePixels>,
   appearance: Appearance,
+  division = TILES,
 ): Rgba[] {
-  const grid = gridOf(rect);
+  const grid = gridOf(rect, division);
   const { r, g, b, a } = BEHIND[appearance];
   const tiles: Rgba[] = [];
-  for (let i = 0; i < COUNT; i++) tiles.push({ r, g, b, a });
+  for (let i = 0; i < grid.count; i++) tiles.push({ r, g, b, a });
   for (const layer of below) {
     const means = meansOf(layer, grid, pixels);
     if (!means) continue;
     const opacity = opacityOf(layer, below);
-    for (let i = 0; i < COUNT; i++) {
+    for (let i = 0; i < grid.count; i++) {
       const tile = tiles[i]!;
       const rest = 1 - means[i * 4 + 3]! * opacity;
       tile.r = means[i * 4]! * opacity + tile.r * rest;

@@ -1,0 +1,74 @@
+import type { Launch, Target } from '../src/core/launch/launch';
+import type { Screen } from '../src/core/screens/screen';
+
+const HAND: Screen['kind'][] = [
+  'compact-phone',
+  'phone',
+  'large-phone',
+  'foldable-cover',
+  'foldable-inner',
+  'tablet',
+  'split-window',
+];
+
+const target = (id: string, name: string, more: Pick<Target, 'families' | 'kinds' | 'system'>): Target => ({
+  id,
+  name,
+  ids: [],
+  ...more,
+});
+
+/** A launch with what goes wrong in most: a white window, a logo that jumps, a clipped icon, a splash held too long. */
+export const launch: Launch = {
+  id: 'launch',
+  name: 'Launch',
+  targets: [
+    target('whole-number', 'Phones and tablets of whole-number scales', {
+      families: ['whole-number'],
+      kinds: HAND,
+      system: 'layout',
+    }),
+    target('density-class', 'Phones and tablets of density classes', {
+      families: ['density-class'],
+      kinds: HAND,
+      system: 'icon',
+    }),
+    target('large', 'Televisions and desktop windows', {
+      families: [],
+      kinds: ['tv', 'desktop-window'],
+      system: 'flat',
+    }),
+  ],
+  stages: [
+    {
+      id: 'window',
+      scene: 'system-window',
+      system: 'flat',
+      enter: 'none',
+      durationMs: 0,
+      easing: 'linear',
+      holdMs: 0,
+    },
+    {
+      id: 'splash',
+      scene: 'winter-splash',
+      system: 'app',
+      enter: 'fade',
+      durationMs: 500,
+      easing: 'ease-out',
+      holdMs: 2600,
+    },
+    {
+      id: 'first-screen',
+      scene: 'sign-in',
+      system: 'app',
+      enter: 'none',
+      durationMs: 0,
+      easing: 'linear',
+      holdMs: 0,
+    },
+  ],
+  systemMs: 400,
+  loadingMs: 1400,
+  warm: { systemMs: 100, loadingMs: 0 },
+};

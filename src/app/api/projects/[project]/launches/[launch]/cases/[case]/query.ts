@@ -1,0 +1,26 @@
+import { z } from 'zod';
+import { STARTS } from '@/core/launch/timeline';
+import { describe, Problem } from '@/server/problem';
+import type { FilmAsked } from '@/server/services/film';
+
+export interface Context {
+  params: Promise<{ project: string; launch: string; case: string }>;
+}
+
+const Query = z.object({
+  start: z.enum(STARTS).default('cold'),
+  scale: z.coerce.number().positive().max(16).optional(),
+  /** ms from the tap */
+  t: z.coerce.number().min(0).max(3_600_000).default(0),
+  as: z.enum(['webp', 'png']).default('webp'),
+});
+
+/** What is asked for by an address. @throws Problem 422 naming the field */
+export async function readFilm(request: Request, { params }: Context) {
+  const { project: projectId, launch: launchId, case: caseId } = await params;
+  const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
+  if (!query.success) throw new Problem(422, describe(query.error));
+  const { start, scale, t, as } = query.data;
+  const asked: FilmAsked = { projectId, launchId, caseId, start, scale };
+  return { asked, t, as };
+}

@@ -1,0 +1,25 @@
+import type { Picture } from '../pictures/picture';
+import { coloursOf } from '../scene/paint';
+import type { Scene } from '../scene/scene';
+import { type NamedValue } from '../scene/values';
+
+/** Names of the layers that have nothing for dark, so that they look there as they do in light. */
+export function lightOnly(
+  scene: Scene,
+  pictures: readonly Picture[],
+  named: readonly NamedValue[],
+): string[] {
+  const hasDark = (colour: ReturnType<typeof coloursOf>[number]) => {
+    const plain = 'named' in colour ? named.find((n) => n.id === colour.named)?.value : colour;
+    return plain !== undefined && 'light' in plain && plain.dark !== undefined;
+  };
+  return scene.layers
+    .filter((l) => {
+      if (!l.visible) return false;
+      if (l.kind === 'ground') return !coloursOf(l.colour).every(hasDark);
+      if (l.kind !== 'picture') return false;
+      const files = pictures.find((p) => p.id === l.picture)?.cuts.flatMap((c) => c.renditions) ?? [];
+      return !files.some((r) => r.appearance === 'dark');
+    })
+    .map((l) => l.name);
+}

@@ -1,0 +1,217 @@
+import type { Documents } from '../scene/documents';
+import { sayLength, sayNumber, sayRatio, sayShare } from '../formats/numbers';
+import { hexOf } from '../pixels/raster';
+import type { FilePixels } from '../pixels/file';
+import type { Case } from '../screens/cases';
+import type { Outside } from '../survey/survey';
+import { handoverOf, outsideCircle, type Handover } from './handover';
+import type { Launch } from './launch';
+import { createLaunchSurvey, type StageResult } from './survey';
+import { ICON_WINDOW, MASK_ID } from './system';
+import { fadeOf, timelineOf } from './timeline';
+
+/** In the order in which they are best mended: what changes a window first, then what depends on it. */
+export const LAUNCH_RULES = [
+  'outside-stage',
+  'icon-masked',
+  'flash',
+  'jump',
+  'held-too-long',
+  'fade-cut-short',
+] as const;
+export type LaunchRule = (typeof LAUNCH_RULES)[number];
+
+/** From where on each is a warning and a failure, in its own unit, and why. */
+export const LAUNCH_LIMITS: Record<LaunchRule, { warn: number; fail: number; reason: string }> = {
+  flash: {
+    warn: 30,
+    fail: 50,
+    reason: 'Mean difference of colour (CIEDE2000) of the two frames: 100 is black to white.',
+  },
+  jump: { warn: 1, fail: 8, reason: 'A corner that moves by more than 1 lu in one frame is seen to jump.' },
+  'held-too-long': {
+    warn: 100,
+    fail: 3000,
+    reason:
+      'A splash that stays when everything is loaded makes people wait; over three seconds they notice.',
+  },
+  'fade-cut-short': { warn: 0, fail: 400, reason: 'A fade that is cut off ends in a jump.' },
+  'outside-stage': { warn: 0, fail: Infinity, reason: 'A window of the system does not draw everything.' },
+  'icon-masked': { warn: 0.002, fail: 0.02, reason: 'What lies outside of the circle is cut off.' },
+};
+
+/** What a rule says of one case. */
+export interface LaunchFault {
+  rule: LaunchRule;
+  /** of the stage, or of the earlier one of two */
+  stage: number;
+  /** of a layer, a picture or a target, where there may be several */
+  about: string;
+  value: number;
+  /** what it is, in words with its figures, and what it comes from, step by step; said of the worst case only */
+  say: () => { said: string; because: string[] };
+}
+
+const sayMs = (ms: number) => (ms >= 1000 ? `${sayRatio(ms / 1000)} s` : `${sayNumber(ms)} ms`);
+
+function flashFault(h: Handover, stage: number, names: readonly string[]): LaunchFault[] {
+  const { flash } = h;
+  if (flash === null || !h.colours) return [];
+  const { before, after, groundShare } = h.colours;
+  const ground =
+    groundShare > 0 ? [`${sayShare(groundShare)} of ${names[stage]} is nothing but its ground.`] : [];
+  return [
+    {
+      rule: 'flash',
+      stage,
+      about: '',
+      value: flash,
+      say: () => ({
+        said: `a flash: ${hexOf(before)}, then ${hexOf(after)}, a mean difference of colour of ${sayNumber(flash)}`,
+        because: [
+          `${names[stage]} ends in ${hexOf(before)} on average, ${names[stage + 1]} is ${hexOf(after)}.`,
+          ...ground,
+        ],
+      }),
+    },
+  ];
+}
+
+const jumpFaults = (h: Handover, stage: number, names: readonly string[]): LaunchFault[] =>
+  h.jumps.map((j) => ({
+    rule: 'jump',
+    stage,
+    about: j.pictureId,
+    value: j.furthest,
+    say: () => ({
+      said: `${j.name} jumps by ${sayNumber(j.shift.x)} across and ${sayNumber(j.shift.y)} lu down, and becomes ${sayRatio(j.scale)} times as wide`,
+      because: [
+        `In ${names[stage]} it is ${sayLength(j.from.width)} wide, ${sayNumber(j.from.x)} from the left and ${sayNumber(j.from.y)} from the top.`,
+        `In ${names[stage + 1]} it is ${sayLength(j.to.width)} wide, ${sayNumber(j.to.x)} from the left and ${sayNumber(j.to.y)} from the top.`,
+        'Two stages place the same picture by different rules.',
+      ],
+    }),
+  }));
+
+function timeFaults(launch: Launch, stages: readonly StageResult[], names: readonly string[]): LaunchFault[] {
+  const all = stages.map((s) => s.stage);
+  const { spans } = timelineOf(launch, all);
+  const faults: LaunchFault[] = [];
+  for (const { index, start, end, fadeMs, heldUntil } of spans) {
+    if (fadeMs > end - start) {
+      const value = fadeMs - (end - start);
+      faults.push({
+        rule: 'fade-cut-short',
+        stage: index,
+        about: '',
+        value,
+        say: () => ({
+          said: `its fade of ${sayMs(fadeMs)} is cut off after ${sayMs(end - start)}`,
+          because: [
+            `${names[index]} is on the screen for ${sayMs(end - start)}, and its fade takes ${sayMs(fadeMs)}.`,
+          ],
+        }),
+      });
+    }
+    const waited = heldUntil - Math.max(launch.loadingMs, start + fadeMs);
+    if (index === spans.length - 2 && waited > 0) {
+      const shown = heldUntil - start;
+      faults.push({
+        rule: 'held-too-long',
+        stage: index,
+        about: '',
+        // Over three seconds on the screen count as such, whatever the loading takes.
+        value: shown > 3000 ? Math.max(waited, shown) : waited,
+        say: () => ({
+          said: `people wait ${sayMs(waited)} longer than the loading takes; ${names[index]} is on the screen for ${sayMs(shown)}`,
+          because: [
+            `Everything is loaded ${sayMs(launch.loadingMs)} after the tap.`,
+            `${names[index]} is there from ${sayMs(start)} on, fades for ${sayMs(fadeMs)} and is held for ${sayMs(all[index]!.holdMs)}: until ${sayMs(heldUntil)}.`,
+          ],
+        }),
+      });
+    }
+  }
+  return faults;
+}
+
+function outsideFaults(
+  { outside, stage }: StageResult,
+  index: number,
+  nameOf: (layer: string) => string,
+): LaunchFault[] {
+  return outside.map(({ layerId, why }) => ({
+    rule: 'outside-stage',
+    stage: index,
+    about: layerId,
+    value: 1,
+    say: () => ({
+      said: `${nameOf(layerId)} is not drawn as its rule says: ${why}`,
+      because: [`This stage is drawn by the system (${stage.system}).`, `${nameOf(layerId)}: ${why}.`],
+    }),
+  }));
+}
+
+/** Everything around the icon's middle is alike on every screen, so that each file is looked at once. */
+function createMasked(pixels: ReadonlyMap<string, FilePixels>) {
+  const known = new Map<string, number>();
+  return ({ stage, result }: StageResult, index: number, name: string): LaunchFault[] => {
+    const layer = result?.layers.find((l) => l.kind === 'picture' && l.parent === MASK_ID);
+    const file = layer?.kind === 'picture' ? pixels.get(layer.rendition.hash) : undefined;
+    if (layer?.kind !== 'picture' || !file || !result) return [];
+    const { screen } = result.regions;
+    const { drawn } = layer.placement;
+    const key = `${layer.rendition.hash} ${stage.padding}`;
+    const circle = { x: screen.width / 2, y: screen.height / 2, radius: ICON_WINDOW.circle / 2 };
+    const value = known.get(key) ?? outsideCircle(drawn, file, circle);
+    known.set(key, value);
+    return [
+      {
+        rule: 'icon-masked',
+        stage: index,
+        about: layer.pictureId,
+        value,
+        say: () => ({
+          said: `${sayShare(value)} of ${name} is cut off by the circle of the system`,
+          because: [
+            `The system draws the icon ${sayLength(ICON_WINDOW.box)} wide and shows a circle of ${sayLength(ICON_WINDOW.circle)}.`,
+            stage.padding > 0
+              ? `The file is set into it with ${sayShare(stage.padding)} of room along each side.`
+              : 'The file reaches to the edge of its box, without room for the circle.',
+          ],
+        }),
+      },
+    ];
+  };
+}
+
+/** A launch with everything that a survey takes. */
+export interface Launched {
+  documents: Documents;
+  launch: Launch;
+  outside: Outside;
+}
+
+/** What is wrong on one case, all values included that keep their limits. */
+export function createFaults({ documents, launch, outside }: Launched) {
+  const stagesOf = createLaunchSurvey(documents, launch, outside);
+  const masked = outside.pixels ? createMasked(outside.pixels) : () => [];
+  const pixels = outside.pixels ?? null;
+  return (c: Case): LaunchFault[] => {
+    const stages = stagesOf(c);
+    const names = stages.map(({ stage }) => documents.scenes[stage.scene]!.name);
+    const faults = timeFaults(launch, stages, names);
+    stages.forEach((s, i) => {
+      const scene = documents.scenes[s.stage.scene]!;
+      const nameOf = (id: string) => scene.layers.find((l) => l.id === id)?.name ?? id;
+      faults.push(...outsideFaults(s, i, nameOf));
+      const icon = s.result?.layers.find((l) => l.kind === 'picture' && l.parent === MASK_ID);
+      if (icon) faults.push(...masked(s, i, icon.name));
+      const next = stages[i + 1]?.result;
+      if (!s.result || !next) return;
+      const h = handoverOf(s.result, next, pixels, fadeOf(stages[i + 1]!.stage));
+      faults.push(...flashFault(h, i, names), ...jumpFaults(h, i, names));
+    });
+    return faults;
+  };
+}

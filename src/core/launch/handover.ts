@@ -1,0 +1,159 @@
+import { isRepeated } from '../fit/tiles';
+import { bottom, partOf, right, type Rect } from '../geometry/rect';
+import { areaInRound } from '../measure/glass';
+import { ciede2000, labOf } from '../pixels/colour';
+import type { FilePixels } from '../pixels/file';
+import type { Rgba } from '../pixels/raster';
+import { sumsOnGrid } from '../pixels/sums';
+import { backdropOf } from '../survey/backdrop';
+import type { CaseResult, PictureResult } from '../survey/result';
+
+/** A picture that two stages show at different places or in different sizes. */
+export interface Jump {
+  pictureId: string;
+  name: string;
+  /** layers of the earlier and of the later stage */
+  layers: { before: string; after: string };
+  from: Rect;
+  to: Rect;
+  /** of its middle, lu; right and down are positive */
+  shift: { x: number; y: number };
+  /** by which it grows across */
+  scale: number;
+  /** the furthest that a corner of it goes, lu */
+  furthest: number;
+}
+
+/** From one stage to the next on one case. */
+export interface Handover {
+  /** mean difference of colour over the grid, CIEDE2000; `null` while the pixels are not known */
+  flash: number | null;
+  /** mean colours of both frames, and how much of the earlier one is its bare ground, 0..1 */
+  colours: { before: Rgba; after: Rgba; groundShare: number } | null;
+  jumps: Jump[];
+  /** names of pictures that come, and that go */
+  appears: string[];
+  vanishes: string[];
+}
+
+type Pixels = ReadonlyMap<string, FilePixels>;
+
+/** Sixteen parts along the longer side, eight along the shorter one. */
+const gridFor = ({ width, height }: Rect) =>
+  height >= width ? { columns: 8, rows: 16 } : { columns: 16, rows: 8 };
+
+const tilesOf = ({ regions: { screen }, layers, appearance }: CaseResult, pixels: Pixels) =>
+  backdropOf(screen, layers, pixels, appearance, gridFor(screen));
+
+function meanOf(tiles: readonly Rgba[]): Rgba {
+  const sum = (channel: 'r' | 'g' | 'b') => tiles.reduce((all, t) => all + t[channel], 0) / tiles.length;
+  return { r: sum('r'), g: sum('g'), b: sum('b'), a: 1 };
+}
+
+/** Coded values that nobody tells apart, in the most different channel. */
+const ALIKE = 3;
+const areAlike = (a: Rgba, b: Rgba) =>
+  Math.max(Math.abs(a.r - b.r), Math.abs(a.g - b.g), Math.abs(a.b - b.b)) <= ALIKE;
+
+/** Which tiles of a frame are nothing but its ground. */
+function bareTiles(result: CaseResult, tiles: readonly Rgba[], pixels: Pixels): boolean[] {
+  const grounds = result.layers.filter((l) => l.kind === 'ground');
+  const bare = tilesOf({ ...result, layers: grounds }, pixels);
+  return tiles.map((tile, i) => areAlike(tile, bare[i]!));
+}
+
+/** A fade of at least so long is seen as one motion. */
+const SEEN_FADE_MS = 200;
+
+const picturesOf = ({ layers }: CaseResult): PictureResult[] =>
+  layers.filter(
+    (l): l is PictureResult =>
+      l.kind === 'picture' && !isRepeated(l.placement) && l.placement.visible !== null,
+  );
+
+function jumpOf(before: PictureResult, after: PictureResult): Jump {
+  const [from, to] = [before.placement.drawn, after.placement.drawn];
+  const corners = [
+    [to.x - from.x, to.y - from.y],
+    [right(to) - right(from), to.y - from.y],
+    [to.x - from.x, bottom(to) - bottom(from)],
+    [right(to) - right(from), bottom(to) - bottom(from)],
+  ] as const;
+  return {
+    pictureId: after.pictureId,
+    name: after.name,
+    layers: { before: before.id, after: after.id },
+    from,
+    to,
+    shift: {
+      x: to.x + to.width / 2 - (from.x + from.width / 2),
+      y: to.y + to.height / 2 - (from.y + from.height / 2),
+    },
+    scale: from.width > 0 ? to.width / from.width : 1,
+    furthest: Math.max(...corners.map(([x, y]) => Math.hypot(x, y))),
+  };
+}
+
+/**
+ * What changes from the last frame of one stage to the first whole frame of the next, on one case. Where pictures turn
+ * into others by a fade that can be seen, that is no flash; a bare ground before it still is.
+ * @param fadeMs how long the later stage takes to come in
+ */
+export function handoverOf(
+  before: CaseResult,
+  after: CaseResult,
+  pixels: Pixels | null,
+  fadeMs: number,
+): Handover {
+  const [were, are] = [picturesOf(before), picturesOf(after)];
+  const has = (list: PictureResult[], p: PictureResult) => list.some((o) => o.pictureId === p.pictureId);
+  const jumps = are.flatMap((p) => {
+    const was = were.find((o) => o.pictureId === p.pictureId);
+    return was ? [jumpOf(was, p)] : [];
+  });
+  const rest = {
+    jumps,
+    appears: are.filter((p) => !has(were, p)).map((p) => p.name),
+    vanishes: were.filter((p) => !has(are, p)).map((p) => p.name),
+  };
+  if (!pixels) return { flash: null, colours: null, ...rest };
+  const [a, b] = [tilesOf(before, pixels), tilesOf(after, pixels)];
+  const bare = bareTiles(before, a, pixels);
+  const counts = (i: number) => fadeMs < SEEN_FADE_MS || bare[i]!;
+  const flash = a.reduce((sum, tile, i) => (counts(i) ? sum + difference(tile, b[i]!) : sum), 0) / a.length;
+  const groundShare = bare.filter(Boolean).length / a.length;
+  return { flash, colours: { before: meanOf(a), after: meanOf(b), groundShare }, ...rest };
+}
+
+const difference = (a: Rgba, b: Rgba) => ciede2000(labOf(a), labOf(b));
+
+/**
+ * How much of the ink of a picture lies outside of a circle, 0..1: of one with see-through parts by its alpha, row by
+ * row of its preview; of an opaque one by the rectangle of what differs from its border.
+ */
+export function outsideCircle(
+  drawn: Rect,
+  file: FilePixels,
+  circle: { x: number; y: number; radius: number },
+): number {
+  const { sums, border, ink } = file;
+  if (!ink) return 0;
+  if (border) {
+    const rect = partOf(drawn, ink.bounds);
+    const { x, y, radius } = circle;
+    const round = { rect: { x: x - radius, y: y - radius, width: 2 * radius, height: 2 * radius }, radius };
+    return 1 - areaInRound(rect, round) / (rect.width * rect.height);
+  }
+  const across = sums.width / drawn.width;
+  const down = sums.height / drawn.height;
+  let inside = 0;
+  for (let row = 0; row < sums.height; row++) {
+    const far = Math.abs((row + 0.5) / down + drawn.y - circle.y);
+    if (far >= circle.radius) continue;
+    const half = Math.sqrt(circle.radius ** 2 - far ** 2);
+    const at = (x: number) => Math.min(sums.width, Math.max(0, (x - drawn.x) * across));
+    inside += sumsOnGrid(sums, [at(circle.x - half), at(circle.x + half)], [row, row + 1])[3]!;
+  }
+  const all = sumsOnGrid(sums, [0, sums.width], [0, sums.height])[3]!;
+  return all > 0 ? Math.max(0, 1 - inside / all) : 0;
+}

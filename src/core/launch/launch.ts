@@ -1,0 +1,107 @@
+import { z } from 'zod';
+import { Id } from '../scene/values';
+import { KINDS, Screen } from '../screens/screen';
+import { easingOf } from './easing';
+
+/** What draws a stage: a window of the system of one of three kinds, or the app itself. */
+export const SYSTEMS = ['flat', 'icon', 'layout', 'app'] as const;
+export const System = z.enum(SYSTEMS);
+export type System = z.infer<typeof System>;
+
+const ms = z.number().min(0).max(600_000);
+/** Share of an icon's box that is left free along each side. */
+const Padding = z.number().min(0).max(0.45);
+
+export const Stage = z.looseObject({
+  id: Id,
+  scene: Id,
+  system: System,
+  /** only the app can fade */
+  enter: z.enum(['none', 'fade']),
+  durationMs: ms,
+  easing: z
+    .string()
+    .max(200)
+    .refine((text) => easingOf(text) !== null, 'This is no CSS easing function.'),
+  /** after the fade */
+  holdMs: ms,
+  /** of the icon, in a window that masks it */
+  padding: Padding.optional(),
+});
+export type Stage = z.infer<typeof Stage>;
+
+/** Screens whose system shows a first window of a given kind: those of the families and kinds, and those by id. */
+export const Target = z.looseObject({
+  id: Id,
+  name: z.string().min(1).max(120),
+  /** both hold where both are given; none of either takes in nothing */
+  families: z.array(Screen.shape.family),
+  kinds: z.array(z.enum(KINDS)),
+  ids: z.array(Id).max(500),
+  system: z.enum(['flat', 'icon', 'layout']),
+  /** its own scene for the first window; that of the first stage when absent */
+  scene: Id.optional(),
+  /** of the icon */
+  padding: Padding.optional(),
+  /** its system shows nothing until the app draws */
+  off: z.boolean().optional(),
+});
+export type Target = z.infer<typeof Target>;
+
+/** From the tap to the first screen. Times count from the tap. */
+export const Launch = z.looseObject({
+  id: Id,
+  name: z.string().min(1).max(120),
+  targets: z.array(Target).max(20),
+  stages: z.array(Stage).min(1).max(8),
+  /** how long the first stage lasts */
+  systemMs: ms,
+  /** from the tap until the app has what it needs */
+  loadingMs: ms,
+  /** the same when the app still was in memory */
+  warm: z.object({ systemMs: ms, loadingMs: ms }),
+});
+export type Launch = z.infer<typeof Launch>;
+
+export const isIn = ({ families, kinds, ids }: Target, screen: Screen): boolean => {
+  if (ids.includes(screen.id)) return true;
+  if (families.length + kinds.length === 0) return false;
+  return (
+    (families.length === 0 || families.includes(screen.family)) &&
+    (kinds.length === 0 || kinds.includes(screen.kind))
+  );
+};
+
+/** The target that a screen belongs to; the first where several claim it, `null` where none does. */
+export const targetOf = (launch: Launch, screen: Screen): Target | null =>
+  launch.targets.find((t) => isIn(t, screen)) ?? null;
+
+/** Screens that several targets claim, which is an error, and those that none does. */
+export function coverageOf(launch: Launch, screens: readonly Screen[]) {
+  const claimed = screens.map((screen) => ({
+    screen,
+    targets: launch.targets.filter((t) => isIn(t, screen)),
+  }));
+  return {
+    claimedTwice: claimed.filter((c) => c.targets.length > 1),
+    unclaimed: claimed.filter((c) => c.targets.length === 0).map((c) => c.screen),
+  };
+}
+
+/** A stage as a screen has it; the first one may be the system's own, or show nothing. */
+export interface ScreenStage extends Stage {
+  padding: number;
+  /** nothing is drawn: what was there before the tap stays */
+  empty: boolean;
+}
+
+/** The stages as they come on one screen. */
+export function stagesOn(launch: Launch, screen: Screen): ScreenStage[] {
+  const target = targetOf(launch, screen);
+  return launch.stages.map((stage, i) => {
+    const own = stage.padding ?? 0;
+    if (i > 0 || !target || stage.system === 'app') return { ...stage, padding: own, empty: false };
+    const { scene = stage.scene, system, padding = own, off = false } = target;
+    return { ...stage, scene, system, padding, empty: off };
+  });
+}

@@ -1,0 +1,87 @@
+import { easingOf } from '@/core/launch/easing';
+import { launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
+import { launchAdvice } from '@/core/launch/mends';
+import type { Documents } from '@/core/scene/documents';
+import { applyPatch } from '@/core/scene/patch';
+import { tellingCases } from '@/core/solve/telling';
+import { survey, surveyInput } from '@/core/survey/survey';
+import { demo } from './testing/demo';
+import { ownStore } from './testing/store';
+
+ownStore();
+
+const MINUTES = 60_000;
+
+/** What people see | the rule that finds it | the stage it is on | what it is about | why, in words */
+const ROWS: readonly (readonly [string, LaunchFinding['rule'], number, string, RegExp])[] = [
+  [
+    'white flash, then the splash',
+    'flash',
+    0,
+    '',
+    /System window ends in #f\w+ on average.* is nothing but its ground/,
+  ],
+  ['the logo jumps', 'jump', 0, 'emblem', /Two stages place the same picture by different rules/],
+  [
+    'the icon’s corners are cut',
+    'icon-masked',
+    0,
+    'emblem',
+    /shows a circle of 192 lu.*without room for the circle/,
+  ],
+  ['people wait', 'held-too-long', 1, '', /loaded 1.4 s after the tap.*held for 2.6 s: until 3.5 s/],
+];
+
+/** The launch of the demo over a few cases that differ most, which is quick, or over all. */
+async function launch(most: number) {
+  const { documents, cases, asked } = await demo();
+  const here = asked('winter-splash');
+  const input = surveyInput(documents, documents.scenes['winter-splash']!, here.outside);
+  const some = most < cases.length ? tellingCases(cases, survey(input, cases), most) : cases;
+  const of = (now: Documents): LaunchAsked => ({
+    documents: now,
+    launch: now.project.launches![0]!,
+    cases: some,
+    outside: here.outside,
+  });
+  return { documents, of };
+}
+
+describe('the launch of the demo', () => {
+  it(
+    'shows what goes wrong from the tap to the first screen, each with its cause',
+    async () => {
+      const { documents, of } = await launch(1e9);
+      const found = launchFindings(of(documents));
+      for (const [what, rule, stage, about, why] of ROWS) {
+        const finding = found.find((f) => f.rule === rule && f.stage === stage && f.about === about);
+        if (!finding) throw new Error(`${what}: not found`);
+        expect(finding.outcome).toBe('fail');
+        expect(`${what}: ${finding.worst.because.join(' ')}`).toMatch(why);
+        expect(finding.worst.value).toBe(Math.max(...finding.on.map((o) => o.value)));
+      }
+      // The icon is masked where the system does so, and nowhere else.
+      const masked = found.find((f) => f.rule === 'icon-masked')!;
+      expect(masked.on.length).toBeLessThan(of(documents).cases.length);
+    },
+    5 * MINUTES,
+  );
+
+  it(
+    'has nothing wrong any more after mends that were offered, and those alone',
+    async () => {
+      const { documents, of } = await launch(40);
+      let now = documents;
+      let n = 0;
+      for (let round = 0; round < 20; round++) {
+        const mends = launchFindings(of(now)).map((f) => launchAdvice(of(now), f, () => `new-${n++}`)[0]);
+        const mend = mends.find((m) => m !== undefined);
+        if (!mend) break;
+        now = applyPatch(now, mend.patch);
+      }
+      expect(launchFindings(of(now)).map((f) => `${f.id} on ${f.on.length}: ${f.worst.said}`)).toEqual([]);
+      for (const stage of now.project.launches![0]!.stages) expect(easingOf(stage.easing)).not.toBeNull();
+    },
+    12 * MINUTES,
+  );
+});

@@ -1,0 +1,30 @@
+import { filePixelsOf, type FilePixels } from '@/core/pixels/file';
+import type { Asked } from '@/core/findings/advise';
+import type { Documents } from '@/core/scene/documents';
+import { casesOf } from '@/core/screens/cases';
+import { distinctCases } from '@/core/screens/likeness';
+import { screensOf } from '../catalogue';
+import { serverFonts } from '../fonts';
+import { seedDemo } from '../seed';
+import { raster } from '../services/pictures';
+import { loadProject } from '../services/projects';
+
+/** The demo as it is seeded, with everything that a survey takes from outside. */
+export async function demo() {
+  await seedDemo();
+  const { documents } = loadProject('larkmoor-ferries');
+  const pixels = new Map<string, FilePixels>();
+  for (const picture of documents.project.pictures)
+    for (const cut of picture.cuts)
+      for (const { hash } of cut.renditions) pixels.set(hash, filePixelsOf(await raster(hash)));
+  const cases = distinctCases(casesOf(screensOf(documents.project), ['light', 'dark'])).map((c) => c.shown);
+  let n = 0;
+  const asked = (sceneId: string, of: Documents = documents): Asked => ({
+    documents: of,
+    sceneId,
+    cases,
+    outside: { fonts: serverFonts(), pixels },
+    newId: () => `new-${n++}`,
+  });
+  return { documents, cases, asked };
+}
