@@ -23,17 +23,17 @@ export const launch: Launch = {
   id: 'launch',
   name: 'Launch',
   targets: [
-    target('whole-number', 'Phones and tablets of whole-number scales', {
+    target('whole-number', 'phones and tablets, whole scales', {
       families: ['whole-number'],
       kinds: HAND,
       system: 'layout',
     }),
-    target('density-class', 'Phones and tablets of density classes', {
+    target('density-class', 'phones and tablets, density classes', {
       families: ['density-class'],
       kinds: HAND,
       system: 'icon',
     }),
-    target('large', 'Televisions and desktop windows', {
+    target('large', 'televisions and desktops', {
       families: [],
       kinds: ['tv', 'desktop-window'],
       system: 'flat',

@@ -192,7 +192,13 @@ export function agreementDocuments({ project }: Documents): Documents {
     scene(BLEND, blend),
   ];
   return {
-    project: { ...project, id: AGREEMENT_PROJECT, name: 'Agreement', scenes: scenes.map((s) => s.id) },
+    project: {
+      ...project,
+      id: AGREEMENT_PROJECT,
+      name: 'Agreement',
+      launches: [],
+      scenes: scenes.map((s) => s.id),
+    },
     scenes: Object.fromEntries(scenes.map((s) => [s.id, s])),
   };
 }

@@ -37,7 +37,7 @@ export function createFilm(
     const commands = shown.flatMap(({ index, opacity }): Command[] => {
       const own = drawn[index]?.own ?? [];
       const group: Group = { kind: 'group', clip: null, opacity, commands: own };
-      return opacity === 1 ? own : [group];
+      return own.length > 0 ? [group] : [];
     });
     return { size: first.size, commands: [...commands, ...(options.glass ? first.glass : [])] };
   };

@@ -141,6 +141,15 @@ function letters({ lines, scale, colour, opacity }: Letters, size: Size): Overla
   return { input: svg(size, `<g fill="${colour}" opacity="${opacity}">${paths.join('')}</g>`) };
 }
 
+/** What groups look like by themselves: the frames of a film show the same ones, more and more of them. */
+const alone = new WeakMap<readonly Command[], Promise<Buffer>>();
+
+function paintedAlone(commands: readonly Command[], size: Size, bytes: Bytes): Promise<Buffer> {
+  const made = alone.get(commands) ?? painted(commands, size, bytes).then(lossless);
+  alone.set(commands, made);
+  return made;
+}
+
 /** Drawn by itself first, then cut and thinned as one. */
 async function group(
   { clip, opacity, commands }: Group,
@@ -148,8 +157,8 @@ async function group(
   bytes: Bytes,
 ): Promise<OverlayOptions[]> {
   const whole = { x: 0, y: 0, ...size };
-  const alone = await lossless(await painted(commands, size, bytes));
-  return [overlay(await masked(alone, whole, { rounding: clip, opacity }), whole)];
+  const own = await paintedAlone(commands, size, bytes);
+  return [overlay(await masked(own, whole, { rounding: clip, opacity }), whole)];
 }
 
 async function overlays(command: Command, size: Size, bytes: Bytes): Promise<OverlayOptions[]> {

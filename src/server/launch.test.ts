@@ -1,6 +1,6 @@
 import { easingOf } from '@/core/launch/easing';
 import { launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
-import { launchAdvice } from '@/core/launch/mends';
+import { launchAdvice } from '@/core/launch/advice';
 import type { Documents } from '@/core/scene/documents';
 import { applyPatch } from '@/core/scene/patch';
 import { tellingCases } from '@/core/solve/telling';

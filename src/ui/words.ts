@@ -40,6 +40,8 @@ export function caseSize({ screen, rotation }: Case): string {
 }
 
 export const kindName = ({ kind }: Screen) => KIND_NAMES[kind];
+/** “compact phone”: a kind by itself, where the list of kinds is said. */
+export const kindWord = (kind: Screen['kind']) => kind.replace('-', ' ');
 export const caseTurn = (c: Case) => ORIENTATION_LABELS[orientationOf(c.screen, c.rotation)];
 
 /** “Phone 393 × 852, portrait” */

@@ -13,7 +13,7 @@ import { causesOf, type Cause } from '@/core/findings/causes';
 import { findingsOf, type Finding, type Judged } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
 import { launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
-import { launchAdvice, type LaunchAdvice } from '@/core/launch/mends';
+import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
 import { launchIn } from '@/core/launch/survey';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';

@@ -88,11 +88,11 @@ export function shownAt({ spans }: Timeline, stages: readonly ScreenStage[], t: 
 
 /**
  * Moments at which something changes or is worth a look: where each stage begins, the middle and the end of each fade,
- * and the moment before a stage goes.
+ * and the moment before a stage goes. Where one fades in, its beginning looks like the moment before.
  */
 export function momentsOf({ spans, readyMs }: Timeline): number[] {
-  const times = spans.flatMap(({ start, end, fadeMs }) => [
-    start,
+  const times = spans.flatMap(({ index, start, end, fadeMs }) => [
+    ...(fadeMs > 0 && index > 0 ? [] : [start]),
     ...(fadeMs > 0 ? [start + fadeMs / 2, start + fadeMs].filter((t) => t <= end) : []),
     ...(Number.isFinite(end) && end - start > fadeMs + 80 ? [end - 1] : []),
   ]);

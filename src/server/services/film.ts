@@ -78,7 +78,7 @@ export async function filmWebp(asked: FilmAsked): Promise<Buffer> {
     made.map((m) => m.png),
     { join: { animated: true } },
   )
-    .webp({ lossless: true, loop: 0, delay: made.map((m) => m.ms) })
+    .webp({ lossless: true, effort: 1, loop: 0, delay: made.map((m) => m.ms) })
     .toBuffer();
 }
 

@@ -16,7 +16,8 @@ import type { PixelStore } from './pixels';
 const Context = createContext<PixelStore | null>(null);
 export const PixelProvider = Context.Provider;
 
-function usePixels(): PixelStore {
+/** The pixels that drawings are made of; whoever asks is made anew when more are there. */
+export function usePixels(): PixelStore {
   const store = useContext(Context);
   if (!store) throw new Error('Drawings need a store of pixels.');
   useSyncExternalStore(store.subscribe, store.version, () => 0);

@@ -27,14 +27,20 @@ export function watchOutside(store: WorkbenchStore): () => void {
     const state = store.getState();
     const scene = sceneOf(state);
     const { pictures } = state.documents.project;
-    const files = scene ? filesOfScene(scene, pictures).filter((hash) => !asked.has(hash)) : [];
+    // A launch goes through several scenes.
+    const scenes =
+      state.view.lens === 'launch' ? Object.values(state.documents.scenes) : scene ? [scene] : [];
+    const used = new Set(scenes.flatMap((s) => filesOfScene(s, pictures)));
+    const files = [...used].filter((hash) => !asked.has(hash));
     if (files.length === 0) return;
     for (const hash of files) asked.add(hash);
     void load(files).then((pixels) => !ended && store.setState({ pixels }));
   };
   loadNew();
   const unsubscribe = store.subscribe((state, before) => {
-    if (state.documents !== before.documents || state.sceneId !== before.sceneId) loadNew();
+    const { documents, sceneId, view } = state;
+    if (documents !== before.documents || sceneId !== before.sceneId || view.lens !== before.view.lens)
+      loadNew();
   });
   return () => {
     ended = true;

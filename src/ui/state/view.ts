@@ -4,7 +4,7 @@ import { OUTCOMES } from '@/core/measure/judge';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 
-export const LENSES = ['screens', 'fits', 'findings', 'sizes'] as const;
+export const LENSES = ['screens', 'fits', 'findings', 'launch', 'sizes'] as const;
 
 /** What stands in the middle of the lens of screens. */
 export const MIDDLES = ['field', 'valley', 'window', 'pair'] as const;

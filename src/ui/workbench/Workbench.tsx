@@ -8,6 +8,7 @@ import { SceneColumn } from '../scene/SceneColumn';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
 import { FindingsLens } from '../findings/FindingsLens';
+import { LaunchLens } from '../launch/LaunchLens';
 import { FitsLens } from '../fits/FitsLens';
 import { PairView } from '../pair/PairView';
 import { FreeWindow } from '../window/FreeWindow';
@@ -36,6 +37,7 @@ function Lens() {
   if (lens === 'sizes') return <SizesLens />;
   if (lens === 'findings') return <FindingsLens />;
   if (lens === 'fits') return <FitsLens />;
+  if (lens === 'launch') return <LaunchLens />;
   return (
     <div className="columns">
       <SceneColumn />

@@ -1,0 +1,186 @@
+import { expect, test, type Page } from '@playwright/test';
+import { easingOf, EASING_KEYWORDS } from '../src/core/launch/easing';
+import { seriousFindings, tabTo } from './fixtures';
+import { difference, raster } from './pixels';
+
+const PROJECT = '/projects/larkmoor-ferries';
+const CASE = 'phone-360x800-2x.0.light';
+const LAUNCH = `${PROJECT}/winter-splash?lens=launch&case=${CASE}`;
+const slider = (page: Page) => page.getByRole('slider', { name: 'Time from the tap' });
+const findings = (page: Page) => page.getByRole('region', { name: 'Findings of the launch' });
+const film = (page: Page) =>
+  page.getByRole('button', { name: /^Look at the hand-over/, pressed: true }).locator('canvas');
+
+const EASINGS = [
+  ...EASING_KEYWORDS,
+  'cubic-bezier(0.2, 0, 0, 1)',
+  'cubic-bezier(0.3, -0.6, 0.6, 1.8)',
+  'cubic-bezier(1, 0, 0, 1)',
+  'steps(4)',
+  'steps(5, jump-none)',
+  'steps(3, jump-both)',
+  'steps(2, start)',
+  'linear(0, 0.6 30%, 0.4 60%, 1)',
+  'linear(0.2, 0.9 20% 70%, 1.1, 1)',
+];
+
+test('easing is what the browser’s own animations do', async ({ page }) => {
+  await page.goto('/api/health');
+  await page.setContent('<div id="it" style="position:absolute"></div>');
+  const off = await page.evaluate(
+    ({ easings }) =>
+      easings.map((easing) => {
+        const element = document.getElementById('it')!;
+        const animation = element.animate(
+          [{ transform: 'translateX(0px)' }, { transform: 'translateX(1000px)' }],
+          { duration: 1000, easing, fill: 'both' },
+        );
+        animation.pause();
+        const values = Array.from({ length: 50 }, (_, i) => {
+          animation.currentTime = (1000 * i) / 49;
+          return new DOMMatrix(getComputedStyle(element).transform).e / 1000;
+        });
+        animation.cancel();
+        return values;
+      }),
+    { easings: EASINGS },
+  );
+  EASINGS.forEach((text, e) => {
+    const easing = easingOf(text)!;
+    off[e]!.forEach((value, i) =>
+      expect(Math.abs(easing(i / 49) - value), `${text} at ${i}/49`).toBeLessThan(0.002),
+    );
+  });
+});
+
+for (const at of [0, 650, 2000, 4000]) {
+  test(`the film at ${at} ms is the same on canvas and on the server`, async ({ page, request }) => {
+    await page.goto(LAUNCH);
+    await expect(film(page)).toHaveAttribute('data-complete', 'true', { timeout: 30_000 });
+    await page.waitForLoadState('networkidle');
+    await slider(page).focus();
+    // From the start by hundreds and tens.
+    for (let i = 0; i < Math.floor(at / 100); i++) await page.keyboard.press('Shift+ArrowRight');
+    for (let i = 0; i < (at % 100) / 10; i++) await page.keyboard.press('ArrowRight');
+    await expect(slider(page)).toHaveAttribute('aria-valuenow', String(at));
+    if (at === 650) await expect(film(page)).toHaveAttribute('data-shown', /^0 1,1 0\.\d+$/);
+    const [url, scale] = await film(page).evaluate(
+      (c: HTMLCanvasElement) => [c.toDataURL(), c.dataset.scale] as const,
+    );
+    const canvas = await raster(Buffer.from(url.split(',')[1]!, 'base64'));
+    const address = `/api${PROJECT}/launches/launch/cases/${CASE}/frame?t=${at}&scale=${scale}`;
+    const response = await request.get(address);
+    expect(response.headers()['content-type']).toBe('image/png');
+    const d = difference(canvas, await raster(await response.body()));
+    console.log(`film at ${at}: ${d.mean.map((m) => (m * 100).toFixed(3)).join(' ')} %`);
+    expect(Math.max(...d.mean)).toBeLessThan(0.02);
+    expect(d.compared).toBeGreaterThan(0.4);
+  });
+}
+
+test('the film plays, stops, runs slowly and comes to its end', async ({ page }) => {
+  await page.goto(LAUNCH);
+  await expect(film(page)).toHaveAttribute('data-complete', 'true', { timeout: 30_000 });
+  await expect(page.getByRole('list', { name: 'Screens of the film' }).getByRole('listitem')).toHaveCount(12);
+  const now = async () => Number(await slider(page).getAttribute('aria-valuenow'));
+  await page.getByRole('button', { name: 'a tenth' }).click();
+  await tabTo(page, page.getByRole('button', { name: 'play' }));
+  await page.keyboard.press('Enter');
+  await expect.poll(now).toBeGreaterThan(60);
+  await page.keyboard.press('Enter');
+  const stopped = await now();
+  await page.waitForTimeout(300);
+  expect(await now()).toBe(stopped);
+  await slider(page).focus();
+  await page.keyboard.press('PageUp');
+  await expect(slider(page)).toHaveAttribute('aria-valuenow', '399');
+  await expect(film(page)).toHaveAttribute('data-shown', '0 1');
+  await page.keyboard.press('PageUp');
+  await expect(film(page)).toHaveAttribute('data-shown', /^0 1,1 0\.\d+$/);
+  await page.keyboard.press('End');
+  await expect(film(page)).toHaveAttribute('data-shown', '2 1');
+  await page.getByRole('button', { name: 'from memory', exact: true }).click();
+  await expect(page.getByText('of 3.2 s until the first screen is there')).toBeVisible();
+  await page.getByRole('button', { name: 'filmstrip' }).click();
+  await expect(page.getByRole('region', { name: 'Filmstrip' }).getByRole('columnheader')).toHaveText([
+    'screen',
+    '0 ms',
+    '99 ms',
+    '350 ms',
+    '600 ms',
+    '3.199 s',
+    '3.2 s',
+  ]);
+  await page.getByRole('button', { name: 'on a real device' }).click();
+  await expect(page.getByText('Start it in the light and in the dark appearance.')).toBeVisible();
+});
+
+test('the film is taken away as a moving picture and as a row of pictures', async ({ request }) => {
+  const base = `/api${PROJECT}/launches/launch/cases/${CASE}/film?scale=0.25`;
+  const webp = await request.get(`${base}&as=webp`);
+  const body = await webp.body();
+  expect(webp.headers()['content-type']).toBe('image/webp');
+  expect(body.subarray(8, 16).toString('latin1')).toBe('WEBPVP8X');
+  expect(body.includes('ANIM')).toBe(true);
+  const zip = await request.get(`${base}&as=png`);
+  expect(zip.headers()['content-type']).toBe('application/zip');
+  const names = (await zip.body()).toString('latin1');
+  expect(names).toContain('001-0ms.png');
+  expect(names).toContain('002-400ms.png');
+  expect(names).toContain('film.json');
+  const refused = await request.get(`/api${PROJECT}/launches/launch/cases/nothing.0.light/film`);
+  expect(refused.status()).toBe(404);
+  expect((await request.get(`${base}&start=hot`)).status()).toBe(422);
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`what goes wrong is found, looked at, mended and undone, by keyboard, ${colorScheme} theme`, async ({
+    page,
+  }) => {
+    await page.emulateMedia({ colorScheme });
+    await page.goto(LAUNCH);
+    const held = findings(page).getByRole('button', { name: /^▲ Held too long/ });
+    await expect(held).toBeVisible({ timeout: 60_000 });
+    for (const name of [/^▲ Flash/, /^▲ Jump/, /^▲ Icon cut by its circle/])
+      await expect(findings(page).getByRole('button', { name }).first()).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
+    await tabTo(page, held);
+    await page.keyboard.press('Enter');
+    await expect(findings(page)).toContainText('Everything is loaded 1.4 s after the tap.');
+    const mend = 'Hold Winter splash until everything is loaded, and no longer';
+    const look = findings(page).getByRole('button', { name: `Look at: ${mend}` });
+    await expect(look).toBeVisible({ timeout: 60_000 });
+    await tabTo(page, look);
+    await page.keyboard.press('Enter');
+    await expect(page.getByText(`Shown with: ${mend}`)).toBeVisible();
+    await expect(page.getByText('of 1.4 s until the first screen is there')).toBeVisible();
+    await tabTo(page, page.getByRole('main').getByRole('button', { name: 'do it' }));
+    await page.keyboard.press('Enter');
+    await expect(held).toHaveCount(0, { timeout: 60_000 });
+    await page.getByRole('button', { name: 'undo' }).click();
+    await expect(held).toBeVisible({ timeout: 60_000 });
+  });
+}
+
+test('stages and first windows are changed in their sentences', async ({ page }) => {
+  await page.goto(LAUNCH);
+  const splash = page.getByRole('region', { name: 'Stage 2' });
+  await splash.getByRole('button', { name: '500 ms, Length of the fade' }).click();
+  await page.getByRole('textbox', { name: 'Length of the fade' }).fill('800');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('of 3.8 s until the first screen is there')).toBeVisible();
+  await splash.getByRole('button', { name: 'ease-out' }).click();
+  await page.getByRole('textbox', { name: 'Easing function' }).fill('bouncy');
+  await expect(page.getByText(/Such as ease-out, cubic-bezier/)).toBeVisible();
+  await page.getByRole('textbox', { name: 'Easing function' }).fill('steps(4)');
+  await page.keyboard.press('Escape');
+  await expect(splash.getByRole('button', { name: 'steps(4)' })).toBeVisible();
+  const target = page.getByRole('region', { name: 'Target televisions and desktops' });
+  await target.getByRole('button', { name: /switch its first window off/ }).click();
+  await expect(target).toContainText('nothing is shown until the app draws');
+  await target.getByRole('button', { name: /^Back to the system’s default/ }).click();
+  await expect(target).toContainText('a flat window of the system');
+  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'undo' }).click();
+  await expect(page.getByText('of 3.5 s until the first screen is there')).toBeVisible();
+});

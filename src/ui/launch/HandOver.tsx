@@ -1,0 +1,138 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { sayNumber, sayRatio } from '@/core/formats/numbers';
+import { handoverOf, type Handover, type Jump } from '@/core/launch/handover';
+import { fadeOf } from '@/core/launch/timeline';
+import type { CaseResult } from '@/core/survey/survey';
+import { hexOf } from '@/core/pixels/raster';
+import { CaseCanvas } from '../drawing/CaseCanvas';
+import { useWorkbench } from '../state/context';
+import { useOutside } from '../state/outside';
+import { caseName } from '../words';
+import { Choices } from '../workbench/Choices';
+import type { Film } from './launched';
+
+/** CSS px that the drawing may take. */
+const ROOM = { width: 250, height: 300 };
+
+/** Where a picture was, where it is, and the way between the two middles. */
+function JumpLines({ jump, unit }: { jump: Jump; unit: number }) {
+  const middle = (r: Jump['from']) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
+  const [a, b] = [middle(jump.from), middle(jump.to)];
+  const isFar = Math.hypot(b.x - a.x, b.y - a.y) > 6 * unit;
+  return (
+    <g>
+      <rect className="jump-from" {...jump.from} />
+      <rect className="jump-to" {...jump.to} />
+      {isFar && <line className="jump-way" x1={a.x} y1={a.y} x2={b.x} y2={b.y} markerEnd="url(#jump-end)" />}
+      <circle className="jump-dot" cx={a.x} cy={a.y} r={2.5 * unit} />
+    </g>
+  );
+}
+
+/** The last frame of a stage under the first whole frame of the next. */
+function Overlay({
+  before,
+  after,
+  jumps,
+}: {
+  before: CaseResult;
+  after: CaseResult;
+  jumps: readonly Jump[];
+}) {
+  const { width, height } = after.regions.screen;
+  const scale = Math.min(ROOM.width / width, ROOM.height / height);
+  return (
+    <div className="overlay" style={{ width: width * scale, height: height * scale }}>
+      <CaseCanvas result={before} scale={scale} />
+      <div className="overlay-after">
+        <CaseCanvas result={after} scale={scale} />
+      </div>
+      <svg viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
+        <defs>
+          <marker
+            id="jump-end"
+            viewBox="0 0 8 8"
+            refX="7"
+            refY="4"
+            markerWidth="7"
+            markerHeight="7"
+            orient="auto"
+          >
+            <path d="M0 0L8 4L0 8z" className="jump-head" />
+          </marker>
+        </defs>
+        {jumps.map((j) => (
+          <JumpLines key={j.pictureId} jump={j} unit={1 / scale} />
+        ))}
+      </svg>
+    </div>
+  );
+}
+
+function Words({ h }: { h: Handover }) {
+  return (
+    <ul className="plain-list handover-words">
+      {h.jumps.map((j) => (
+        <li key={j.pictureId}>
+          <b>{j.name}</b>{' '}
+          <span className="figures">
+            {j.furthest < 0.05
+              ? 'stays where it is'
+              : `${sayNumber(j.shift.x)} across, ${sayNumber(j.shift.y)} lu down, ${sayRatio(j.scale)} times as wide`}
+          </span>
+        </li>
+      ))}
+      {h.flash !== null && h.colours && (
+        <li>
+          <b>Colour</b>{' '}
+          <span className="figures">
+            {hexOf(h.colours.before)} to {hexOf(h.colours.after)}, a mean difference of {sayNumber(h.flash)}
+          </span>
+        </li>
+      )}
+      {h.appears.length > 0 && <li className="quiet">comes: {h.appears.join(', ')}</li>}
+      {h.vanishes.length > 0 && <li className="quiet">goes: {h.vanishes.join(', ')}</li>}
+    </ul>
+  );
+}
+
+/** How one stage hands over to the next on one case, laid over each other, with what moves and by how much. */
+export function HandOver({ film }: { film: Film }) {
+  const scenes = useWorkbench((s) => s.documents.scenes);
+  const { pixels } = useOutside();
+  const { stages } = film;
+  const [picked, setPicked] = useState(0);
+  const at = Math.min(picked, Math.max(0, stages.length - 2));
+  const [before, after] = [stages[at]?.result, stages[at + 1]?.result];
+  const fadeMs = stages[at + 1] ? fadeOf(stages[at + 1]!.stage) : 0;
+  const h = useMemo(
+    () => (before && after ? handoverOf(before, after, pixels, fadeMs) : null),
+    [before, after, pixels, fadeMs],
+  );
+  const nameOf = (i: number) => scenes[stages[i]!.stage.scene]?.name ?? '';
+  return (
+    <section aria-label="Hand-over">
+      <h2>{caseName(film.c)}</h2>
+      {stages.length > 1 && (
+        <Choices
+          label="From"
+          options={stages
+            .slice(1)
+            .map((_, i) => ({ value: String(i), label: `${nameOf(i)} to ${nameOf(i + 1)}` }))}
+          value={String(at)}
+          onChoose={(i) => setPicked(Number(i))}
+        />
+      )}
+      {before && after && h ? (
+        <>
+          <Overlay before={before} after={after} jumps={h.jumps} />
+          <p className="quiet overlay-words">Dashed: where it was. Drawn out: where it is.</p>
+          <Words h={h} />
+        </>
+      ) : (
+        <p className="quiet">There is nothing that hands over here.</p>
+      )}
+    </section>
+  );
+}

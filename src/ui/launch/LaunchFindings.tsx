@@ -1,0 +1,139 @@
+'use client';
+import { useEffect, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { sayShare } from '@/core/formats/numbers';
+import { LAUNCH_LIMITS } from '@/core/launch/faults';
+import type { LaunchFinding } from '@/core/launch/findings';
+import type { LaunchAdvice } from '@/core/launch/advice';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { findCase } from '@/core/screens/cases';
+import { caseName, OUTCOME_SHAPES } from '../words';
+import { launchOf } from './launched';
+
+const RULE_WORDS: Record<LaunchFinding['rule'], string> = {
+  flash: 'Flash',
+  jump: 'Jump',
+  'held-too-long': 'Held too long',
+  'fade-cut-short': 'Fade cut short',
+  'outside-stage': 'Not drawn by the system',
+  'icon-masked': 'Icon cut by its circle',
+};
+
+/** What would mend a finding, as the worker tries it; `null` until it is through. */
+function useAdvice(finding: LaunchFinding): LaunchAdvice[] | null {
+  const worker = useWorkbench((s) => s.worker);
+  const documents = useWorkbench((s) => s.documents);
+  const launchId = launchOf(documents)?.id;
+  const [advice, setAdvice] = useState<LaunchAdvice[] | null>(null);
+  useEffect(() => {
+    if (!worker || !launchId) return;
+    let ended = false;
+    void worker.launchAdvice(documents, launchId, finding).then((list) => !ended && setAdvice(list));
+    return () => {
+      ended = true;
+    };
+  }, [worker, documents, launchId, finding]);
+  return advice;
+}
+
+interface DetailProps {
+  finding: LaunchFinding;
+  trial: LaunchAdvice | null;
+  onTry: (mend: LaunchAdvice | null) => void;
+  onTake: (mend: LaunchAdvice) => void;
+}
+
+function Detail({ finding, trial, onTry, onTake }: DetailProps) {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const advice = useAdvice(finding);
+  const worst = findCase(finding.worst.caseId, screens);
+  const show = () =>
+    store.setState(({ view }) => ({
+      view: { ...view, case: finding.worst.caseId, appearance: worst?.appearance ?? view.appearance },
+    }));
+  return (
+    <div className="launch-detail">
+      <p className="quiet">
+        Because: {finding.worst.because.join(' ')} {LAUNCH_LIMITS[finding.rule].reason}
+      </p>
+      {worst && (
+        <Button variant="quiet" size="sm" onClick={show}>
+          worst: {caseName(worst)}, {worst.appearance}
+        </Button>
+      )}
+      {!advice && <p role="status">Mends are being tried on all cases…</p>}
+      {advice?.length === 0 && (
+        <p>No change that Coulee knows of makes this better without making more worse.</p>
+      )}
+      <ul className="plain-list">
+        {advice?.map((mend) => (
+          <li key={mend.label}>
+            <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases
+            {mend.costs.length > 0 &&
+              `, but ${mend.costs.map((c) => `${RULE_WORDS[c.finding.rule].toLowerCase()} on ${c.more} more`).join(', ')}`}{' '}
+            <Button
+              variant="quiet"
+              size="sm"
+              aria-pressed={trial?.label === mend.label}
+              aria-label={`Look at: ${mend.label}`}
+              onClick={() => onTry(trial?.label === mend.label ? null : mend)}
+            >
+              look
+            </Button>
+            <Button
+              variant="quiet"
+              size="sm"
+              aria-label={`Do it: ${mend.label}`}
+              onClick={() => onTake(mend)}
+            >
+              do it
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+interface Props extends Omit<DetailProps, 'finding'> {
+  /** `null` until they are known */
+  findings: readonly LaunchFinding[] | null;
+}
+
+/** What is wrong from the tap to the first screen, over all cases. */
+export function LaunchFindings({ findings, ...detail }: Props) {
+  const [open, setOpen] = useState<string | null>(null);
+  return (
+    <section aria-label="Findings of the launch" className="launch-findings">
+      <h2>Findings</h2>
+      {!findings && <p role="status">All cases are being measured…</p>}
+      {findings?.length === 0 && (
+        <p>
+          <span className="outcome-clear">{OUTCOME_SHAPES.clear}</span> Nothing is wrong with this launch on
+          any screen.
+        </p>
+      )}
+      <ul className="findings-list">
+        {findings?.map((f) => (
+          <li key={f.id} className="finding">
+            <button
+              type="button"
+              className="launch-finding"
+              aria-expanded={open === f.id}
+              onClick={() => setOpen(open === f.id ? null : f.id)}
+            >
+              <span className={`outcome-${f.outcome}`}>{OUTCOME_SHAPES[f.outcome]}</span>{' '}
+              <b>{RULE_WORDS[f.rule]}</b>{' '}
+              <span className="quiet figures">
+                {f.on.length} cases, {sayShare(f.weight)} of the weight
+              </span>
+              <span className="launch-said">{f.worst.said}</span>
+            </button>
+            {open === f.id && <Detail finding={f} {...detail} />}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

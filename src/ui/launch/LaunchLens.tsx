@@ -1,0 +1,166 @@
+'use client';
+import { useCallback, useMemo, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { CHECKLIST } from '@/core/launch/checklist';
+import type { LaunchFinding } from '@/core/launch/findings';
+import type { LaunchAdvice } from '@/core/launch/advice';
+import { newLaunch } from '@/core/launch/new';
+import type { Start } from '@/core/launch/timeline';
+import { applyPatch } from '@/core/scene/patch';
+import { findCase, type Case } from '@/core/screens/cases';
+import { PixelProvider } from '../drawing/CaseCanvas';
+import { createPixelStore, widthOfFile } from '../drawing/pixels';
+import { useAsked, type Asking } from '../state/ask';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+import { Choices } from '../workbench/Choices';
+import { ClockProvider, createClock } from './clock';
+import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';
+import { HandOver } from './HandOver';
+import { launchOf, useFilmCases, useFilms } from './launched';
+import { LaunchFindings } from './LaunchFindings';
+import { StageColumn } from './StageColumn';
+import { Controls, TimeBar } from './Timeline';
+
+const SHOWS = [
+  { value: 'play', label: 'screens' },
+  { value: 'strip', label: 'filmstrip' },
+  { value: 'checks', label: 'on a real device' },
+] as const;
+type Show = (typeof SHOWS)[number]['value'];
+
+/** A launch has to be described before it can be played. */
+function NoLaunch() {
+  const store = useWorkbenchStore();
+  const scenes = useWorkbench((s) => s.documents.scenes);
+  const begin = () =>
+    edit(store, ({ project }) => {
+      project.launches = [newLaunch(Object.values(scenes), () => crypto.randomUUID())];
+    });
+  return (
+    <main className="findings" id="main">
+      <p>
+        Before an app can draw, the system shows a window of its own; then comes the splash, then the first
+        screen. Say which scene stands for which, and Coulee plays it on every screen and says where it
+        flashes, jumps or waits.
+      </p>
+      <p>
+        <Button onClick={begin}>Describe the launch</Button>
+      </p>
+    </main>
+  );
+}
+
+/** What to look at on a real device. */
+const Checks = () => (
+  <ol className="launch-checks">
+    {CHECKLIST.map((c) => (
+      <li key={c.id}>
+        <b>{c.what}</b> <span className="quiet">{c.why}</span>
+      </li>
+    ))}
+  </ol>
+);
+
+/** The film of the chosen case, to take away; as it was saved last. */
+function Downloads({ c, start }: { c: Case; start: Start }) {
+  const projectId = useWorkbench((s) => s.documents.project.id);
+  const launchId = useWorkbench((s) => launchOf(s.documents)?.id);
+  const base = `/api/projects/${projectId}/launches/${launchId}/cases/${c.id}`;
+  return (
+    <p className="launch-downloads">
+      This screen’s film: <a href={`${base}/film?start=${start}&as=webp`}>moving, as WebP</a>,{' '}
+      <a href={`${base}/film?start=${start}&as=png`}>its pictures, as PNG in a ZIP</a>
+    </p>
+  );
+}
+
+function Open() {
+  const store = useWorkbenchStore();
+  const now = useWorkbench((s) => s.documents);
+  const screens = useWorkbench((s) => s.screens);
+  const caseId = useWorkbench((s) => s.view.case);
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const [trial, setTrial] = useState<{ mend: LaunchAdvice; of: typeof now } | null>(null);
+  const [start, setStart] = useState<Start>('cold');
+  const [show, setShow] = useState<Show>('play');
+  // A mend that is looked at is gone once anything else was changed.
+  const tried = trial?.of === now ? trial.mend : null;
+  const documents = useMemo(() => (tried ? applyPatch(now, tried.patch) : now), [now, tried]);
+  const launch = launchOf(documents)!;
+  const cases = useFilmCases(12);
+  const chosen = useMemo(() => {
+    const id = caseId?.replace(/(light|dark)$/, appearance);
+    const c = id ? findCase(id, screens) : null;
+    return c ? [c] : cases.slice(0, 1);
+  }, [caseId, appearance, screens, cases]);
+  const films = useFilms(documents, cases, start);
+  const [own] = useFilms(documents, chosen, start);
+  const asking = useCallback<Asking<LaunchFinding[]>>(
+    (worker, asked) => worker.launchFindings(asked, launchOf(asked)?.id ?? ''),
+    [],
+  );
+  const findings = useAsked(asking);
+  const take = ({ patch }: LaunchAdvice) => {
+    const after = applyPatch(store.getState().documents, patch);
+    edit(store, (d) => {
+      Object.assign(d, after);
+    });
+    setTrial(null);
+  };
+  return (
+    <div className="columns">
+      <StageColumn launch={launch} found={findings ?? []} />
+      <main className="middle launch-middle" id="main">
+        {tried && (
+          <p className="launch-trial" role="status">
+            Shown with: <b>{tried.label}</b>{' '}
+            <Button variant="quiet" size="sm" onClick={() => take(tried)}>
+              do it
+            </Button>
+            <Button variant="quiet" size="sm" onClick={() => setTrial(null)}>
+              leave it
+            </Button>
+          </p>
+        )}
+        <Controls start={start} onStart={setStart} />
+        {own && (
+          <TimeBar film={own} loadingMs={start === 'cold' ? launch.loadingMs : launch.warm.loadingMs} />
+        )}
+        <Choices label="Launch" hideLabel options={SHOWS} value={show} onChoose={setShow} />
+        {show === 'play' && <PlayGrid films={films} />}
+        {show === 'strip' && own && <Filmstrip films={films.slice(0, 6)} moments={momentsFor(own)} />}
+        {show === 'checks' && <Checks />}
+        {own && <Downloads c={own.c} start={start} />}
+      </main>
+      <aside className="close-up" aria-label="Close-up">
+        {own && <HandOver film={own} />}
+        <LaunchFindings
+          findings={findings}
+          trial={tried}
+          onTry={(mend) => setTrial(mend && { mend, of: now })}
+          onTake={take}
+        />
+      </aside>
+    </div>
+  );
+}
+
+/** From the tap to the first screen: stages, films of many screens, and what goes wrong between them. */
+export function LaunchLens() {
+  const has = useWorkbench((s) => launchOf(s.documents) !== undefined);
+  const store = useWorkbenchStore();
+  const [clock] = useState(createClock);
+  const pixels = useMemo(
+    () => createPixelStore((hash) => widthOfFile(store.getState().documents.project)(hash)),
+    [store],
+  );
+  if (!has) return <NoLaunch />;
+  return (
+    <ClockProvider value={clock}>
+      <PixelProvider value={pixels}>
+        <Open />
+      </PixelProvider>
+    </ClockProvider>
+  );
+}

@@ -1,0 +1,197 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import { lightOnly } from '@/core/launch/dark';
+import { SYSTEMS, type Launch, type Stage } from '@/core/launch/launch';
+import { newStage } from '@/core/launch/new';
+import { SYSTEM_WORDS } from '@/core/launch/system';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+import { OUTCOME_SHAPES } from '../words';
+import type { LaunchFinding } from '@/core/launch/findings';
+import { editLaunch } from './launched';
+import { EasingPart, ListPart, ScenePart, TimePart, useLive } from './parts';
+import { TargetList } from './TargetList';
+
+const ENTERS = [
+  { value: 'none', label: 'at once' },
+  { value: 'fade', label: 'by a fade' },
+] as const;
+
+interface StageProps {
+  stage: Stage;
+  index: number;
+  launch: Launch;
+  found: readonly LaunchFinding[];
+}
+
+/** What a stage shows and for how long, as a sentence. */
+function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
+  const store = useWorkbenchStore();
+  const live = useLive();
+  const last = index === launch.stages.length - 1;
+  const change = (recipe: (s: Stage) => void) => editLaunch(store, (l) => recipe(l.stages[index]!));
+  const enters = stage.system === 'app' && index > 0;
+  return (
+    <p className="sentence">
+      Drawn by{' '}
+      <ListPart
+        label={`Who draws stage ${index + 1}`}
+        text={SYSTEM_WORDS[stage.system].label}
+        options={SYSTEMS.map((value) => ({ value, ...SYSTEM_WORDS[value] }))}
+        value={stage.system}
+        onChoose={(system) => change((s) => (s.system = system))}
+      />
+      {enters && (
+        <>
+          , comes in{' '}
+          <ListPart
+            label="How it comes in"
+            text={ENTERS.find((e) => e.value === stage.enter)!.label}
+            options={ENTERS}
+            value={stage.enter}
+            onChoose={(enter) => change((s) => (s.enter = enter))}
+          />
+        </>
+      )}
+      {enters && stage.enter === 'fade' && (
+        <>
+          {' '}
+          of{' '}
+          <TimePart
+            label="Length of the fade"
+            ms={stage.durationMs}
+            set={(ms) => live((l) => (l.stages[index]!.durationMs = ms))}
+          />{' '}
+          <EasingPart
+            value={stage.easing}
+            set={(easing) => live((l) => (l.stages[index]!.easing = easing))}
+          />
+        </>
+      )}
+      {index === 0 && !last && (
+        <>
+          , until the app answers after{' '}
+          <TimePart
+            label="Time of the system"
+            ms={launch.systemMs}
+            set={(ms) => live((l) => (l.systemMs = ms))}
+          />
+        </>
+      )}
+      {index > 0 && !last && (
+        <>
+          , stays{' '}
+          <TimePart
+            label="Time that it is held"
+            ms={stage.holdMs}
+            set={(ms) => live((l) => (l.stages[index]!.holdMs = ms))}
+          />
+          {index === launch.stages.length - 2 && ' or until everything is loaded, whichever is later'}
+        </>
+      )}
+      {last && ', and stays'}.
+    </p>
+  );
+}
+
+function StageBlock({ stage, index, launch, found }: StageProps) {
+  const store = useWorkbenchStore();
+  const scene = useWorkbench((s) => s.documents.scenes[stage.scene]);
+  const pictures = useWorkbench((s) => s.documents.project.pictures);
+  const named = useWorkbench((s) => s.documents.project.named);
+  const own = found.filter((f) => f.stage === index);
+  const gravest = own.some((f) => f.outcome === 'fail') ? 'fail' : 'warn';
+  const light = scene ? lightOnly(scene, pictures, named) : [];
+  return (
+    <section className="layer" aria-label={`Stage ${index + 1}`}>
+      <h3>
+        {own.length > 0 && <span className={`outcome-${gravest}`}>{OUTCOME_SHAPES[gravest]} </span>}
+        {index + 1}.{' '}
+        <ScenePart
+          label={`Scene of stage ${index + 1}`}
+          value={stage.scene}
+          onChoose={(id) => editLaunch(store, (l) => (l.stages[index]!.scene = id))}
+        />
+        <span className="stage-ways">
+          {index > 0 && (
+            <Button
+              variant="quiet"
+              size="sm"
+              aria-label={`Move stage ${index + 1} up`}
+              onClick={() =>
+                editLaunch(store, (l) => {
+                  l.stages.splice(index - 1, 0, ...l.stages.splice(index, 1));
+                })
+              }
+            >
+              up
+            </Button>
+          )}
+          {launch.stages.length > 1 && (
+            <Button
+              variant="quiet"
+              size="sm"
+              aria-label={`Take away stage ${index + 1}`}
+              onClick={() => editLaunch(store, (l) => void l.stages.splice(index, 1))}
+            >
+              take away
+            </Button>
+          )}
+        </span>
+      </h3>
+      <StageSentence {...{ stage, index, launch }} />
+      {light.length > 0 && (
+        <p className="quiet stage-note">Nothing for dark, so light is shown: {light.join(', ')}.</p>
+      )}
+    </section>
+  );
+}
+
+/** The stages in order and the screens that show them, as sentences. */
+export function StageColumn({ launch, found }: { launch: Launch; found: readonly LaunchFinding[] }) {
+  const store = useWorkbenchStore();
+  const live = useLive();
+  const scenes = useWorkbench((s) => s.documents.project.scenes);
+  const add = () =>
+    edit(store, ({ project }) => {
+      project.launches?.[0]?.stages.push(newStage(crypto.randomUUID(), scenes[0]!));
+    });
+  return (
+    <aside className="scene-column" aria-label="Stages">
+      <h2>
+        Stages, in order
+        <span>
+          <Button variant="quiet" size="sm" disabled={launch.stages.length >= 8} onClick={add}>
+            add
+          </Button>
+        </span>
+      </h2>
+      {launch.stages.map((stage, index) => (
+        <StageBlock key={stage.id} {...{ stage, index, launch, found }} />
+      ))}
+      <h2>Loading</h2>
+      <p className="sentence">
+        From the tap it takes{' '}
+        <TimePart
+          label="Loading from cold"
+          ms={launch.loadingMs}
+          set={(ms) => live((l) => (l.loadingMs = ms))}
+        />{' '}
+        until everything is loaded. From memory it takes{' '}
+        <TimePart
+          label="Loading from memory"
+          ms={launch.warm.loadingMs}
+          set={(ms) => live((l) => (l.warm.loadingMs = ms))}
+        />
+        , and the app answers after{' '}
+        <TimePart
+          label="Time of the system from memory"
+          ms={launch.warm.systemMs}
+          set={(ms) => live((l) => (l.warm.systemMs = ms))}
+        />
+        .
+      </p>
+      <TargetList launch={launch} />
+    </aside>
+  );
+}

@@ -1,0 +1,229 @@
+'use client';
+import { Button, Form } from 'react-bootstrap';
+import { sayShare } from '@/core/formats/numbers';
+import { coverageOf, isIn, type Launch, type Target } from '@/core/launch/launch';
+import { SYSTEM_WORDS } from '@/core/launch/system';
+import { KINDS } from '@/core/screens/screen';
+import { EditorPopover } from '../scene/EditorPopover';
+import { NameField } from '../scene/editors/NameField';
+import { NumberField } from '../scene/editors/NumberField';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { commit, edit } from '../state/edit';
+import { kindWord } from '../words';
+import { editLaunch } from './launched';
+import { ListPart, useLive } from './parts';
+
+const FAMILIES = [
+  { value: 'whole-number', label: 'whole-number scales' },
+  { value: 'density-class', label: 'density classes' },
+] as const;
+const WINDOWS = (['flat', 'icon', 'layout'] as const).map((value) => ({ value, ...SYSTEM_WORDS[value] }));
+
+/** Puts a value into a list or takes it out. */
+function toggle<T>(list: T[], value: T): void {
+  const at = list.indexOf(value);
+  if (at < 0) list.push(value);
+  else list.splice(at, 1);
+}
+
+/** Which screens a target takes in. */
+function ScreensEditor({ target, index }: { target: Target; index: number }) {
+  const store = useWorkbenchStore();
+  const live = useLive();
+  const change = (recipe: (t: Target) => void) => editLaunch(store, (l) => recipe(l.targets[index]!));
+  return (
+    <>
+      <NameField
+        value={target.name}
+        onChange={(name) => live((l) => (l.targets[index]!.name = name))}
+        onCommit={() => commit(store)}
+      />
+      <fieldset className="target-kinds">
+        <legend>Screens that scale by</legend>
+        {FAMILIES.map(({ value, label }) => (
+          <Form.Check
+            key={value}
+            type="checkbox"
+            id={`${target.id}-${value}`}
+            label={label}
+            checked={target.families.includes(value)}
+            onChange={() => change((t) => toggle(t.families, value))}
+          />
+        ))}
+      </fieldset>
+      <fieldset className="target-kinds">
+        <legend>and are of a kind</legend>
+        {KINDS.map((kind) => (
+          <Form.Check
+            key={kind}
+            type="checkbox"
+            id={`${target.id}-${kind}`}
+            label={kindWord(kind)}
+            checked={target.kinds.includes(kind)}
+            onChange={() => change((t) => toggle(t.kinds, kind))}
+          />
+        ))}
+      </fieldset>
+    </>
+  );
+}
+
+function TargetLine({ target, index, launch }: { target: Target; index: number; launch: Launch }) {
+  const store = useWorkbenchStore();
+  const live = useLive();
+  const screens = useWorkbench((s) => s.screens);
+  const scenes = useWorkbench((s) => s.documents.scenes);
+  const count = screens.filter((s) => isIn(target, s)).length;
+  const first = launch.stages[0]!;
+  const change = (recipe: (t: Target) => void) => editLaunch(store, (l) => recipe(l.targets[index]!));
+  const options = [
+    { value: '', label: `${scenes[first.scene]?.name ?? ''}, as in the first stage` },
+    ...Object.values(scenes).map((s) => ({ value: s.id, label: s.name })),
+  ];
+  return (
+    <section className="layer" aria-label={`Target ${target.name}`}>
+      <p className="sentence">
+        On{' '}
+        <EditorPopover
+          label={`Screens of ${target.name}`}
+          button={{ bsPrefix: 'part', children: target.name }}
+        >
+          {() => <ScreensEditor target={target} index={index} />}
+        </EditorPopover>{' '}
+        <span className="quiet figures">
+          {count} {count === 1 ? 'screen' : 'screens'}
+        </span>{' '}
+        {target.off ? (
+          'nothing is shown until the app draws.'
+        ) : (
+          <>
+            there is{' '}
+            <ListPart
+              label={`First window of ${target.name}`}
+              text={SYSTEM_WORDS[target.system].label}
+              options={WINDOWS}
+              value={target.system}
+              onChoose={(system) => change((t) => (t.system = system))}
+            />{' '}
+            with{' '}
+            <ListPart
+              label={`Scene of the first window of ${target.name}`}
+              text={scenes[target.scene ?? first.scene]?.name ?? ''}
+              options={options}
+              value={target.scene ?? ''}
+              onChoose={(id) =>
+                change((t) => {
+                  if (id) t.scene = id;
+                  else delete t.scene;
+                })
+              }
+            />
+            {target.system === 'icon' && (
+              <>
+                , its icon with{' '}
+                <EditorPopover
+                  label={`Room around the icon of ${target.name}`}
+                  button={{ bsPrefix: 'part', children: `${sayShare(target.padding ?? 0)} of room` }}
+                >
+                  {() => (
+                    <NumberField
+                      label="Room along each side"
+                      unit="%"
+                      min={0}
+                      max={45}
+                      value={(target.padding ?? 0) * 100}
+                      onChange={(v) => live((l) => (l.targets[index]!.padding = v / 100))}
+                      onCommit={() => commit(store)}
+                      autoFocus
+                    />
+                  )}
+                </EditorPopover>
+              </>
+            )}
+            .
+          </>
+        )}{' '}
+        <Button
+          variant="quiet"
+          size="sm"
+          aria-label={`${target.name}: ${target.off ? 'switch its first window on' : 'switch its first window off'}`}
+          onClick={() => change((t) => (t.off = !t.off))}
+        >
+          {target.off ? 'switch on' : 'switch off'}
+        </Button>
+        <Button
+          variant="quiet"
+          size="sm"
+          aria-label={`Back to the system’s default: ${target.name}`}
+          disabled={!target.off && !target.scene && !target.padding}
+          onClick={() =>
+            change((t) => {
+              delete t.scene;
+              delete t.padding;
+              delete t.off;
+            })
+          }
+        >
+          as the system does
+        </Button>
+        <Button
+          variant="quiet"
+          size="sm"
+          aria-label={`Take away the target ${target.name}`}
+          onClick={() => editLaunch(store, (l) => void l.targets.splice(index, 1))}
+        >
+          take away
+        </Button>
+      </p>
+    </section>
+  );
+}
+
+/** Which screens show a first window of which kind; those that none or several targets claim are named. */
+export function TargetList({ launch }: { launch: Launch }) {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const { claimedTwice, unclaimed } = coverageOf(launch, screens);
+  const add = () =>
+    edit(store, ({ project }) => {
+      project.launches?.[0]?.targets.push({
+        id: crypto.randomUUID(),
+        name: `Target ${launch.targets.length + 1}`,
+        families: [],
+        kinds: [],
+        ids: [],
+        system: 'flat',
+      });
+    });
+  const some = (list: readonly { label: string }[]) =>
+    `${list
+      .slice(0, 3)
+      .map((s) => s.label)
+      .join('; ')}${list.length > 3 ? ` and ${list.length - 3} more` : ''}`;
+  return (
+    <>
+      <h2>
+        First windows
+        <span>
+          <Button variant="quiet" size="sm" onClick={add}>
+            add
+          </Button>
+        </span>
+      </h2>
+      {launch.targets.map((target, index) => (
+        <TargetLine key={target.id} {...{ target, index, launch }} />
+      ))}
+      {claimedTwice.length > 0 && (
+        <p className="problem" role="alert">
+          Several first windows claim {claimedTwice.length} screens, of which the first is taken:{' '}
+          {some(claimedTwice.map((c) => c.screen))}. Narrow one of them.
+        </p>
+      )}
+      {unclaimed.length > 0 && (
+        <p className="quiet">
+          {unclaimed.length} screens show the first stage as it stands above: {some(unclaimed)}.
+        </p>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,61 @@
+'use client';
+import { useCallback, useMemo } from 'react';
+import type { Launch, ScreenStage } from '@/core/launch/launch';
+import { createLaunchSurvey, type StageResult } from '@/core/launch/survey';
+import { timelineOf, type Start, type Timeline } from '@/core/launch/timeline';
+import type { Documents } from '@/core/scene/documents';
+import { findCase, type Case } from '@/core/screens/cases';
+import { useAsked, type Asking } from '../state/ask';
+import { useWorkbench } from '../state/context';
+import { edit } from '../state/edit';
+import { useOutside } from '../state/outside';
+import type { WorkbenchStore } from '../state/workbench';
+
+/** The first launch of documents; a project has one unless somebody writes more. */
+export const launchOf = ({ project }: Documents): Launch | undefined => project.launches?.[0];
+
+/** Changes the launch as one step. */
+export const editLaunch = (store: WorkbenchStore, recipe: (launch: Launch) => void) =>
+  edit(store, ({ project }) => {
+    const launch = project.launches?.[0];
+    if (launch) recipe(launch);
+  });
+
+/** A launch on one case. */
+export interface Film {
+  c: Case;
+  stages: StageResult[];
+  plain: ScreenStage[];
+  timeline: Timeline;
+}
+
+/** Films of several cases; none while the fonts are loaded. */
+export function useFilms(documents: Documents, cases: readonly Case[], start: Start): Film[] {
+  const outside = useOutside();
+  const { fonts } = outside;
+  return useMemo(() => {
+    const launch = launchOf(documents);
+    if (!launch || !fonts) return [];
+    const survey = createLaunchSurvey(documents, launch, { fonts });
+    return cases.map((c): Film => {
+      const stages = survey(c);
+      const plain = stages.map((s) => s.stage);
+      return { c, stages, plain, timeline: timelineOf(launch, plain, start) };
+    });
+  }, [documents, cases, start, fonts]);
+}
+
+/** A few cases that differ most, as the worker finds them; by their appearance. */
+export function useFilmCases(most: number): Case[] {
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const screens = useWorkbench((s) => s.screens);
+  const asking = useCallback<Asking<string[]>>(
+    (worker, documents, sceneId) => worker.telling(documents, sceneId, appearance, most),
+    [appearance, most],
+  );
+  const ids = useAsked(asking);
+  return useMemo(
+    () => (ids ?? []).flatMap((id) => findCase(id.replace(/(light|dark)$/, appearance), screens) ?? []),
+    [ids, screens, appearance],
+  );
+}
