@@ -111,6 +111,9 @@ test('the film plays, stops, runs slowly and comes to its end', async ({ page })
     '3.199 s',
     '3.2 s',
   ]);
+  const download = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'this moment, PNG' }).click();
+  expect((await download).suggestedFilename()).toMatch(/^launch-phone-360x800-2x\.0\.light-warm-\d+ms\.png$/);
   await page.getByRole('button', { name: 'on a real device' }).click();
   await expect(page.getByText('Start it in the light and in the dark appearance.')).toBeVisible();
 });

@@ -71,14 +71,14 @@ async function pictures(asked: FilmAsked): Promise<{ png: Buffer; ms: number }[]
   return made;
 }
 
-/** The film as an animated WebP, without loss, that runs once and again. */
+/** The film as an animated WebP that runs again and again. */
 export async function filmWebp(asked: FilmAsked): Promise<Buffer> {
   const made = await pictures(asked);
   return sharp(
     made.map((m) => m.png),
     { join: { animated: true } },
   )
-    .webp({ lossless: true, effort: 1, loop: 0, delay: made.map((m) => m.ms) })
+    .webp({ quality: 92, effort: 2, loop: 0, delay: made.map((m) => m.ms) })
     .toBuffer();
 }
 

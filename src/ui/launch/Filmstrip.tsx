@@ -8,7 +8,7 @@ import type { Film } from './launched';
 
 /** CSS px that the longer side of a screen takes. */
 const STRIP_ROOM = 84;
-const PLAY_ROOM = 150;
+const PLAY_ROOM = 136;
 
 const scaleFor = ({ c }: Film, room: number) => {
   const { width, height } = naturalSize(c.screen);

@@ -7,7 +7,7 @@ import type { LaunchAdvice } from '@/core/launch/advice';
 import { newLaunch } from '@/core/launch/new';
 import type { Start } from '@/core/launch/timeline';
 import { applyPatch } from '@/core/scene/patch';
-import { findCase, type Case } from '@/core/screens/cases';
+import { findCase } from '@/core/screens/cases';
 import { PixelProvider } from '../drawing/CaseCanvas';
 import { createPixelStore, widthOfFile } from '../drawing/pixels';
 import { useAsked, type Asking } from '../state/ask';
@@ -15,6 +15,7 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { Choices } from '../workbench/Choices';
 import { ClockProvider, createClock } from './clock';
+import { Downloads } from './Downloads';
 import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';
 import { HandOver } from './HandOver';
 import { launchOf, useFilmCases, useFilms } from './launched';
@@ -61,19 +62,6 @@ const Checks = () => (
     ))}
   </ol>
 );
-
-/** The film of the chosen case, to take away; as it was saved last. */
-function Downloads({ c, start }: { c: Case; start: Start }) {
-  const projectId = useWorkbench((s) => s.documents.project.id);
-  const launchId = useWorkbench((s) => launchOf(s.documents)?.id);
-  const base = `/api/projects/${projectId}/launches/${launchId}/cases/${c.id}`;
-  return (
-    <p className="launch-downloads">
-      This screen’s film: <a href={`${base}/film?start=${start}&as=webp`}>moving, as WebP</a>,{' '}
-      <a href={`${base}/film?start=${start}&as=png`}>its pictures, as PNG in a ZIP</a>
-    </p>
-  );
-}
 
 function Open() {
   const store = useWorkbenchStore();
