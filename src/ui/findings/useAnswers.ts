@@ -8,6 +8,7 @@ import { useWorkbench } from '../state/context';
 
 /** What can be asked about one finding: why it is there, and what would mend it. */
 export interface Answers {
+  of: Finding;
   why: Reason;
   /** how far the trying of mends is; `null` before it starts */
   progress: Progress | null;
@@ -33,7 +34,7 @@ export function useAnswers(finding: Finding): { answers: Answers | null; callOff
     const ask = async () => {
       const why = await worker.because(documents, sceneId, finding);
       if (ended) return;
-      setAnswers({ why, progress: null, mends: null, calledOff: false });
+      setAnswers({ of: finding, why, progress: null, mends: null, calledOff: false });
       const goOn = (progress: Progress) => {
         more({ progress });
         return Promise.resolve(!ended && !off.current);
@@ -49,5 +50,6 @@ export function useAnswers(finding: Finding): { answers: Answers | null; callOff
   const callOff = useCallback(() => {
     off.current = true;
   }, []);
-  return { answers, callOff };
+  // What was said of an earlier state is not offered any more.
+  return { answers: answers?.of === finding ? answers : null, callOff };
 }

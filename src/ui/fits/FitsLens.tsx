@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { COMPARED, variantsOf, type Compared, type Variant } from '@/core/findings/variants';
 import { sayShare } from '@/core/formats/numbers';
@@ -46,24 +46,18 @@ function useVariants(layerId: string | undefined, part: Compared): Variant[] {
 }
 
 /** For how much of the weight each row is clear; `null` in a row that cannot be drawn. */
-function useClear(
-  layerId: string | undefined,
-  variants: readonly Variant[],
-): readonly (number | null)[] | null {
-  const worker = useWorkbench((s) => s.worker);
-  const documents = useWorkbench((s) => s.documents);
-  const sceneId = useWorkbench((s) => s.sceneId);
-  const [clear, setClear] = useState<(number | null)[] | null>(null);
-  useEffect(() => {
-    if (!worker || !layerId) return;
-    let ended = false;
-    const patches = variants.map((v) => v.patch);
-    void worker.clearFor(documents, sceneId, layerId, patches).then((list) => !ended && setClear(list));
-    return () => {
-      ended = true;
-    };
-  }, [worker, documents, sceneId, layerId, variants]);
-  return clear;
+function useClear(layerId: string | undefined, variants: readonly Variant[]) {
+  const asking = useCallback<Asking<(number | null)[]>>(
+    (worker, documents, sceneId) =>
+      worker.clearFor(
+        documents,
+        sceneId,
+        layerId!,
+        variants.map((v) => v.patch),
+      ),
+    [layerId, variants],
+  );
+  return useAsked(layerId === undefined ? null : asking);
 }
 
 interface RowProps {

@@ -24,16 +24,19 @@ function useAdvice(finding: LaunchFinding): LaunchAdvice[] | null {
   const worker = useWorkbench((s) => s.worker);
   const documents = useWorkbench((s) => s.documents);
   const launchId = launchOf(documents)?.id;
-  const [advice, setAdvice] = useState<LaunchAdvice[] | null>(null);
+  const [advice, setAdvice] = useState<{ of: LaunchFinding; list: LaunchAdvice[] } | null>(null);
   useEffect(() => {
     if (!worker || !launchId) return;
     let ended = false;
-    void worker.launchAdvice(documents, launchId, finding).then((list) => !ended && setAdvice(list));
+    void worker
+      .launchAdvice(documents, launchId, finding)
+      .then((list) => !ended && setAdvice({ of: finding, list }));
     return () => {
       ended = true;
     };
   }, [worker, documents, launchId, finding]);
-  return advice;
+  // What helped against an earlier state is not offered any more.
+  return advice?.of === finding ? advice.list : null;
 }
 
 interface DetailProps {

@@ -17,14 +17,14 @@ export function useAsked<T>(asking: Asking<T> | null): T | null {
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
   const busy = useWorkbench((s) => s.gesture !== null);
-  const [answer, setAnswer] = useState<T | null>(null);
+  const [answer, setAnswer] = useState<{ to: Asking<T>; found: T } | null>(null);
   useEffect(() => {
     if (!worker || !asking || busy || !documents.scenes[sceneId]) return;
     let ended = false;
-    void asking(worker, documents, sceneId).then((found) => !ended && setAnswer(found));
+    void asking(worker, documents, sceneId).then((found) => !ended && setAnswer({ to: asking, found }));
     return () => {
       ended = true;
     };
   }, [worker, documents, sceneId, busy, asking]);
-  return answer;
+  return answer && answer.to === asking ? answer.found : null;
 }
