@@ -21,6 +21,9 @@ const BEHIND: Record<Appearance, Rgba> = {
   dark: { r: 0, g: 0, b: 0, a: 1 },
 };
 
+/** Less than this of what is behind is the last bits of a sum. */
+const COVERED = 1e-9;
+
 interface Grid extends Division {
   rect: Rect;
   count: number;
@@ -135,8 +138,7 @@ export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): numb
 }
 
 /**
- * The mean colour of each tile of a rectangle under everything that is drawn there, back to front, mixed as
- * it is coded. Letters under it are left out, and so are the rounded corners of panels.
+ * The mean colour of each tile of a rectangle under everything that is drawn there, mixed as it is coded. Letters under it are left out, and so are the rounded corners of panels.
  * @param below layers in drawing order
  * @returns opaque colours, row by row
  */
@@ -148,19 +150,35 @@ export function backdropOf(
   division = TILES,
 ): Rgba[] {
   const grid = gridOf(rect, division);
-  const { r, g, b, a } = BEHIND[appearance];
+  const { count } = grid;
   const tiles: Rgba[] = [];
-  for (let i = 0; i < grid.count; i++) tiles.push({ r, g, b, a });
-  for (const layer of below) {
-    const means = meansOf(layer, grid, pixels);
-    if (!means) continue;
-    const opacity = opacityOf(layer, below);
-    for (let i = 0; i < grid.count; i++) {
+  for (let i = 0; i < count; i++) tiles.push({ r: 0, g: 0, b: 0, a: 1 });
+  // Front to back: how much of each tile still shows what is behind; under a background nothing is looked at any more.
+  const rest = new Float64Array(count).fill(1);
+  let most = 1;
+  const lay = (means: Means, opacity: number) => {
+    most = 0;
+    for (let i = 0; i < count; i++) {
       const tile = tiles[i]!;
-      const rest = 1 - means[i * 4 + 3]! * opacity;
-      tile.r = means[i * 4]! * opacity + tile.r * rest;
-      tile.g = means[i * 4 + 1]! * opacity + tile.g * rest;
-      tile.b = means[i * 4 + 2]! * opacity + tile.b * rest;
+      const share = opacity * rest[i]!;
+      tile.r += means[i * 4]! * share;
+      tile.g += means[i * 4 + 1]! * share;
+      tile.b += means[i * 4 + 2]! * share;
+      rest[i]! *= 1 - means[i * 4 + 3]! * opacity;
+      if (rest[i]! > most) most = rest[i]!;
+    }
+  };
+  for (let k = below.length - 1; k >= 0 && most > COVERED; k--) {
+    const means = meansOf(below[k]!, grid, pixels);
+    if (means) lay(means, opacityOf(below[k]!, below));
+  }
+  if (most > COVERED) {
+    const { r, g, b } = BEHIND[appearance];
+    for (let i = 0; i < count; i++) {
+      const tile = tiles[i]!;
+      tile.r += r * rest[i]!;
+      tile.g += g * rest[i]!;
+      tile.b += b * rest[i]!;
     }
   }
   return tiles;

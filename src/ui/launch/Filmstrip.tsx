@@ -1,4 +1,6 @@
 'use client';
+import { useRef } from 'react';
+import { useElementSize } from '../drawing/useElementSize';
 import { momentsOf } from '@/core/launch/timeline';
 import { naturalSize } from '@/core/screens/turn';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -8,7 +10,7 @@ import type { Film } from './launched';
 
 /** CSS px that the longer side of a screen takes. */
 const STRIP_ROOM = 84;
-const PLAY_ROOM = 136;
+const PLAY_ROOM = { usual: 136, wide: 210 };
 
 const scaleFor = ({ c }: Film, room: number) => {
   const { width, height } = naturalSize(c.screen);
@@ -58,8 +60,10 @@ export const momentsFor = (film: Film): number[] => momentsOf(film.timeline);
 export function PlayGrid({ films }: { films: readonly Film[] }) {
   const store = useWorkbenchStore();
   const chosen = useWorkbench((s) => s.view.case);
+  const ref = useRef<HTMLUListElement>(null);
+  const room = useElementSize(ref).width > 900 ? PLAY_ROOM.wide : PLAY_ROOM.usual;
   return (
-    <ul className="play-grid" aria-label="Screens of the film">
+    <ul ref={ref} className="play-grid" aria-label="Screens of the film">
       {films.map((film) => (
         <li key={film.c.id}>
           <button
@@ -68,7 +72,7 @@ export function PlayGrid({ films }: { films: readonly Film[] }) {
             aria-label={`Look at the hand-over on ${caseName(film.c)}`}
             onClick={() => store.setState(({ view }) => ({ view: { ...view, case: film.c.id } }))}
           >
-            <FilmCanvas film={film} scale={scaleFor(film, PLAY_ROOM)} />
+            <FilmCanvas film={film} scale={scaleFor(film, room)} />
           </button>
           <span className="figures quiet">{caseSize(film.c)}</span>
         </li>

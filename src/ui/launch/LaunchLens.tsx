@@ -8,8 +8,6 @@ import { newLaunch } from '@/core/launch/new';
 import type { Start } from '@/core/launch/timeline';
 import { applyPatch } from '@/core/scene/patch';
 import { findCase } from '@/core/screens/cases';
-import { PixelProvider } from '../drawing/CaseCanvas';
-import { createPixelStore, widthOfFile } from '../drawing/pixels';
 import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
@@ -137,18 +135,11 @@ function Open() {
 /** From the tap to the first screen: stages, films of many screens, and what goes wrong between them. */
 export function LaunchLens() {
   const has = useWorkbench((s) => launchOf(s.documents) !== undefined);
-  const store = useWorkbenchStore();
   const [clock] = useState(createClock);
-  const pixels = useMemo(
-    () => createPixelStore((hash) => widthOfFile(store.getState().documents.project)(hash)),
-    [store],
-  );
   if (!has) return <NoLaunch />;
   return (
     <ClockProvider value={clock}>
-      <PixelProvider value={pixels}>
-        <Open />
-      </PixelProvider>
+      <Open />
     </ClockProvider>
   );
 }
