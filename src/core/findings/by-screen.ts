@@ -1,17 +1,14 @@
-import type { Breach } from '../measure/judge';
-import { worse, type Outcome } from '../measure/judge';
+import { byOutcome, worse, type Outcome } from '../measure/judge';
 import type { Case } from '../screens/cases';
 import type { Screen } from '../screens/screen';
-import type { Finding } from './finding';
+import type { Finding, FoundOn } from './finding';
 
 /** What is wrong on one screen, over its orientations and appearances. */
 export interface ScreenFindings {
   screen: Screen;
   outcome: Outcome;
-  found: { finding: Finding; on: { caseId: string; breach: Breach }[] }[];
+  found: { finding: Finding; on: FoundOn[] }[];
 }
-
-const rank: Record<Outcome, number> = { fail: 0, warn: 1, clear: 2 };
 
 /** Findings by the screens that they are on: the gravest first, then those with most, then the weightiest. */
 export function byScreen(findings: readonly Finding[], cases: readonly Case[]): ScreenFindings[] {
@@ -31,8 +28,6 @@ export function byScreen(findings: readonly Finding[], cases: readonly Case[]): 
   }
   return [...screens.values()].toSorted(
     (a, b) =>
-      rank[a.outcome] - rank[b.outcome] ||
-      b.found.length - a.found.length ||
-      b.screen.weight - a.screen.weight,
+      byOutcome(a.outcome, b.outcome) || b.found.length - a.found.length || b.screen.weight - a.screen.weight,
   );
 }

@@ -1,4 +1,4 @@
-import { gravestOfEach, worse, type Breach, type Outcome } from '../measure/judge';
+import { breachId, byOutcome, gravestOfEach, worse, type Breach, type Outcome } from '../measure/judge';
 import type { MeasureName, MeasureSide } from '../measure/limit';
 import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';
@@ -47,8 +47,6 @@ const hingesOnApproximate = ({ screen }: Case, measure: MeasureName) => {
   return screen.approximate.some((a) => fields.some((f) => a.startsWith(f)));
 };
 
-const rank: Record<Outcome, number> = { fail: 0, warn: 1, clear: 2 };
-
 /** What of a case says what is wrong with it. */
 export type Judged = Pick<CaseResult, 'id' | 'breaches'>;
 
@@ -59,7 +57,7 @@ export function findingsOf(results: readonly Judged[], cases: readonly Case[]): 
   const groups = new Map<string, FoundOn[]>();
   for (const result of results) {
     for (const breach of gravestOfEach(result.breaches)) {
-      const id = [breach.layerId, breach.limit.measure, breach.limit.side].filter(Boolean).join(' ');
+      const id = breachId(breach);
       const group = groups.get(id) ?? [];
       group.push({ caseId: result.id, breach });
       groups.set(id, group);
@@ -69,7 +67,7 @@ export function findingsOf(results: readonly Judged[], cases: readonly Case[]): 
     const { layerId, limit } = on[0]!.breach;
     const open = on.filter((f) => !f.breach.accepted);
     const graver = (a: FoundOn, b: FoundOn) =>
-      rank[a.breach.limit.outcome] - rank[b.breach.limit.outcome] || b.breach.by - a.breach.by;
+      byOutcome(a.breach.limit.outcome, b.breach.limit.outcome) || b.breach.by - a.breach.by;
     return {
       id,
       layerId,
@@ -83,7 +81,7 @@ export function findingsOf(results: readonly Judged[], cases: readonly Case[]): 
       accepted: open.length === 0 ? on[0]!.breach.accepted! : null,
     };
   });
-  return findings.toSorted((a, b) => rank[a.outcome] - rank[b.outcome] || b.weight - a.weight);
+  return findings.toSorted((a, b) => byOutcome(a.outcome, b.outcome) || b.weight - a.weight);
 }
 
 /** How much is wrong in all: the weight of each finding on each case, failures twice. */

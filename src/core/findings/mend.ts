@@ -46,7 +46,7 @@ export const drawnOn = ({ results, finding }: Sick): PlacedResult[] =>
   });
 
 /** A mend that makes other documents; none when they are the same. */
-export function mendOf({ documents }: Sick, label: string, after: Documents): Mend[] {
+export function mendOf({ documents }: { documents: Documents }, label: string, after: Documents): Mend[] {
   const patch = diff(documents, after);
   return patch.length > 0 ? [{ label, patch }] : [];
 }

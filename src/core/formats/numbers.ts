@@ -19,5 +19,7 @@ export const sayDensity = (density: number) => String(Math.round(density * 1000)
 export const sayTimes = (value: number) => `${sayRatio(value)} ×`;
 /** “4.5 : 1”; WCAG gives its ratios to one decimal, downwards, so that one just under a limit is not said as that limit. */
 export const sayContrast = (ratio: number) => `${tenth.format(Math.floor(ratio * 10 + 1e-9) / 10)} : 1`;
+/** “400 ms”, “1.4 s” */
+export const sayMs = (ms: number) => (ms >= 1000 ? `${sayRatio(ms / 1000)} s` : `${sayNumber(ms)} ms`);
 export const saySize = (size: { width: number; height: number }) =>
   `${sayNumber(size.width)} × ${sayNumber(size.height)}`;

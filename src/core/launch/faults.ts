@@ -1,5 +1,5 @@
 import type { Documents } from '../scene/documents';
-import { sayLength, sayNumber, sayRatio, sayShare } from '../formats/numbers';
+import { sayLength, sayMs, sayNumber, sayRatio, sayShare } from '../formats/numbers';
 import { hexOf } from '../pixels/raster';
 import type { FilePixels } from '../pixels/file';
 import type { Case } from '../screens/cases';
@@ -51,8 +51,6 @@ export interface LaunchFault {
   /** what it is, in words with its figures, and what it comes from, step by step; said of the worst case only */
   say: () => { said: string; because: string[] };
 }
-
-const sayMs = (ms: number) => (ms >= 1000 ? `${sayRatio(ms / 1000)} s` : `${sayNumber(ms)} ms`);
 
 function flashFault(h: Handover, stage: number, names: readonly string[]): LaunchFault[] {
   const { flash } = h;

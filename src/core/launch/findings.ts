@@ -1,4 +1,4 @@
-import { worse, type Outcome } from '../measure/judge';
+import { byOutcome, worse, type Outcome } from '../measure/judge';
 import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';
 import {
@@ -29,8 +29,6 @@ const outcomeFor = (rule: LaunchRule, value: number): Outcome => {
   return value > warn + 1e-9 ? 'warn' : 'clear';
 };
 
-const rank: Record<Outcome, number> = { fail: 0, warn: 1, clear: 2 };
-
 /** What is wrong with a launch over all cases: gravest first, then in the order of the rules. */
 export function launchFindings(asked: LaunchAsked): LaunchFinding[] {
   const faultsOn = createFaults(asked);
@@ -58,8 +56,8 @@ export function launchFindings(asked: LaunchAsked): LaunchFinding[] {
       found.set(id, entry);
     }
   }
-  const order = (f: LaunchFinding) => rank[f.outcome] * LAUNCH_RULES.length + LAUNCH_RULES.indexOf(f.rule);
+  const order = (f: LaunchFinding) => LAUNCH_RULES.indexOf(f.rule);
   return [...found.values()]
     .map(({ finding, worst }) => ({ ...finding, worst: { ...finding.worst, ...worst.say() } }))
-    .toSorted((a, b) => order(a) - order(b) || b.weight - a.weight);
+    .toSorted((a, b) => byOutcome(a.outcome, b.outcome) || order(a) - order(b) || b.weight - a.weight);
 }

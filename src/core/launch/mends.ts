@@ -1,8 +1,7 @@
-import type { Mend } from '../findings/mend';
+import { mendOf, type Mend } from '../findings/mend';
 import type { FilePixels } from '../pixels/file';
 import { hexOf } from '../pixels/raster';
 import type { Documents } from '../scene/documents';
-import { diff } from '../scene/patch';
 import type { Layer, PictureLayer, Scene } from '../scene/scene';
 import { handoverOf, outsideCircle } from './handover';
 import { LAUNCH_LIMITS } from './faults';
@@ -19,11 +18,6 @@ export interface Sick extends LaunchAsked {
 }
 
 type Mender = (sick: Sick) => Mend[];
-
-function mendOf({ documents }: Sick, label: string, after: Documents): Mend[] {
-  const patch = diff(documents, after);
-  return patch.length > 0 ? [{ label, patch }] : [];
-}
 
 const withScene = (documents: Documents, scene: Scene): Documents => ({
   ...documents,

@@ -54,7 +54,13 @@ export function judged(
 export const outcomeOf = (breaches: readonly Breach[]): Outcome =>
   breaches.reduce<Outcome>((worst, b) => (b.accepted ? worst : worse(worst, b.limit.outcome)), 'clear');
 
-const byGravity = (a: Breach, b: Breach) => rank[b.limit.outcome] - rank[a.limit.outcome];
+/** Orders outcomes with the gravest first. */
+export const byOutcome = (a: Outcome, b: Outcome) => rank[b] - rank[a];
+const byGravity = (a: Breach, b: Breach) => byOutcome(a.limit.outcome, b.limit.outcome);
+
+/** The same for the same measure and side of the same layer, whichever of its limits is broken. */
+export const breachId = ({ layerId, limit: { measure, side } }: Breach): string =>
+  [layerId, measure, side].filter(Boolean).join(' ');
 
 /** The first of the gravest breaches: the one that is said when there is room for one. */
 export const gravest = (breaches: readonly Breach[]): Breach | null =>
@@ -67,8 +73,8 @@ export const gravest = (breaches: readonly Breach[]): Breach | null =>
 export function gravestOfEach(breaches: readonly Breach[]): Breach[] {
   const kept = new Map<string, Breach>();
   for (const b of breaches.toSorted(byGravity)) {
-    const key = `${b.layerId} ${b.limit.measure} ${b.limit.side ?? ''}`;
-    if (!kept.has(key)) kept.set(key, b);
+    const id = breachId(b);
+    if (!kept.has(id)) kept.set(id, b);
   }
   return [...kept.values()];
 }

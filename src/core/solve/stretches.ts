@@ -1,4 +1,4 @@
-import { gravestOfEach, type Breach, type Outcome } from '../measure/judge';
+import { breachId, gravestOfEach, type Breach, type Outcome } from '../measure/judge';
 import type { Appearance } from '../scene/values';
 import { freeWindow } from '../screens/free';
 import type { Screen } from '../screens/screen';
@@ -40,9 +40,7 @@ export function stretchesOf(input: SurveyInput, across: Across): Stretch[] {
     const size = along === 'width' ? { width: lu, height: other } : { width: other, height: lu };
     const { outcome, breaches } = surveyCase(input, freeWindow(size, base, appearance));
     const open = gravestOfEach(breaches.filter((b) => !b.accepted));
-    const key = open
-      .map((b) => `${b.layerId} ${b.limit.measure} ${b.limit.side ?? ''} ${b.limit.outcome}`)
-      .sort();
+    const key = open.map((b) => `${breachId(b)} ${b.limit.outcome}`).sort();
     return { px, outcome, breaches: open, key: key.join('\n') };
   };
   const [first, last] = [Math.ceil(across.from * density), Math.floor(across.to * density)];

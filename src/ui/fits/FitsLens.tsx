@@ -5,9 +5,10 @@ import { COMPARED, variantsOf, type Compared, type Variant } from '@/core/findin
 import { sayShare } from '@/core/formats/numbers';
 import { applyPatch } from '@/core/scene/patch';
 import { isPlaced } from '@/core/scene/scene';
-import { findCase, type Case } from '@/core/screens/cases';
+import type { Case } from '@/core/screens/cases';
 import { backgroundOf } from '@/core/survey/mark';
 import { useAsked, type Asking } from '../state/ask';
+import { useTelling } from '../state/telling';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { caseSize } from '../words';
@@ -23,18 +24,6 @@ const PART_WORDS: Record<Compared, string> = {
   region: 'region',
   picture: 'picture',
 };
-
-/** A few cases between which the measures differ most, as the worker finds them. */
-function useTelling(): Case[] {
-  const appearance = useWorkbench((s) => s.view.appearance);
-  const screens = useWorkbench((s) => s.screens);
-  const asking = useCallback<Asking<string[]>>(
-    (worker, documents, sceneId) => worker.telling(documents, sceneId, appearance, most()),
-    [appearance],
-  );
-  const ids = useAsked(asking);
-  return useMemo(() => (ids ?? []).flatMap((id) => findCase(id, screens) ?? []), [ids, screens]);
-}
 
 function useVariants(layerId: string | undefined, part: Compared): Variant[] {
   const documents = useWorkbench((s) => s.documents);
@@ -115,7 +104,7 @@ export function FitsLens() {
   const layers = scene.layers.filter(isPlaced);
   const layerId = layers.some((l) => l.id === picked) ? picked! : (backgroundOf(scene) ?? layers[0])?.id;
   const variants = useVariants(layerId, part);
-  const cases = useTelling();
+  const cases = useTelling(most);
   const clear = useClear(layerId, variants);
   return (
     <main className="fits" id="main">

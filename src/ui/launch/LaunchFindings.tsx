@@ -1,10 +1,11 @@
 'use client';
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/formats/numbers';
 import { LAUNCH_LIMITS } from '@/core/launch/faults';
 import type { LaunchFinding } from '@/core/launch/findings';
 import type { LaunchAdvice } from '@/core/launch/advice';
+import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { findCase } from '@/core/screens/cases';
 import { caseName, OUTCOME_SHAPES } from '../words';
@@ -21,22 +22,11 @@ const RULE_WORDS: Record<LaunchFinding['rule'], string> = {
 
 /** What would mend a finding, as the worker tries it; `null` until it is through. */
 function useAdvice(finding: LaunchFinding): LaunchAdvice[] | null {
-  const worker = useWorkbench((s) => s.worker);
-  const documents = useWorkbench((s) => s.documents);
-  const launchId = launchOf(documents)?.id;
-  const [advice, setAdvice] = useState<{ of: LaunchFinding; list: LaunchAdvice[] } | null>(null);
-  useEffect(() => {
-    if (!worker || !launchId) return;
-    let ended = false;
-    void worker
-      .launchAdvice(documents, launchId, finding)
-      .then((list) => !ended && setAdvice({ of: finding, list }));
-    return () => {
-      ended = true;
-    };
-  }, [worker, documents, launchId, finding]);
-  // What helped against an earlier state is not offered any more.
-  return advice?.of === finding ? advice.list : null;
+  const asking = useCallback<Asking<LaunchAdvice[]>>(
+    (worker, documents) => worker.launchAdvice(documents, launchOf(documents)?.id ?? '', finding),
+    [finding],
+  );
+  return useAsked(asking);
 }
 
 interface DetailProps {

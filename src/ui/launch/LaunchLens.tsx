@@ -9,6 +9,7 @@ import type { Start } from '@/core/launch/timeline';
 import { applyPatch } from '@/core/scene/patch';
 import { findCase } from '@/core/screens/cases';
 import { useAsked, type Asking } from '../state/ask';
+import { useTelling } from '../state/telling';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { Choices } from '../workbench/Choices';
@@ -16,7 +17,7 @@ import { ClockProvider, createClock } from './clock';
 import { Downloads } from './Downloads';
 import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';
 import { HandOver } from './HandOver';
-import { launchOf, useFilmCases, useFilms } from './launched';
+import { launchOf, useFilms } from './launched';
 import { LaunchFindings } from './LaunchFindings';
 import { StageColumn } from './StageColumn';
 import { Controls, TimeBar } from './Timeline';
@@ -27,6 +28,9 @@ const SHOWS = [
   { value: 'checks', label: 'on a real device' },
 ] as const;
 type Show = (typeof SHOWS)[number]['value'];
+
+/** Screens that are played. */
+const twelve = () => 12;
 
 /** A launch has to be described before it can be played. */
 function NoLaunch() {
@@ -74,7 +78,7 @@ function Open() {
   const tried = trial?.of === now ? trial.mend : null;
   const documents = useMemo(() => (tried ? applyPatch(now, tried.patch) : now), [now, tried]);
   const launch = launchOf(documents)!;
-  const cases = useFilmCases(12);
+  const cases = useTelling(twelve);
   const chosen = useMemo(() => {
     const id = caseId?.replace(/(light|dark)$/, appearance);
     const c = id ? findCase(id, screens) : null;

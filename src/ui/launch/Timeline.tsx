@@ -1,12 +1,12 @@
 'use client';
 import { useEffect, useRef, type PointerEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
+import { sayMs } from '@/core/formats/numbers';
 import { momentsOf, STARTS, type Start } from '@/core/launch/timeline';
 import { useWorkbench } from '../state/context';
 import { Choices } from '../workbench/Choices';
 import { SPEEDS, useClock, useClockState } from './clock';
 import type { Film } from './launched';
-import { sayMs } from './parts';
 
 const START_WORDS: Record<Start, { label: string; title: string }> = {
   cold: { label: 'cold', title: 'With everything to load' },

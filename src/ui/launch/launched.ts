@@ -1,12 +1,10 @@
 'use client';
-import { useCallback, useMemo } from 'react';
+import { useMemo } from 'react';
 import type { Launch, ScreenStage } from '@/core/launch/launch';
 import { createLaunchSurvey, type StageResult } from '@/core/launch/survey';
 import { timelineOf, type Start, type Timeline } from '@/core/launch/timeline';
 import type { Documents } from '@/core/scene/documents';
-import { findCase, type Case } from '@/core/screens/cases';
-import { useAsked, type Asking } from '../state/ask';
-import { useWorkbench } from '../state/context';
+import type { Case } from '@/core/screens/cases';
 import { edit } from '../state/edit';
 import { useOutside } from '../state/outside';
 import type { WorkbenchStore } from '../state/workbench';
@@ -43,19 +41,4 @@ export function useFilms(documents: Documents, cases: readonly Case[], start: St
       return { c, stages, plain, timeline: timelineOf(launch, plain, start) };
     });
   }, [documents, cases, start, fonts]);
-}
-
-/** A few cases that differ most, as the worker finds them; by their appearance. */
-export function useFilmCases(most: number): Case[] {
-  const appearance = useWorkbench((s) => s.view.appearance);
-  const screens = useWorkbench((s) => s.screens);
-  const asking = useCallback<Asking<string[]>>(
-    (worker, documents, sceneId) => worker.telling(documents, sceneId, appearance, most),
-    [appearance, most],
-  );
-  const ids = useAsked(asking);
-  return useMemo(
-    () => (ids ?? []).flatMap((id) => findCase(id.replace(/(light|dark)$/, appearance), screens) ?? []),
-    [ids, screens, appearance],
-  );
 }

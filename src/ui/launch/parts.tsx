@@ -2,7 +2,7 @@
 import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { easingOf, EASING_KEYWORDS } from '@/core/launch/easing';
-import { sayNumber, sayRatio } from '@/core/formats/numbers';
+import { sayMs } from '@/core/formats/numbers';
 import { EditorPopover } from '../scene/EditorPopover';
 import { ListEditor } from '../scene/editors/ListEditor';
 import { NumberField } from '../scene/editors/NumberField';
@@ -10,8 +10,6 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
 
 /** Parts of the sentences of a launch, each changed in place. */
-
-export const sayMs = (ms: number) => (ms >= 1000 ? `${sayRatio(ms / 1000)} s` : `${sayNumber(ms)} ms`);
 
 /** A length of time. @param set changes it within the documents */
 export function TimePart({ label, ms, set }: { label: string; ms: number; set: (ms: number) => void }) {

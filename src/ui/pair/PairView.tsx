@@ -3,7 +3,7 @@ import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Variant } from '@/core/findings/variants';
 import { RULES } from '@/core/findings/rule';
-import { gravestOfEach, type Breach } from '@/core/measure/judge';
+import { breachId, gravestOfEach } from '@/core/measure/judge';
 import { ownerName, sayFigure } from '@/core/measure/words';
 import { findCase, type Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
@@ -90,21 +90,19 @@ function SideChoice({ label, caseId, onCase, rules, onRules, options, problem }:
   );
 }
 
-const keyOf = (b: Breach) => `${b.layerId} ${b.limit.measure} ${b.limit.side ?? ''}`;
-
 /** What is wrong on one side; what is not so on the other one stands out. */
 function Breaches({ label, result, other }: { label: string; result: CaseResult; other: CaseResult | null }) {
   const { layers } = useScene();
-  const there = new Map(gravestOfEach(other?.breaches ?? []).map((b) => [keyOf(b), b]));
+  const there = new Map(gravestOfEach(other?.breaches ?? []).map((b) => [breachId(b), b]));
   const own = gravestOfEach(result.breaches);
   return (
     <ul className="pair-breaches" aria-label={`What is wrong ${label}`}>
       {own.map((b) => {
-        const same = there.get(keyOf(b));
+        const same = there.get(breachId(b));
         const figure = sayFigure(b.limit.measure, b.value);
         const isSame = same !== undefined && figure === sayFigure(b.limit.measure, same.value);
         return (
-          <li key={keyOf(b)} className={isSame ? 'quiet' : undefined}>
+          <li key={breachId(b)} className={isSame ? 'quiet' : undefined}>
             <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
             {ownerName(b.layerId, layers)} {RULES[b.limit.measure].word},{' '}
             <span className="figures">{figure}</span>

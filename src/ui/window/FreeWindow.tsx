@@ -3,7 +3,7 @@ import { useCallback, useMemo, useRef, type KeyboardEvent, type PointerEvent } f
 import { Button } from 'react-bootstrap';
 import { RULES } from '@/core/findings/rule';
 import { sayNumber, sayRatio } from '@/core/formats/numbers';
-import type { Breach } from '@/core/measure/judge';
+import { breachId, type Breach } from '@/core/measure/judge';
 import { ownerName } from '@/core/measure/words';
 import type { Stretch } from '@/core/solve/stretches';
 import { CaseCanvas } from '../drawing/CaseCanvas';
@@ -48,7 +48,7 @@ function useStretches(along: Along, other: number): readonly Stretch[] {
   return useAsked(base && appearance ? asking : null) ?? [];
 }
 
-const keyOf = (b: Breach) => `${b.layerId} ${b.limit.measure} ${b.limit.side ?? ''} ${b.limit.outcome}`;
+const keyOf = (b: Breach) => `${breachId(b)} ${b.limit.outcome}`;
 
 /** What begins and ends from one stretch to the next. */
 function changeOf(before: Stretch, after: Stretch) {
