@@ -1,6 +1,6 @@
 import { sayContrast } from '../formats/numbers';
 import { tenthPercentile, tileContrasts } from '../measure/contrast';
-import { hexOf } from '../pixels/raster';
+import { colourAt, countOf, hexOf } from '../pixels/raster';
 import { inkOn } from '../survey/contrast';
 import { TILES } from '../survey/backdrop';
 import type { Asked, Context } from './context';
@@ -30,9 +30,9 @@ export function whyContrast({ input, result }: Context, { layer }: Asked): Reaso
   const own = reason(`The ink of ${layer.name} is ${hexOf(ink)} in the mean.`, [], {
     part: { layerId: layer.id, path },
   });
-  if (tiles.length === 1)
+  if (countOf(tiles) === 1)
     return reason(
-      `${sayContrast(all[0]!)} is between its ink and its own opaque border, ${hexOf(tiles[0]!)}.`,
+      `${sayContrast(all[0]!)} is between its ink and its own opaque border, ${hexOf(colourAt(tiles, 0))}.`,
       [own],
     );
   const below = result.layers.slice(
@@ -44,7 +44,7 @@ export function whyContrast({ input, result }: Context, { layer }: Asked): Reaso
     `At least nine tenths of the ${TILES.columns} × ${TILES.rows} tiles under it have ${sayContrast(tenthPercentile(all))} or more.`,
     [
       own,
-      reason(`It is least at the ${sayPlace(at)}: ${sayContrast(least)} over ${hexOf(tiles[at]!)}.`),
+      reason(`It is least at the ${sayPlace(at)}: ${sayContrast(least)} over ${hexOf(colourAt(tiles, at))}.`),
       reason(names.length > 0 ? `Under it lie ${names.join(', ')}.` : 'Nothing lies under it.'),
     ],
   );

@@ -23,6 +23,7 @@ export function tileStarts(p: Placement, axis: Axis): number[] {
 
 /** Everything drawn, from the first copy to the last: the box along a repeated axis, the drawing along the other. */
 export function paintedRect(p: Placement): Rect {
+  if (!isRepeated(p)) return p.drawn;
   const along = (axis: Axis) => span(p.tiles[axis] ? p.box : p.drawn, axis);
   return fromSpans(along('x'), along('y'));
 }

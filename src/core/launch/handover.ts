@@ -3,7 +3,7 @@ import { bottom, partOf, right, type Rect } from '../geometry/rect';
 import { areaInRound } from '../measure/glass';
 import { ciede2000, labOf } from '../pixels/colour';
 import type { FilePixels } from '../pixels/file';
-import type { Rgba } from '../pixels/raster';
+import { colourAt, countOf, type Colours, type Rgba } from '../pixels/raster';
 import { sumsOnGrid } from '../pixels/sums';
 import { backdropOf } from '../survey/backdrop';
 import type { CaseResult, PictureResult } from '../survey/result';
@@ -45,9 +45,10 @@ const gridFor = ({ width, height }: Rect) =>
 const tilesOf = ({ regions: { screen }, layers, appearance }: CaseResult, pixels: Pixels) =>
   backdropOf(screen, layers, pixels, appearance, gridFor(screen));
 
-function meanOf(tiles: readonly Rgba[]): Rgba {
-  const sum = (channel: 'r' | 'g' | 'b') => tiles.reduce((all, t) => all + t[channel], 0) / tiles.length;
-  return { r: sum('r'), g: sum('g'), b: sum('b'), a: 1 };
+function meanOf(tiles: Colours): Rgba {
+  const mean = (channel: number) =>
+    tiles.reduce((sum, value, k) => (k % 3 === channel ? sum + value : sum), 0) / countOf(tiles);
+  return { r: mean(0), g: mean(1), b: mean(2), a: 1 };
 }
 
 /** Coded values that nobody tells apart, in the most different channel. */
@@ -56,10 +57,10 @@ const areAlike = (a: Rgba, b: Rgba) =>
   Math.max(Math.abs(a.r - b.r), Math.abs(a.g - b.g), Math.abs(a.b - b.b)) <= ALIKE;
 
 /** Which tiles of a frame are nothing but its ground. */
-function bareTiles(result: CaseResult, tiles: readonly Rgba[], pixels: Pixels): boolean[] {
+function bareTiles(result: CaseResult, tiles: Colours, pixels: Pixels): boolean[] {
   const grounds = result.layers.filter((l) => l.kind === 'ground');
   const bare = tilesOf({ ...result, layers: grounds }, pixels);
-  return tiles.map((tile, i) => areAlike(tile, bare[i]!));
+  return Array.from({ length: countOf(tiles) }, (_, i) => areAlike(colourAt(tiles, i), colourAt(bare, i)));
 }
 
 /** A fade of at least so long is seen as one motion. */
@@ -120,8 +121,9 @@ export function handoverOf(
   const [a, b] = [tilesOf(before, pixels), tilesOf(after, pixels)];
   const bare = bareTiles(before, a, pixels);
   const counts = (i: number) => fadeMs < SEEN_FADE_MS || bare[i]!;
-  const flash = a.reduce((sum, tile, i) => (counts(i) ? sum + difference(tile, b[i]!) : sum), 0) / a.length;
-  const groundShare = bare.filter(Boolean).length / a.length;
+  const differences = bare.map((_, i) => (counts(i) ? difference(colourAt(a, i), colourAt(b, i)) : 0));
+  const flash = differences.reduce((sum, d) => sum + d, 0) / bare.length;
+  const groundShare = bare.filter(Boolean).length / bare.length;
   return { flash, colours: { before: meanOf(a), after: meanOf(b), groundShare }, ...rest };
 }
 

@@ -1,4 +1,4 @@
-import { area, clamp, distances, intersect, mapSides, type PerSide, type Rect } from '../geometry/rect';
+import { area, clamp, distances, intersect, type PerSide, type Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import { coveredArea, paintedRect } from '../fit/tiles';
 import type { WithTotal } from './crop';
@@ -10,20 +10,18 @@ export interface BareScreen extends WithTotal {
 
 const share = (part: number, whole: number) => (whole > 0 ? clamp(part / whole, 0, 1) : 0);
 
-function bareIn(window: Rect, p: Placement): WithTotal & { distance: PerSide } {
+const totalIn = (window: Rect, p: Placement) => 1 - share(coveredArea(p, window), area(window));
+
+/** Distance from each edge of a window to the picture, lu, ≥ 0. */
+function gapsIn(window: Rect, p: Placement): PerSide {
   const painted = paintedRect(p);
   const drawn = p.clipped ? (intersect(painted, p.box) ?? { ...p.box, width: 0, height: 0 }) : painted;
-  const gaps = distances(drawn, window);
-  const distance = mapSides((s) =>
-    clamp(gaps[s], 0, s === 'left' || s === 'right' ? window.width : window.height),
-  );
+  const { left, right, top, bottom } = distances(drawn, window);
   return {
-    left: share(distance.left, window.width),
-    right: share(distance.right, window.width),
-    top: share(distance.top, window.height),
-    bottom: share(distance.bottom, window.height),
-    total: 1 - share(coveredArea(p, window), area(window)),
-    distance,
+    left: clamp(left, 0, window.width),
+    right: clamp(right, 0, window.width),
+    top: clamp(top, 0, window.height),
+    bottom: clamp(bottom, 0, window.height),
   };
 }
 
@@ -33,9 +31,25 @@ function bareIn(window: Rect, p: Placement): WithTotal & { distance: PerSide } {
  */
 export function bare(p: Placement): WithTotal | null {
   if (area(p.box) <= 0) return null;
-  const { distance: _, ...shares } = bareIn(p.box, p);
-  return shares;
+  const gaps = gapsIn(p.box, p);
+  return {
+    left: share(gaps.left, p.box.width),
+    right: share(gaps.right, p.box.width),
+    top: share(gaps.top, p.box.height),
+    bottom: share(gaps.bottom, p.box.height),
+    total: totalIn(p.box, p),
+  };
 }
 
 /** The same of the whole screen, with the distance in lu from each edge of the screen. */
-export const bareScreen = (p: Placement, screen: Rect): BareScreen => bareIn(screen, p);
+export function bareScreen(p: Placement, screen: Rect): BareScreen {
+  const distance = gapsIn(screen, p);
+  return {
+    left: share(distance.left, screen.width),
+    right: share(distance.right, screen.width),
+    top: share(distance.top, screen.height),
+    bottom: share(distance.bottom, screen.height),
+    total: totalIn(screen, p),
+    distance,
+  };
+}

@@ -7,12 +7,6 @@ export interface Clearance {
   screen: PerSide;
 }
 
-/** Where a layer is looked for: the whole screen, and the part of it in which the layer can be seen. */
-export interface View {
-  screen: Rect;
-  window: Rect;
-}
-
 /** What of the drawing can be seen, copies taken together; `null` when nothing can. */
 export function visibleDrawing(p: Placement, window: Rect): Rect | null {
   const painted = p.clipped ? intersect(paintedRect(p), p.box) : paintedRect(p);
@@ -20,7 +14,5 @@ export function visibleDrawing(p: Placement, window: Rect): Rect | null {
 }
 
 /** Distance of the visible drawing to each edge of the safe area and of the screen, lu; negative = it intrudes. */
-export function clearance(p: Placement, safe: Rect, { screen, window }: View): Clearance | null {
-  const seen = visibleDrawing(p, window);
-  return seen && { safe: distances(seen, safe), screen: distances(seen, screen) };
-}
+export const clearance = (seen: Rect | null, safe: Rect, screen: Rect): Clearance | null =>
+  seen && { safe: distances(seen, safe), screen: distances(seen, screen) };

@@ -1,5 +1,5 @@
-import { contrastRatio, luminance, over, ratioOf } from '../pixels/colour';
-import type { Rgba } from '../pixels/raster';
+import { contrastRatio, luminance, luminancesOf, over, ratioOf } from '../pixels/colour';
+import { colourAt, countOf, type Colours, type Rgba } from '../pixels/raster';
 
 /** How many tiles may have less contrast than the figure says: under a tenth of them. */
 const PERCENTILE = 0.1;
@@ -8,10 +8,12 @@ const PERCENTILE = 0.1;
  * Contrast of ink with each of the tiles that lie under it, 1 to 21. Ink that is see-through is mixed with its tile.
  * Source: WCAG 2.2, contrast ratio.
  */
-export function tileContrasts(ink: Rgba, tiles: readonly Rgba[]): number[] {
-  if (ink.a < 1) return tiles.map((tile) => contrastRatio(over(ink, tile), tile));
+export function tileContrasts(ink: Rgba, tiles: Colours): number[] {
   const own = luminance(ink);
-  return tiles.map((tile) => ratioOf(own, luminance(tile)));
+  const all = luminancesOf(tiles);
+  for (let i = 0; i < all.length; i++)
+    all[i] = ratioOf(ink.a < 1 ? luminance(over(ink, colourAt(tiles, i))) : own, all[i]!);
+  return all;
 }
 
 /** The tenth percentile by nearest rank: at least nine tenths of the tiles have this much contrast or more. */
@@ -54,8 +56,11 @@ const HALVINGS = 20;
  * The least alpha of a scrim of one colour between ink and what lies under it, with which the tenth percentile of the
  * contrast is at least as asked for, as for every larger alpha; 0 where it is so already, `null` where no alpha does.
  */
-export function leastScrim(ink: Rgba, tiles: readonly Rgba[], scrim: Rgba, least: number): number | null {
-  const needed = tiles.map((t) => enoughOver(ink, t, scrim, least) ?? Infinity).toSorted((a, b) => b - a);
-  const alpha = needed[Math.ceil(tiles.length * PERCENTILE) - 1]!;
+export function leastScrim(ink: Rgba, tiles: Colours, scrim: Rgba, least: number): number | null {
+  const needed = Array.from(
+    { length: countOf(tiles) },
+    (_, i) => enoughOver(ink, colourAt(tiles, i), scrim, least) ?? Infinity,
+  ).toSorted((a, b) => b - a);
+  const alpha = needed[Math.ceil(needed.length * PERCENTILE) - 1]!;
   return alpha === Infinity ? null : alpha;
 }

@@ -1,4 +1,4 @@
-import { area, clamp, distances, intersect, mapSides, type PerSide, type Rect } from '../geometry/rect';
+import { area, clamp, distances, intersect, type PerSide, type Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import { isRepeated } from '../fit/tiles';
 
@@ -16,6 +16,12 @@ export function crop(p: Placement, screen: Rect): WithTotal | null {
   const total = clamp(1 - shown / area(p.drawn), 0, 1);
   if (!window) return { left: 0, right: 0, top: 0, bottom: 0, total };
   const hidden = distances(window, p.drawn);
-  const along = { left: p.drawn.width, right: p.drawn.width, top: p.drawn.height, bottom: p.drawn.height };
-  return { ...mapSides((s) => clamp(hidden[s] / along[s], 0, 1)), total };
+  const { width, height } = p.drawn;
+  return {
+    left: clamp(hidden.left / width, 0, 1),
+    right: clamp(hidden.right / width, 0, 1),
+    top: clamp(hidden.top / height, 0, 1),
+    bottom: clamp(hidden.bottom / height, 0, 1),
+    total,
+  };
 }

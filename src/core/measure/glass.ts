@@ -23,6 +23,14 @@ export function areaInRound(rect: Rect, round: RoundRect): number {
   const { radius: r } = round;
   if (r <= 0) return area(common);
   const whole = round.rect;
+  const isBetween = (start: number, end: number, from: number, to: number) =>
+    start >= from + r && end <= to - r;
+  // Beside the corner squares nothing is lost.
+  if (
+    isBetween(common.x, right(common), whole.x, right(whole)) ||
+    isBetween(common.y, bottom(common), whole.y, bottom(whole))
+  )
+    return area(common);
   // In each corner square: what of the rectangle lies in it, less what of that lies in its quarter disc.
   const corners = [
     { x: whole.x + r, y: whole.y + r, sx: -1, sy: -1 },

@@ -15,10 +15,12 @@ export interface Intrusion {
 
 /** @param seen what of the drawing can be seen; bars do not overlap one another */
 export function intrusion(seen: Rect, outline: Outline, bars: readonly Rect[], turned: Turned): Intrusion {
-  const under = (r: Rect) => {
-    const common = intersect(seen, r);
-    return common ? area(common) : 0;
-  };
+  const { cutout, corner } = hiddenByGlass(seen, outline);
+  let bar = 0;
+  for (const b of bars) {
+    const common = intersect(seen, b);
+    if (common) bar += area(common);
+  }
   let fold = 0;
   for (const { shape, x, y, width, height } of turned.cutouts) {
     if (shape !== 'hinge' || (width > 0 && height > 0)) continue;
@@ -26,5 +28,5 @@ export function intrusion(seen: Rect, outline: Outline, bars: readonly Rect[], t
     const down = Math.min(seen.y + seen.height, y + height) - Math.max(seen.y, y);
     if (across >= 0 && down >= 0) fold += Math.max(across, down);
   }
-  return { ...hiddenByGlass(seen, outline), bar: bars.reduce((sum, b) => sum + under(b), 0), fold };
+  return { cutout, corner, bar, fold };
 }

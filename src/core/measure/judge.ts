@@ -33,6 +33,17 @@ export function breachesOf(
   );
 }
 
+/** Limits by their role; the list of a project is never changed in place, and is asked for each layer of every case. */
+const byRole = new WeakMap<readonly Limit[], Map<Limit['role'], Limit[]>>();
+
+export function limitsFor(role: Limit['role'], limits: readonly Limit[]): readonly Limit[] {
+  let roles = byRole.get(limits);
+  if (!roles) byRole.set(limits, (roles = new Map()));
+  let own = roles.get(role);
+  if (!own) roles.set(role, (own = limits.filter((l) => l.role === role)));
+  return own;
+}
+
 /** The limits of one role that a value breaks. @param valueOf `null` where a measure does not apply */
 export function judged(
   layerId: string,
@@ -41,8 +52,7 @@ export function judged(
   valueOf: (limit: Limit) => number | null | undefined,
 ): Breach[] {
   const found: Breach[] = [];
-  for (const limit of limits) {
-    if (limit.role !== role) continue;
+  for (const limit of limitsFor(role, limits)) {
     const value = valueOf(limit);
     if (value === null || value === undefined) continue;
     const by = Math.max(value - (limit.max ?? Infinity), (limit.min ?? -Infinity) - value);

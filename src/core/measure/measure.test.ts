@@ -8,7 +8,7 @@ import { repeatedFit, singleFit, size, rect } from '../testing/arbitraries';
 import { lu } from '../scene/values';
 import type { Rendition } from '../pictures/picture';
 import { bare, bareScreen } from './bare';
-import { clearance } from './clearance';
+import { clearance, visibleDrawing } from './clearance';
 import { crop } from './crop';
 import { distortion } from './distortion';
 import { enlargement } from './enlargement';
@@ -22,7 +22,7 @@ import { share } from './share';
 import { sayBreach, sayLimit } from './words';
 
 const screen = fromSize({ width: 400, height: 800 });
-const view = { screen, window: screen };
+const seenOf = (box: Rect) => visibleDrawing(place(fit('stretch'), box), screen);
 const at = (x: number, y: number): Fit['align'] => ({
   kind: 'position',
   x: { percent: x, offset: lu(0) },
@@ -138,10 +138,10 @@ describe('shape, pixels, room', () => {
 
   it('clearance is negative where the drawing intrudes', () => {
     const safe = { x: 0, y: 50, width: 400, height: 700 };
-    const c = clearance(place(fit('stretch'), { x: 10, y: 20, width: 100, height: 100 }), safe, view)!;
+    const c = clearance(seenOf({ x: 10, y: 20, width: 100, height: 100 }), safe, screen)!;
     expect(c.safe).toEqual({ left: 10, right: 290, top: -30, bottom: 630 });
     expect(c.screen.top).toBe(20);
-    expect(clearance(place(fit('stretch'), { x: 500, y: 0, width: 9, height: 9 }), safe, view)).toBeNull();
+    expect(clearance(seenOf({ x: 500, y: 0, width: 9, height: 9 }), safe, screen)).toBeNull();
   });
 
   it('share is of the screen, in mm by way of the panel', () => {
@@ -151,7 +151,7 @@ describe('shape, pixels, room', () => {
       panelPx: { width: 1080, height: 1920 },
       ppi: 401,
     } as Parameters<typeof share>[2];
-    const s = share(place(fit('stretch'), { x: 0, y: 0, width: 200, height: 80 }), view, metrics);
+    const s = share(seenOf({ x: 0, y: 0, width: 200, height: 80 }), screen, metrics);
     expect(s).toMatchObject({ width: 0.5, height: 0.1 });
     expect(s.area).toBeCloseTo(0.05, 12);
     expect(s.widthMm).toBeCloseTo(((200 * 3 * (1080 / 1242)) / 401) * 25.4, 9);
@@ -167,7 +167,7 @@ describe('limits', () => {
       bareScreen: bareScreen(p, screen),
       distortion: distortion(p),
       enlargement: enlargement(p, rendition, 2),
-      clearance: clearance(p, screen, view),
+      clearance: clearance(visibleDrawing(p, screen), screen, screen),
       share: { width: 1, height: 1, area: 1, widthMm: null },
       keep: null,
       contrast: null,

@@ -86,8 +86,8 @@ export function measure({
     offCentre,
     spill: spill(p),
     subPixel: subPixel(p.drawn, screen.density),
-    clearance: clearance(p, regions.safe, { screen: regions.screen, window }),
-    share: share(p, { screen: regions.screen, window }, screen),
+    clearance: clearance(seen, regions.safe, regions.screen),
+    share: share(seen, regions.screen, screen),
     keep: keep(p, keepAreas, outline),
     // What lies under a layer is only known to the survey.
     contrast: null,

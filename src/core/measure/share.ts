@@ -1,7 +1,5 @@
-import { area } from '../geometry/rect';
-import type { Placement } from '../fit/place';
+import { area, type Rect } from '../geometry/rect';
 import type { Screen } from '../screens/screen';
-import { visibleDrawing, type View } from './clearance';
 
 export interface Share {
   width: number;
@@ -13,9 +11,8 @@ export interface Share {
 
 const MM_PER_INCH = 25.4;
 
-/** Share of the screen that the visible drawing takes, 0..1; zeros when nothing is visible. */
-export function share(p: Placement, { screen: rect, window }: View, screen: Screen): Share {
-  const seen = visibleDrawing(p, window);
+/** Share of the screen that the visible drawing takes, 0..1; zeros when nothing is visible. @param rect the whole screen */
+export function share(seen: Rect | null, rect: Rect, screen: Screen): Share {
   const width = seen?.width ?? 0;
   const panelPxPerLu = (screen.density * screen.panelPx.width) / screen.framebufferPx.width;
   return {

@@ -1,4 +1,4 @@
-import type { Rgba } from './raster';
+import type { Colours, Rgba } from './raster';
 
 /** Source: WCAG 2.2, relative luminance; the threshold is the one of IEC 61966-2-1. */
 function linearOf(coded: number): number {
@@ -17,9 +17,19 @@ function linear(coded: number): number {
   return TABLE[i]! + (TABLE[i + 1]! - TABLE[i]!) * (at - i);
 }
 
-/** Relative luminance of an opaque colour, 0 black to 1 white. */
-export const luminance = ({ r, g, b }: Omit<Rgba, 'a'>) =>
+const weighed = (r: number, g: number, b: number) =>
   0.2126 * linear(r) + 0.7152 * linear(g) + 0.0722 * linear(b);
+
+/** Relative luminance of an opaque colour, 0 black to 1 white. */
+export const luminance = ({ r, g, b }: Omit<Rgba, 'a'>) => weighed(r, g, b);
+
+/** The same of many. */
+export function luminancesOf(colours: Colours): number[] {
+  const all: number[] = [];
+  for (let k = 0; k < colours.length; k += 3)
+    all.push(weighed(colours[k]!, colours[k + 1]!, colours[k + 2]!));
+  return all;
+}
 
 /** Contrast of two opaque colours, 1 to 21. Source: WCAG 2.2, contrast ratio. */
 export function contrastRatio(a: Omit<Rgba, 'a'>, b: Omit<Rgba, 'a'>): number {
@@ -37,6 +47,10 @@ export const over = (top: Rgba, below: Omit<Rgba, 'a'>): Rgba => ({
   b: top.b * top.a + below.b * (1 - top.a),
   a: 1,
 });
+
+/** The same over each of many. */
+export const laidOver = (top: Rgba, below: Colours): Colours =>
+  below.map((value, k) => [top.r, top.g, top.b][k % 3]! * top.a + value * (1 - top.a));
 
 /** CIE 1976 L*a*b* */
 export interface Lab {

@@ -13,6 +13,22 @@ export interface Rgba {
   a: number;
 }
 
+/** Opaque colours, one after another: red, green and blue of each, 0..255. */
+export type Colours = Float64Array;
+
+export const colourAt = (colours: Colours, i: number): Rgba => ({
+  r: colours[i * 3]!,
+  g: colours[i * 3 + 1]!,
+  b: colours[i * 3 + 2]!,
+  a: 1,
+});
+
+export const coloursOf = (list: readonly Rgba[]): Colours =>
+  Float64Array.from(list.flatMap(({ r, g, b }) => [r, g, b]));
+
+/** How many there are. */
+export const countOf = (colours: Colours): number => colours.length / 3;
+
 const byte = (value: number) =>
   Math.round(Math.max(0, Math.min(255, value)))
     .toString(16)

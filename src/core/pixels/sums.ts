@@ -34,20 +34,49 @@ export function sumsOf({ width, height, data }: Raster): Sums {
 }
 
 /**
- * The sums from the corner of the picture to a point between pixels, written into four places of `out`: within a pixel
- * they grow evenly. A point outside counts as the nearest one inside.
+ * What a grid needs while it is read. Grids are read by the thousand, and making room for each takes longer than reading
+ * it, so the room is used again.
  */
-function upTo(sums: Sums, x: number, y: number, out: Float64Array, offset: number): void {
-  const { width, height, table } = sums;
-  const [cx, cy] = [Math.max(0, Math.min(width, x)), Math.max(0, Math.min(height, y))];
-  const [x0, y0] = [Math.min(Math.floor(cx), width - 1), Math.min(Math.floor(cy), height - 1)];
-  const [fx, fy] = [cx - x0, cy - y0];
+const room = {
+  /** of each line between columns: where its pixel starts in a row of the table, and how far into the pixel it is, 0..1 */
+  at: new Int32Array(0),
+  share: new Float64Array(0),
+  above: new Float64Array(0),
+  line: new Float64Array(0),
+};
+function makeRoom(lines: number): void {
+  if (room.at.length >= lines) return;
+  room.at = new Int32Array(lines);
+  room.share = new Float64Array(lines);
+  room.above = new Float64Array(lines * CHANNELS);
+  room.line = new Float64Array(lines * CHANNELS);
+}
+
+const within = (line: number, size: number) => Math.max(0, Math.min(size, line));
+/** The pixel that a line runs through. */
+const pixelAt = (line: number, size: number) => Math.min(Math.floor(line), size - 1);
+
+/** The sums from the corner of the picture to the points of a row of a grid: within a pixel they grow evenly. */
+function readRow({ width, height, table }: Sums, lines: number, y: number, out: Float64Array): void {
+  const { at, share } = room;
   const stride = (width + 1) * CHANNELS;
-  const at = y0 * stride + x0 * CHANNELS;
-  for (let c = at; c < at + CHANNELS; c++) {
-    const top = table[c]! * (1 - fx) + table[c + CHANNELS]! * fx;
-    const below = table[c + stride]! * (1 - fx) + table[c + stride + CHANNELS]! * fx;
-    out[offset + c - at] = top * (1 - fy) + below * fy;
+  const down = within(y, height);
+  const row = pixelAt(down, height);
+  const fy = down - row;
+  for (let i = 0; i < lines; i++) {
+    const fx = share[i]!;
+    const p = row * stride + at[i]!;
+    const q = p + stride;
+    // How much each of the four corners of the pixel counts. Written out, the four channels take half as long.
+    const a = (1 - fx) * (1 - fy);
+    const b = fx * (1 - fy);
+    const c = (1 - fx) * fy;
+    const d = fx * fy;
+    const o = i * CHANNELS;
+    out[o] = table[p]! * a + table[p + 4]! * b + table[q]! * c + table[q + 4]! * d;
+    out[o + 1] = table[p + 1]! * a + table[p + 5]! * b + table[q + 1]! * c + table[q + 5]! * d;
+    out[o + 2] = table[p + 2]! * a + table[p + 6]! * b + table[q + 2]! * c + table[q + 6]! * d;
+    out[o + 3] = table[p + 3]! * a + table[p + 7]! * b + table[q + 3]! * c + table[q + 7]! * d;
   }
 }
 
@@ -56,17 +85,28 @@ function upTo(sums: Sums, x: number, y: number, out: Float64Array, offset: numbe
  * 0..255 times alpha and alpha 0..1, in px² of the picture.
  * @param xs ascending lines between the columns, px of the picture; what lies outside of it adds nothing
  * @param ys the same between the rows
+ * @param out four numbers for each rectangle
  */
-export function sumsOnGrid(sums: Sums, xs: readonly number[], ys: readonly number[]): Float64Array {
-  const columns = xs.length - 1;
-  const rows = ys.length - 1;
-  const out = new Float64Array(columns * rows * CHANNELS);
-  let above = new Float64Array(xs.length * CHANNELS);
-  let line = new Float64Array(xs.length * CHANNELS);
-  for (let j = 0; j <= rows; j++) {
-    for (let i = 0; i <= columns; i++) upTo(sums, xs[i]!, ys[j]!, line, i * CHANNELS);
-    const row = (j - 1) * columns * CHANNELS;
-    for (let k = 0; j > 0 && k < columns * CHANNELS; k++)
+export function sumsOnGrid(
+  sums: Sums,
+  xs: ArrayLike<number>,
+  ys: ArrayLike<number>,
+  out: Float64Array = new Float64Array((xs.length - 1) * (ys.length - 1) * CHANNELS),
+): Float64Array {
+  const lines = xs.length;
+  makeRoom(lines);
+  for (let i = 0; i < lines; i++) {
+    const x = within(xs[i]!, sums.width);
+    const pixel = pixelAt(x, sums.width);
+    room.at[i] = pixel * CHANNELS;
+    room.share[i] = x - pixel;
+  }
+  let { above, line } = room;
+  const across = (lines - 1) * CHANNELS;
+  for (let j = 0; j < ys.length; j++) {
+    readRow(sums, lines, ys[j]!, line);
+    const row = (j - 1) * across;
+    for (let k = 0; j > 0 && k < across; k++)
       out[row + k] = line[k + CHANNELS]! - line[k]! - above[k + CHANNELS]! + above[k]!;
     [above, line] = [line, above];
   }

@@ -2,7 +2,7 @@ import { colourer, type PlacedPaint } from '../fit/gradient';
 import { coveredArea, isRepeated } from '../fit/tiles';
 import { area, bottom, contains, intersect, right, type Rect } from '../geometry/rect';
 import type { FilePixels } from '../pixels/file';
-import { rgbaOf, type Rgba } from '../pixels/raster';
+import { rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import { sumsOnGrid } from '../pixels/sums';
 import type { Appearance } from '../scene/values';
 import type { LayerResult, PictureResult } from './result';
@@ -27,35 +27,59 @@ const COVERED = 1e-9;
 interface Grid extends Division {
   rect: Rect;
   count: number;
-  xs: number[];
-  ys: number[];
+  /** lines between the columns and between the rows, lu; and in px of the picture that is being laid */
+  xs: Float64Array;
+  ys: Float64Array;
+  xsPx: Float64Array;
+  ysPx: Float64Array;
+  /** size of a tile, lu */
+  width: number;
+  height: number;
+  /** premultiplied means of one layer, four numbers a tile: 0..255 each and alpha 0..1 */
+  means: Float64Array;
+  /** how much of each tile still shows what is behind, 0..1 */
+  rest: Float64Array;
 }
 
-function lines(start: number, length: number, parts: number): number[] {
-  const out: number[] = [];
-  for (let i = 0; i <= parts; i++) out.push(start + (length * i) / parts);
-  return out;
-}
-const gridOf = (rect: Rect, { columns, rows }: Division): Grid => ({
-  rect,
+const emptyGrid = ({ columns, rows }: Division): Grid => ({
   columns,
   rows,
   count: columns * rows,
-  xs: lines(rect.x, rect.width, columns),
-  ys: lines(rect.y, rect.height, rows),
+  rect: { x: 0, y: 0, width: 0, height: 0 },
+  xs: new Float64Array(columns + 1),
+  ys: new Float64Array(rows + 1),
+  xsPx: new Float64Array(columns + 1),
+  ysPx: new Float64Array(rows + 1),
+  width: 0,
+  height: 0,
+  means: new Float64Array(columns * rows * 4),
+  rest: new Float64Array(columns * rows),
 });
 
-/** Premultiplied means, four numbers a tile: 0..255 each and alpha 0..1. */
-type Means = Float64Array;
+// A survey lays thousands of grids under texts and bars, one after another, and making room for each takes longer than
+// filling it: the room of one division is used again. Nothing of it is handed out.
+const kept = new Map<string, Grid>();
 
-const tileAt = ({ rect, xs, ys, columns, rows }: Grid, i: number): Rect => ({
+function gridOf(rect: Rect, division: Division): Grid {
+  const key = `${division.columns} ${division.rows}`;
+  const grid = kept.get(key) ?? emptyGrid(division);
+  kept.set(key, grid);
+  grid.rect = rect;
+  grid.width = rect.width / grid.columns;
+  grid.height = rect.height / grid.rows;
+  for (let i = 0; i <= grid.columns; i++) grid.xs[i] = rect.x + (rect.width * i) / grid.columns;
+  for (let i = 0; i <= grid.rows; i++) grid.ys[i] = rect.y + (rect.height * i) / grid.rows;
+  return grid;
+}
+
+const tileAt = ({ xs, ys, columns, width, height }: Grid, i: number): Rect => ({
   x: xs[i % columns]!,
   y: ys[Math.floor(i / columns)]!,
-  width: rect.width / columns,
-  height: rect.height / rows,
+  width,
+  height,
 });
 
-function set(means: Means, i: number, { r, g, b, a }: Rgba, share: number): void {
+function set(means: Float64Array, i: number, { r, g, b, a }: Rgba, share: number): void {
   const alpha = a * share;
   means[i * 4] = r * alpha;
   means[i * 4 + 1] = g * alpha;
@@ -63,72 +87,80 @@ function set(means: Means, i: number, { r, g, b, a }: Rgba, share: number): void
   means[i * 4 + 3] = alpha;
 }
 
-/** @param seen what of the painted area is seen; its rounded corners are not taken off */
-function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): Means | null {
-  if (!seen || !intersect(seen, grid.rect)) return null;
-  const means = new Float64Array(grid.count * 4);
+/**
+ * @param seen what of the painted area is seen; its rounded corners are not taken off
+ * @returns whether anything is laid on the grid
+ */
+function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): boolean {
+  if (!seen || !intersect(seen, grid.rect)) return false;
+  const { means, count } = grid;
   const whole = contains(seen, grid.rect);
   if (whole && paint.kind === 'colour') {
     // The usual ground: nothing to be worked out tile by tile.
     const colour = rgbaOf(paint.colour);
-    for (let i = 0; i < grid.count; i++) set(means, i, colour, 1);
-    return means;
+    for (let i = 0; i < count; i++) set(means, i, colour, 1);
+    return true;
   }
+  means.fill(0);
   const colourAt = colourer(paint);
-  for (let i = 0; i < grid.count; i++) {
+  for (let i = 0; i < count; i++) {
     const tile = tileAt(grid, i);
     const part = whole ? tile : intersect(tile, seen);
     if (part) set(means, i, colourAt(middleOf(tile)), area(part) / area(tile));
   }
-  return means;
+  return true;
 }
 const middleOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
 
 /** Of a repeated picture every tile gets the mean of a whole copy, as often as copies cover it. */
-function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): Means {
+function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): boolean {
   const whole = sumsOnGrid(sums, [0, sums.width], [0, sums.height]);
   const px = sums.width * sums.height;
-  const means = new Float64Array(grid.count * 4);
   for (let i = 0; i < grid.count; i++) {
     const tile = tileAt(grid, i);
     const share = coveredArea(p, tile) / area(tile) / px;
-    for (let c = 0; c < 4; c++) means[i * 4 + c] = whole[c]! * share;
+    for (let c = 0; c < 4; c++) grid.means[i * 4 + c] = whole[c]! * share;
   }
-  return means;
+  return true;
 }
 
-function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Means | null {
-  const { placement: p, tint } = layer;
-  let means: Means;
-  if (isRepeated(p)) means = repeatedMeans(layer, file, grid);
-  else {
-    const seen = p.visible;
-    if (!seen || !intersect(seen, grid.rect)) return null;
-    const { sums } = file;
-    const across = sums.width / p.drawn.width;
-    const down = sums.height / p.drawn.height;
-    const clamped = (list: number[], from: number, to: number) =>
-      list.map((v) => Math.max(from, Math.min(to, v)));
-    const xs = clamped(grid.xs, seen.x, right(seen)).map((x) => (x - p.drawn.x) * across);
-    const ys = clamped(grid.ys, seen.y, bottom(seen)).map((y) => (y - p.drawn.y) * down);
-    means = sumsOnGrid(sums, xs, ys);
-    const px = ((grid.rect.width / grid.columns) * across * grid.rect.height * down) / grid.rows;
-    for (let i = 0; i < means.length; i++) means[i]! /= px;
-  }
-  if (tint) {
-    const colour = rgbaOf(tint);
-    for (let i = 0; i < grid.count; i++) set(means, i, colour, means[i * 4 + 3]!);
-  }
-  return means;
+function singleMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): boolean {
+  const seen = p.visible;
+  if (!seen || !intersect(seen, grid.rect)) return false;
+  const across = sums.width / p.drawn.width;
+  const down = sums.height / p.drawn.height;
+  const { means, xs, ys, xsPx, ysPx } = grid;
+  for (let i = 0; i < xs.length; i++)
+    xsPx[i] = (Math.max(seen.x, Math.min(right(seen), xs[i]!)) - p.drawn.x) * across;
+  for (let i = 0; i < ys.length; i++)
+    ysPx[i] = (Math.max(seen.y, Math.min(bottom(seen), ys[i]!)) - p.drawn.y) * down;
+  sumsOnGrid(sums, xsPx, ysPx, means);
+  const px = grid.width * across * grid.height * down;
+  for (let i = 0; i < means.length; i++) means[i]! /= px;
+  return true;
 }
 
-/** What one layer lays over each tile; `null` for what lies elsewhere, is not known, or is too fine to have a mean, such as letters. */
-function meansOf(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): Means | null {
+function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): boolean {
+  const laid = isRepeated(layer.placement)
+    ? repeatedMeans(layer, file, grid)
+    : singleMeans(layer, file, grid);
+  if (laid && layer.tint) {
+    const colour = rgbaOf(layer.tint);
+    for (let i = 0; i < grid.count; i++) set(grid.means, i, colour, grid.means[i * 4 + 3]!);
+  }
+  return laid;
+}
+
+/**
+ * Writes what one layer lays over each tile into the grid’s means. Nothing for what lies elsewhere, is not known, or is
+ * too fine to have a mean, such as letters.
+ */
+function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): boolean {
   if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
   if (layer.kind === 'panel') return paintMeans(layer.paint, layer.placement.visible, grid);
-  if (layer.kind === 'text') return null;
+  if (layer.kind === 'text') return false;
   const file = pixels.get(layer.rendition.hash);
-  return file ? pictureMeans(layer, file, grid) : null;
+  return file ? pictureMeans(layer, file, grid) : false;
 }
 
 /** A layer is as see-through as it is itself, times the panels that hold it. */
@@ -137,10 +169,25 @@ export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): numb
   return layer.opacity * (holder ? opacityOf(holder, all) : 1);
 }
 
+/** Adds the grid’s means to the tiles, as far as the tiles are not covered yet. @returns how much the least covered one still shows */
+function addMeans({ means, rest, count }: Grid, opacity: number, tiles: Colours): number {
+  let most = 0;
+  for (let i = 0; i < count; i++) {
+    const share = opacity * rest[i]!;
+    tiles[i * 3]! += means[i * 4]! * share;
+    tiles[i * 3 + 1]! += means[i * 4 + 1]! * share;
+    tiles[i * 3 + 2]! += means[i * 4 + 2]! * share;
+    const left = rest[i]! * (1 - means[i * 4 + 3]! * opacity);
+    rest[i] = left;
+    if (left > most) most = left;
+  }
+  return most;
+}
+
 /**
  * The mean colour of each tile of a rectangle under everything that is drawn there, mixed as it is coded. Letters under it are left out, and so are the rounded corners of panels.
  * @param below layers in drawing order
- * @returns opaque colours, row by row
+ * @returns row by row
  */
 export function backdropOf(
   rect: Rect,
@@ -148,38 +195,19 @@ export function backdropOf(
   pixels: ReadonlyMap<string, FilePixels>,
   appearance: Appearance,
   division = TILES,
-): Rgba[] {
+): Colours {
   const grid = gridOf(rect, division);
-  const { count } = grid;
-  const tiles: Rgba[] = [];
-  for (let i = 0; i < count; i++) tiles.push({ r: 0, g: 0, b: 0, a: 1 });
-  // Front to back: how much of each tile still shows what is behind; under a background nothing is looked at any more.
-  const rest = new Float64Array(count).fill(1);
+  const { count, rest, means } = grid;
+  const tiles = new Float64Array(count * 3);
+  rest.fill(1);
+  // Front to back: under a background nothing is looked at any more.
   let most = 1;
-  const lay = (means: Means, opacity: number) => {
-    most = 0;
-    for (let i = 0; i < count; i++) {
-      const tile = tiles[i]!;
-      const share = opacity * rest[i]!;
-      tile.r += means[i * 4]! * share;
-      tile.g += means[i * 4 + 1]! * share;
-      tile.b += means[i * 4 + 2]! * share;
-      rest[i]! *= 1 - means[i * 4 + 3]! * opacity;
-      if (rest[i]! > most) most = rest[i]!;
-    }
-  };
   for (let k = below.length - 1; k >= 0 && most > COVERED; k--) {
-    const means = meansOf(below[k]!, grid, pixels);
-    if (means) lay(means, opacityOf(below[k]!, below));
+    if (layMeans(below[k]!, grid, pixels)) most = addMeans(grid, opacityOf(below[k]!, below), tiles);
   }
   if (most > COVERED) {
-    const { r, g, b } = BEHIND[appearance];
-    for (let i = 0; i < count; i++) {
-      const tile = tiles[i]!;
-      tile.r += r * rest[i]!;
-      tile.g += g * rest[i]!;
-      tile.b += b * rest[i]!;
-    }
+    for (let i = 0; i < count; i++) set(means, i, BEHIND[appearance], 1);
+    addMeans(grid, 1, tiles);
   }
   return tiles;
 }

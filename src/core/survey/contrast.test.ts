@@ -3,7 +3,7 @@ import { fillScreen } from '../placing/presets';
 import { leastScrim, tenthPercentile, tileContrasts } from '../measure/contrast';
 import { contrastRatio, over } from '../pixels/colour';
 import { filePixelsOf, packRaster, unpackRaster } from '../pixels/file';
-import { rgbaOf, type Raster, type Rgba } from '../pixels/raster';
+import { colourAt, coloursOf, rgbaOf, type Raster, type Rgba } from '../pixels/raster';
 import type { Layer, PanelLayer, TextLayer } from '../scene/scene';
 import { lu, percent } from '../scene/values';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf, UPRIGHT } from '../testing/scenes';
@@ -123,7 +123,7 @@ describe('what lies under a text', () => {
           }
           // Samples miss the edge of a pixel by half a step.
           for (const ch of ['r', 'g', 'b'] as const)
-            expect(Math.abs(tiles[tile]![ch] - sum[ch])).toBeLessThan(255 / N);
+            expect(Math.abs(colourAt(tiles, tile)[ch] - sum[ch])).toBeLessThan(255 / N);
         }
         const figure = text.measures.contrast!;
         const all = tileContrasts(rgbaOf('#fffffff0'), tiles);
@@ -187,13 +187,8 @@ describe('a scrim', () => {
         fc.constantFrom(3, 4.5),
         (own, tiles, scrim, least) => {
           const under = (alpha: number) =>
-            tenthPercentile(
-              tileContrasts(
-                own,
-                tiles.map((t) => over({ ...scrim, a: alpha }, t)),
-              ),
-            );
-          const alpha = leastScrim(own, tiles, scrim, least);
+            tenthPercentile(tileContrasts(own, coloursOf(tiles.map((t) => over({ ...scrim, a: alpha }, t)))));
+          const alpha = leastScrim(own, coloursOf(tiles), scrim, least);
           if (alpha === null) return expect(under(1)).toBeLessThan(least);
           for (let i = 0; i <= 8; i++)
             expect(under(alpha + ((1 - alpha) * i) / 8)).toBeGreaterThanOrEqual(least - 1e-9);

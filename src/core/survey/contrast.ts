@@ -1,10 +1,10 @@
 import { tenthPercentile, tileContrasts } from '../measure/contrast';
 import { isRepeated } from '../fit/tiles';
 import { intersect, partOf, type Rect } from '../geometry/rect';
-import { over } from '../pixels/colour';
+import { contrastRatio, laidOver } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
 import type { FilePixels } from '../pixels/file';
-import { rgbaOf, type Rgba } from '../pixels/raster';
+import { coloursOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
 import { backdropOf, opacityOf } from './backdrop';
 import type { SurveyInput } from './prepare';
@@ -13,7 +13,7 @@ import type { CaseResult, LayerResult, PictureResult, PlacedResult } from './res
 /** What stands out, or does not: the colour of a layer's ink, and the tiles that lie under it. */
 export interface InkOnTiles {
   ink: Rgba;
-  tiles: Rgba[];
+  tiles: Colours;
 }
 
 const faded = (colour: Rgba, opacity: number): Rgba => ({ ...colour, a: colour.a * opacity });
@@ -45,6 +45,9 @@ function seenInk(layer: PlacedResult, pixels: Pixels): Seen | null {
   return { ink: layer.tint ? rgbaOf(layer.tint) : file.ink.colour, rect, own: file.border };
 }
 
+/** Contrast is of texts and logos only. */
+export const isMeasured = ({ role }: LayerResult) => role === 'text' || role === 'logo';
+
 /**
  * The ink of a text or a logo and what lies under it on one case; `null` for every other layer, for what is not seen,
  * and while the pixels are not known.
@@ -56,11 +59,11 @@ export function inkOnTiles(
   pixels: Pixels | null,
   appearance: Appearance,
 ): InkOnTiles | null {
-  if (!pixels || (layer.role !== 'text' && layer.role !== 'logo')) return null;
+  if (!pixels || !isMeasured(layer)) return null;
   const seen = seenInk(layer, pixels);
   if (!seen) return null;
   const ink = faded(seen.ink, opacityOf(layer, below));
-  return { ink, tiles: seen.own ? [seen.own] : backdropOf(seen.rect, below, pixels, appearance) };
+  return { ink, tiles: seen.own ? coloursOf([seen.own]) : backdropOf(seen.rect, below, pixels, appearance) };
 }
 
 /** WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21. */
@@ -77,9 +80,10 @@ export function barContrast(
   appearance: Appearance,
 ): number | null {
   if (!pixels) return null;
+  const own = colour ? rgbaOf(colour) : null;
+  if (own?.a === 1) return contrastRatio(rgbaOf(ink), own);
   const below = backdropOf(rect, layers, pixels, appearance);
-  const tiles = colour ? below.map((tile) => over(rgbaOf(colour), tile)) : below;
-  return tenthPercentile(tileContrasts(rgbaOf(ink), tiles));
+  return tenthPercentile(tileContrasts(rgbaOf(ink), own ? laidOver(own, below) : below));
 }
 
 /** The same of a layer of a case that is surveyed. */

@@ -37,6 +37,8 @@ export interface Prepared {
   regions: Regions;
   /** as they are on this case, back to front */
   layers: Layer[];
+  /** those that are shown, in the order in which they are drawn */
+  drawn: Layer[];
   /** which file each picture layer takes, by layer */
   chosen: ReadonlyMap<string, Choice>;
   placeables: ReadonlyMap<string, Placeable>;
@@ -132,6 +134,25 @@ function isShown(layer: Layer, layers: readonly Layer[]): boolean {
   return !holder || isShown(holder, layers);
 }
 
+/** Whether two choices place alike: one file of another size may move every layer that leans on it. */
+const areAlike = (a: Prepared['chosen'], b: Prepared['chosen']) =>
+  [...b].every(([id, { cut, rendition: r }]) => {
+    const other = a.get(id);
+    if (other?.cut !== cut) return false;
+    const { widthPx, heightPx, density, vector } = other.rendition;
+    return r.widthPx === widthPx && r.heightPx === heightPx && r.density === density && r.vector === vector;
+  });
+
+/**
+ * The other appearance of a case that is prepared: with files of the same sizes everything lies where it lies there.
+ * `null` where it does not.
+ */
+export function prepareTwin(input: SurveyInput, c: Case, before: Case, prepared: Prepared): Prepared | null {
+  if (before.screen !== c.screen || before.rotation !== c.rotation) return null;
+  const chosen = choices(input, prepared.layers, prepared.turned, c);
+  return areAlike(prepared.chosen, chosen) ? { ...prepared, chosen } : null;
+}
+
 /** @throws as the resolver does, and when a picture or a character is not there */
 export function prepareCase(input: SurveyInput, c: Case): Prepared {
   const { scene, named, fonts } = input;
@@ -157,10 +178,12 @@ export function prepareCase(input: SurveyInput, c: Case): Prepared {
   const rtl = scene.direction === 'rtl';
   const seen = rtl ? mirroredRegions(regions) : regions;
   const resolver = createResolver(placeables, { regions: seen, density, named });
+  const layers = here.map((l) => (isShown(l, here) === l.visible ? l : { ...l, visible: !l.visible }));
   return {
     turned,
     regions,
-    layers: here.map((l) => ({ ...l, visible: isShown(l, here) })),
+    layers,
+    drawn: inDrawingOrder(layers).filter((l) => l.visible),
     chosen,
     placeables: placeableOf,
     resolver,
