@@ -62,6 +62,7 @@ export function benchSurvey(): void {
     for (let i = 0; i < REPEATS; i++) for (const p of placements) placePicture(p);
   });
   report('placements', 'per ms', (placements.length * REPEATS) / bareMs);
+  report('as many bare cover placements as there are cases', 'ms', bareMs / REPEATS);
   const surveyMs = medianMs(() => survey(input, cases));
   const about = { cases: cases.length, layers: scene.layers.length };
   report('survey of all distinct cases', 'ms', surveyMs, about);

@@ -24,7 +24,16 @@ import { tellingCases } from '@/core/solve/telling';
 import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { markOf, type Mark } from '@/core/survey/mark';
 import { scrimFor, type Scrim } from '@/core/survey/scrim';
-import { survey, surveyEach, surveyInput, type Outside, type SurveyInput } from '@/core/survey/survey';
+import { surveyAgain } from '@/core/survey/again';
+import type { Earlier } from '@/core/survey/earlier';
+import {
+  survey,
+  surveyEach,
+  surveyInput,
+  type CaseResult,
+  type Outside,
+  type SurveyInput,
+} from '@/core/survey/survey';
 import { filesOfScene, type Documents } from '@/core/scene/documents';
 import { createFilePixels } from './file-pixels';
 
@@ -47,6 +56,8 @@ let groups: DistinctCase[] = [];
 let distinct: Case[] = [];
 /** what the last survey of everything was asked, and which limits it found broken */
 let last: { input: SurveyInput; judged: Judged[] } | null = null;
+/** the last survey of everything, of which the next takes over what an edit has not reached */
+let earlier: Earlier | null = null;
 let fonts: Fonts | null = null;
 const pixelsOf = createFilePixels();
 
@@ -71,6 +82,7 @@ async function askedOf(documents: Documents, sceneId: string): Promise<Asked> {
     cases: distinct,
     outside: { fonts: known, pixels },
     newId: () => crypto.randomUUID(),
+    earlier,
   };
 }
 
@@ -89,6 +101,7 @@ const api = {
     cases = casesOf(screens, APPEARANCES);
     groups = distinctCases(cases);
     distinct = groups.map((c) => c.shown);
+    earlier = null;
   },
   /** A summary of every case; what is drawn in view is surveyed on the page itself. */
   async survey(asked: Documented): Promise<Surveyed> {
@@ -97,7 +110,7 @@ const api = {
     const summaries: CaseSummary[] = [];
     const judged: Judged[] = [];
     const alike = new Map(groups.map((g) => [g.shown, g.alike]));
-    surveyEach(input, distinct, (result, shown) => {
+    earlier = surveyAgain(input, distinct, earlier, (result, shown) => {
       const mark = markOf(result, asked.scene);
       const summary = summarise(result);
       for (const { id } of [shown, ...alike.get(shown)!]) {
@@ -156,9 +169,10 @@ const api = {
         const after = applyPatch(documents, patch);
         const input = surveyInput(after, after.scenes[sceneId]!, outside);
         let clear = 0;
-        surveyEach(input, distinct, ({ id, breaches }) => {
+        const visit = ({ id, breaches }: CaseResult) => {
           if (!breaches.some((b) => b.layerId === layerId && !b.accepted)) clear += weights.get(id)!;
-        });
+        };
+        surveyEach(input, distinct, visit, earlier);
         return clear;
       } catch {
         return null;

@@ -81,7 +81,7 @@ function whyPinned(
   path: string[],
   depth: number,
 ): Reason {
-  const { resolver } = context.prepared;
+  const { resolver } = context.prepared.laid();
   const place = resolver.edgeAt(asked.placeable, edge, own, axis);
   const from = edge.side ?? own;
   const words = AXIS_WORDS[axis];
@@ -113,7 +113,7 @@ function besideSafe(context: Context, region: Region, axis: Axis, middle: number
 function whyMiddle(context: Context, asked: Asked, axis: Axis, end: End, depth: number): Reason {
   const rule = asked.layer.placing[axis];
   if (rule.kind !== 'middle') throw new Error('Only a rule by the middle has one.');
-  const region = context.prepared.resolver.region(asked.placeable, rule.region, axis);
+  const region = context.prepared.laid().resolver.region(asked.placeable, rule.region, axis);
   const centre = (region.start + region.end) / 2;
   const insets = (['start', 'end'] as const).flatMap((e) =>
     whyRegionSide(context, asked, rule.region, axis, e, depth),
@@ -169,7 +169,7 @@ function whyBasis(
 
 /** Which bound decides, in words; or that nothing bounds a share. */
 function sayBounds(context: Context, asked: Asked, extent: Extent, axis: Axis, own: number | null): string {
-  const { low, high } = context.prepared.resolver.sizes.limits(asked.placeable, axis);
+  const { low, high } = context.prepared.laid().resolver.sizes.limits(asked.placeable, axis);
   if (own === null) return '';
   if (own > high && high >= low) return ` It is held to its upper bound, ${sayNumber(high)}.`;
   if (own < low) return ` It is held to its lower bound, ${sayNumber(low)}.`;
@@ -181,7 +181,7 @@ function whyLength(context: Context, asked: Asked, axis: Axis, depth: number): R
   const rule = asked.layer.placing[axis];
   if (rule.kind === 'edges' || rule.extent.kind !== 'length') throw new Error('Only a length has one.');
   const { extent } = rule;
-  const { resolver } = context.prepared;
+  const { resolver } = context.prepared.laid();
   const own = resolver.sizes.own(asked.placeable, axis);
   const said = sayLengthOf(extent.length, nameOf(context, asked));
   const share = isPercent(extent.length);
@@ -203,7 +203,7 @@ function whyHug(context: Context, asked: Asked, axis: Axis, depth: number): Reas
   const { name, id } = asked.layer;
   const part = partAt(context, asked, axis, 'extent');
   const held = context.prepared.layers.filter((l) => isPlaced(l) && l.parent === id && l.visible);
-  const sized = held.filter((l) => extentOf(context.prepared.boxOf(l.id), axis) > 0);
+  const sized = held.filter((l) => extentOf(context.prepared.laid().boxOf(l.id), axis) > 0);
   if (sized.length === 0) {
     const why = held.length === 0 ? 'it holds no visible layer' : `nothing that it holds has a ${word}`;
     return reason(`${name} hugs what it holds, and ${why}: its ${word} is 0, so nothing of it is seen.`, [], {
@@ -223,7 +223,7 @@ export function whyExtent(context: Context, asked: Asked, axis: Axis, depth = 0)
   const word = AXIS_WORDS[axis].extent;
   const { name, placing } = asked.layer;
   if (depth > DEEPEST) return reason(`The ${word} of ${name} follows from more layers.`);
-  const size = sayNumber(extentOf(context.prepared.boxOf(asked.layer.id), axis));
+  const size = sayNumber(extentOf(context.prepared.laid().boxOf(asked.layer.id), axis));
   if (rule.kind === 'edges') {
     const ends = (['start', 'end'] as const).map((end) => whyEdge(context, asked, axis, end, depth + 1));
     return reason(`The ${word} of ${name}, ${size}, lies between its two pinned edges.`, ends);
@@ -236,7 +236,7 @@ export function whyExtent(context: Context, asked: Asked, axis: Axis, depth = 0)
     asked,
     extent,
     axis,
-    context.prepared.resolver.sizes.own(asked.placeable, axis),
+    context.prepared.laid().resolver.sizes.own(asked.placeable, axis),
   );
   if (extent.kind === 'natural')
     return reason(`The ${word} of ${name} is its natural one.${bounds}`, [whyNatural(context, asked, axis)], {

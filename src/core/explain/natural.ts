@@ -19,7 +19,7 @@ export function whyNatural(context: Context, asked: Asked, axis: Axis): Reason {
       { part },
     );
   }
-  const size = sayNumber(context.prepared.resolver.sizes.own(placeable, axis) ?? 0);
+  const size = sayNumber(context.prepared.laid().resolver.sizes.own(placeable, axis) ?? 0);
   return reason(
     axis === 'x'
       ? `The widest line of ${layer.name} takes ${size}.`

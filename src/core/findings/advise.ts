@@ -2,6 +2,8 @@ import type { Documents } from '../scene/documents';
 import { applyPatch } from '../scene/patch';
 import { Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
+import { surveyAgain } from '../survey/again';
+import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput, type Outside } from '../survey/survey';
 import { findingsOf, score, type Finding } from './finding';
 import type { Mend, Sick } from './mend';
@@ -23,6 +25,8 @@ export interface Asked {
   cases: readonly Case[];
   outside: Outside;
   newId: () => string;
+  /** a survey of the same cases, of which what still holds is taken over */
+  earlier?: Earlier | null;
 }
 
 const inputFor = ({ sceneId, outside }: Asked, documents: Documents) =>
@@ -30,7 +34,7 @@ const inputFor = ({ sceneId, outside }: Asked, documents: Documents) =>
 
 /** What is wrong with a scene over all cases. */
 export const findingsIn = (asked: Asked): Finding[] =>
-  findingsOf(survey(inputFor(asked, asked.documents), asked.cases), asked.cases);
+  findingsOf(survey(inputFor(asked, asked.documents), asked.cases, asked.earlier), asked.cases);
 
 const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
 
@@ -60,7 +64,8 @@ export function* advising(asked: Asked, finding: Finding, most = 6): Generator<P
   const { documents, sceneId, cases, newId } = asked;
   const scene = documents.scenes[sceneId]!;
   const input = inputFor(asked, documents);
-  const results = survey(input, cases);
+  const earlier = surveyAgain(input, cases, asked.earlier ?? null);
+  const results = cases.map((c) => earlier.found.get(c.id)!.result);
   const before = findingsOf(results, cases);
   const total = score(before, cases);
   const layer = scene.layers.find((l) => l.id === finding.layerId);
@@ -69,7 +74,7 @@ export function* advising(asked: Asked, finding: Finding, most = 6): Generator<P
   const mends = candidates(sick);
   for (const [i, mend] of mends.entries()) {
     yield { tried: i, of: mends.length };
-    const after = tried(asked, mend);
+    const after = tried({ ...asked, earlier }, mend);
     if (!after) continue;
     const gain = total - score(after, cases);
     const clears = openOn(finding) - openOn(after.find((f) => f.id === finding.id));

@@ -73,8 +73,11 @@ export const breachId = ({ layerId, limit: { measure, side } }: Breach): string 
   [layerId, measure, side].filter(Boolean).join(' ');
 
 /** The first of the gravest breaches: the one that is said when there is room for one. */
-export const gravest = (breaches: readonly Breach[]): Breach | null =>
-  breaches.filter((b) => !b.accepted).toSorted(byGravity)[0] ?? null;
+export function gravest(breaches: readonly Breach[]): Breach | null {
+  let worst: Breach | null = null;
+  for (const b of breaches) if (!b.accepted && (!worst || byGravity(b, worst) < 0)) worst = b;
+  return worst;
+}
 
 /**
  * One breach for each measure and side of each layer, gravest first: where a value passes the limit for a failure

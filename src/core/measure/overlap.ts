@@ -1,4 +1,4 @@
-import { area, contains, inset, intersect, mapSides, type Rect } from '../geometry/rect';
+import { area, bottom, intersect, right, type Rect } from '../geometry/rect';
 
 /** A layer that others should not lie across. */
 export interface Standing {
@@ -14,13 +14,10 @@ const HAIR = 1e-6;
 /** Whether one holds the other: as a panel does, or by lying all around it. */
 const isWithin = (a: Standing, b: Standing) =>
   a.parent === b.id ||
-  contains(
-    inset(
-      b.seen,
-      mapSides(() => -HAIR),
-    ),
-    a.seen,
-  );
+  (a.seen.x >= b.seen.x - HAIR &&
+    a.seen.y >= b.seen.y - HAIR &&
+    right(a.seen) <= right(b.seen) + HAIR &&
+    bottom(a.seen) <= bottom(b.seen) + HAIR);
 
 /** Area that a layer shares with others that it is not inside of, nor they inside of it, lu². */
 export function overlapOf(layer: Standing, others: readonly Standing[]): number {

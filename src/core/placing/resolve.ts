@@ -11,6 +11,8 @@ export interface PlacingContext {
   /** device px per lu */
   density: number;
   named?: readonly NamedValue[];
+  /** boxes that are known already, absolute: nothing of their rules is looked at */
+  known?: (id: string) => Rect | null;
 }
 
 /** Layers that are measured from one another in a circle, in order; the first one is named again at the end. */
@@ -57,7 +59,7 @@ export interface Resolver {
  * Error when a rule refers to a layer that is not there, or to the natural size or shape of something without one.
  */
 export function createResolver(layers: readonly Placeable[], context: PlacingContext): Resolver {
-  const { regions, density, named } = context;
+  const { regions, density, named, known: knownBox } = context;
   const byId = new Map(layers.map((l) => [l.id, l]));
   const done: Record<Axis, Map<string, LocalSpan>> = { x: new Map(), y: new Map() };
   const open: string[] = [];
@@ -72,6 +74,8 @@ export function createResolver(layers: readonly Placeable[], context: PlacingCon
   const placed = (id: string, axis: Axis): LocalSpan => {
     const known = done[axis].get(id);
     if (known) return known;
+    const box = knownBox?.(id);
+    if (box) return { ...spanOf(box, axis), from: null };
     const layer = layerOf(id);
     const key = `${axis} ${id}`;
     if (open.includes(key)) {

@@ -1,7 +1,7 @@
 import { isPlaced, type Layer, type Scene } from './scene';
 
 /** Whether a rule of a layer is measured from another layer, as a region or as what a share is of. */
-const leansOn = (layer: Layer, id: string) =>
+export const leansOn = (layer: Layer, id: string) =>
   isPlaced(layer) &&
   JSON.stringify([layer.placing, layer.when?.map((w) => w.placing)]).includes(JSON.stringify(`layer:${id}`));
 

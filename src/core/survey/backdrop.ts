@@ -58,10 +58,10 @@ const emptyGrid = ({ columns, rows }: Division): Grid => ({
 
 // A survey lays thousands of grids under texts and bars, one after another, and making room for each takes longer than
 // filling it: the room of one division is used again. Nothing of it is handed out.
-const kept = new Map<string, Grid>();
+const kept = new Map<number, Grid>();
 
 function gridOf(rect: Rect, division: Division): Grid {
-  const key = `${division.columns} ${division.rows}`;
+  const key = division.columns * 1000 + division.rows;
   const grid = kept.get(key) ?? emptyGrid(division);
   kept.set(key, grid);
   grid.rect = rect;

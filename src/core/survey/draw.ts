@@ -27,6 +27,8 @@ import type {
   PlacedResult,
   TextResult,
 } from './result';
+import { keptGround, keptLayer, type Kept } from './earlier';
+import { blockOf } from './laid';
 import { type Prepared, type SurveyInput } from './prepare';
 
 /** Everything that is the same for all layers of a case. */
@@ -38,19 +40,26 @@ export interface Scope {
   bars: BarResult[];
   /** the same screen, turned alike and with files of the same sizes, in the other appearance */
   twin: CaseResult | null;
+  /** the same case in an earlier survey */
+  kept: Kept | null;
 }
 
+const boxOf = (id: string, { prepared, kept }: Scope): Rect => kept?.known(id) ?? prepared.laid().boxOf(id);
+
 /** What ends the view of a layer: the screen, and each clipping panel around it. */
-function windowOf(layer: PlacedLayer, { prepared }: Scope): Rect {
+function windowOf(layer: PlacedLayer, scope: Scope): Rect {
+  const { prepared } = scope;
   let window: Rect | null = prepared.regions.screen;
   const holderOf = (l: PlacedLayer) => prepared.layers.find((p): p is PanelLayer => p.id === l.parent);
   for (let panel = holderOf(layer); panel && window; panel = holderOf(panel)) {
-    if (panel.clip) window = intersect(window, prepared.boxOf(panel.id));
+    if (panel.clip) window = intersect(window, boxOf(panel.id, scope));
   }
   return window ?? { x: 0, y: 0, width: 0, height: 0 };
 }
 
-export function drawGround(layer: GroundLayer, { input, c, prepared }: Scope): GroundResult {
+export function drawGround(layer: GroundLayer, { input, c, prepared, kept }: Scope): GroundResult {
+  const was = keptGround(layer.id, kept);
+  if (was) return was;
   const { id, name, role, opacity = 1 } = layer;
   const box = prepared.regions.screen;
   return {
@@ -96,7 +105,7 @@ function offCentres(layer: PlacedLayer, { drawn }: Placement, rendition: Renditi
   const along = (axis: Axis): OffCentre | null => {
     const rule = layer.placing[axis];
     if (rule.kind !== 'middle') return null;
-    const meant = prepared.middleOf(layer.id, axis);
+    const meant = prepared.laid().middleOf(layer.id, axis);
     return offCentre(inked, axis, meant.at, meant.shift, prepared.regions);
   };
   return { x: along('x'), y: along('y') };
@@ -121,7 +130,7 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
   const placement = placePicture({
     fit: layer.fit,
     natural: naturalSizeOf(rendition),
-    box: prepared.boxOf(layer.id),
+    box: boxOf(layer.id, scope),
     screen: windowOf(layer, scope),
     focalPoint: cut.focalPoint,
     density: c.screen.density,
@@ -142,13 +151,13 @@ const PLACES = { start: 0, middle: 0.5, end: 1 } as const;
 const MIRRORED = { start: 'end', middle: 'middle', end: 'start' } as const;
 
 function drawText(layer: TextLayer, scope: Scope): TextResult {
-  const { input, c, prepared } = scope;
+  const { input, c } = scope;
   const { style } = layer;
   const colour = resolveColour(style.colour, c.appearance, input.named);
   const twin = twinOf(layer.id, 'text', scope);
   if (twin) return { ...twin, colour, measures: { ...twin.measures } };
-  const box = prepared.boxOf(layer.id);
-  const block = prepared.blockOf(layer, box.width, box.height);
+  const box = boxOf(layer.id, scope);
+  const block = blockOf(layer, input.fonts, box.width, box.height);
   const face = faceOf(style);
   const alignX = input.scene.direction === 'rtl' ? MIRRORED[style.align.x] : style.align.x;
   const start = (room: number, taken: number, place: keyof typeof PLACES) => (room - taken) * PLACES[place];
@@ -177,13 +186,13 @@ function drawText(layer: TextLayer, scope: Scope): TextResult {
 }
 
 function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
-  const { input, c, prepared } = scope;
+  const { input, c } = scope;
   const twin = twinOf(layer.id, 'panel', scope);
   if (twin) {
     const paint = placePaint(layer.colour, twin.box, c.appearance, input.named);
     return { ...twin, paint, measures: { ...twin.measures } };
   }
-  const box = prepared.boxOf(layer.id);
+  const box = boxOf(layer.id, scope);
   const shorter = Math.min(box.width, box.height);
   const radius = resolveLength(layer.cornerRadius, shorter, c.screen.density, input.named);
   const placement = placeAsIs(box, box, windowOf(layer, scope), Math.min(radius, shorter / 2));
@@ -196,6 +205,11 @@ function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
 }
 
 export function drawPlaced(layer: PlacedLayer, scope: Scope): PlacedResult {
+  const was = keptLayer(layer, scope.kept, scope.prepared, () => ({
+    box: boxOf(layer.id, scope),
+    window: windowOf(layer, scope),
+  }));
+  if (was) return was;
   if (layer.kind === 'picture') return drawPicture(layer, scope);
   return layer.kind === 'text' ? drawText(layer, scope) : drawPanel(layer, scope);
 }

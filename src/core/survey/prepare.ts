@@ -1,18 +1,17 @@
-import { extent, mirrored, type Axis, type Rect } from '../geometry/rect';
-import { chooseRendition, naturalSizeOf, type Choice } from '../pictures/choose';
+import type { Rect } from '../geometry/rect';
+import { chooseRendition, type Choice } from '../pictures/choose';
 import type { Picture } from '../pictures/picture';
 import type { FilePixels } from '../pixels/file';
-import { createResolver, type Placeable, type Resolver } from '../placing/resolve';
-import { isPlaced, type Layer, type PanelLayer, type Scene, type TextLayer } from '../scene/scene';
+import { isPlaced, type Layer, type Scene } from '../scene/scene';
 import { onSize } from '../scene/when';
-import { resolveLength, type NamedValue } from '../scene/values';
+import type { NamedValue } from '../scene/values';
 import type { Case } from '../screens/cases';
 import { regionsOf, type Regions } from '../screens/regions';
 import { turn, type Turned } from '../screens/turn';
 import type { Acceptance } from '../measure/accept';
 import type { Limit } from '../measure/limit';
-import { setText, type TextBlock, type TextMetrics } from '../text/layout';
-import { faceOf } from '../text/style';
+import type { TextMetrics } from '../text/layout';
+import { layOut, type Laid } from './laid';
 
 /** What a survey takes from outside of the documents; all of it is handed in. */
 export interface Outside {
@@ -31,8 +30,8 @@ export interface SurveyInput extends Outside {
   accepted?: readonly Acceptance[];
 }
 
-/** One case before anything is drawn: which rules hold, which files are taken, and what places the layers. */
-export interface Prepared {
+/** One case before anything is placed: which rules hold, and which files are taken. */
+export interface Shell {
   turned: Turned;
   regions: Regions;
   /** as they are on this case, back to front */
@@ -41,14 +40,12 @@ export interface Prepared {
   drawn: Layer[];
   /** which file each picture layer takes, by layer */
   chosen: ReadonlyMap<string, Choice>;
-  placeables: ReadonlyMap<string, Placeable>;
-  /** in the right-to-left preview it places in the mirror */
-  resolver: Resolver;
-  boxOf: (id: string) => Rect;
-  /** where the rule of a layer that says “middle” puts it, absolute, and how far that is from the region’s middle */
-  middleOf: (id: string, axis: Axis) => { at: number; shift: number };
-  /** @param box absolute; absent while its size is being found */
-  blockOf: (layer: TextLayer, within: number, height?: number) => TextBlock;
+}
+
+/** One case before anything is drawn, with what places its layers. */
+export interface Prepared extends Shell {
+  /** worked out when something is first asked of it */
+  laid: () => Laid;
 }
 
 function choices(input: SurveyInput, layers: readonly Layer[], turned: Turned, { appearance }: Case) {
@@ -62,70 +59,7 @@ function choices(input: SurveyInput, layers: readonly Layer[], turned: Turned, {
   return found;
 }
 
-const mirroredRegions = ({ screen, safe, content, margins }: Regions): Regions => ({
-  screen,
-  safe: mirrored(safe, screen.width),
-  content: mirrored(content, screen.width),
-  margins: mirrored(margins, screen.width),
-});
-
-/** Refuses what the fonts do not have, so that it is not drawn wrong. */
-function checkedFonts({ name, text, style }: TextLayer, fonts: TextMetrics | null): TextMetrics {
-  if (!fonts) throw new Error('The fonts are not loaded yet.');
-  const missing = fonts.missing(text, faceOf(style));
-  if (missing.length > 0) {
-    const list = missing.map((c) => `“${c}”`).join(', ');
-    throw new Error(
-      `The text of “${name}” has ${list}, which the fonts do not have: Latin, Greek and Cyrillic.`,
-    );
-  }
-  return fonts;
-}
-
-interface Blocks {
-  text: string;
-  fonts: TextMetrics | null;
-  /** by the room that they were set in */
-  blocks: Map<string, TextBlock>;
-}
-
-/**
- * A text is set in the same room on many cases, and several times on each: every block is kept for as long as its
- * style is. Documents are never changed in place, so a style that is the same object is the same style.
- */
-const known = new WeakMap<TextLayer['style'], Blocks>();
-
-function keptBlock(layer: TextLayer, within: number, fonts: TextMetrics | null, height?: number): TextBlock {
-  const { text, style } = layer;
-  let kept = known.get(style);
-  if (kept?.text !== text || kept.fonts !== fonts) {
-    kept = { text, fonts, blocks: new Map() };
-    known.set(style, kept);
-  }
-  const key = `${within} ${height}`;
-  const old = kept.blocks.get(key);
-  if (old) return old;
-  const block = setText(text, style, within, checkedFonts(layer, fonts), height);
-  kept.blocks.set(key, block);
-  return block;
-}
-
-/** Padding of a panel in lu; % is of the screen along the same axis. */
-function paddingOf(
-  { padding }: PanelLayer,
-  { screen }: Regions,
-  density: number,
-  named: readonly NamedValue[],
-) {
-  const along = (axis: Axis, side: keyof typeof padding) =>
-    resolveLength(padding[side], extent(screen, axis), density, named);
-  return {
-    left: along('x', 'left'),
-    right: along('x', 'right'),
-    top: along('y', 'top'),
-    bottom: along('y', 'bottom'),
-  };
-}
+const holderOf = (layer: Layer) => (isPlaced(layer) ? layer.parent : undefined);
 
 /** A hidden panel hides what it holds. */
 function isShown(layer: Layer, layers: readonly Layer[]): boolean {
@@ -147,60 +81,76 @@ const areAlike = (a: Prepared['chosen'], b: Prepared['chosen']) =>
  * The other appearance of a case that is prepared: with files of the same sizes everything lies where it lies there.
  * `null` where it does not.
  */
-export function prepareTwin(input: SurveyInput, c: Case, before: Case, prepared: Prepared): Prepared | null {
-  if (before.screen !== c.screen || before.rotation !== c.rotation) return null;
-  const chosen = choices(input, prepared.layers, prepared.turned, c);
+export function prepareTwin(
+  input: SurveyInput,
+  c: Case,
+  twin: { c: Case; prepared: Prepared },
+  before: Before | null,
+): Prepared | null {
+  const { prepared } = twin;
+  if (twin.c.screen !== c.screen || twin.c.rotation !== c.rotation) return null;
+  const { layers, turned } = prepared;
+  const chosen = (before && chosenBefore(layers, before)) ?? choices(input, layers, turned, c);
   return areAlike(prepared.chosen, chosen) ? { ...prepared, chosen } : null;
 }
 
+/** What is made when it is first asked for. */
+function lazily<T>(make: () => T): () => T {
+  let made: { it: T } | null = null;
+  return () => (made ??= { it: make() }).it;
+}
+
+const shownOf = (layers: readonly Layer[]) => inDrawingOrder(layers).filter((l) => isShown(l, layers));
+
 /** @throws as the resolver does, and when a picture or a character is not there */
 export function prepareCase(input: SurveyInput, c: Case): Prepared {
-  const { scene, named, fonts } = input;
+  const { scene, named } = input;
   const turned = turn(c.screen, c.rotation);
-  const { density } = c.screen;
   const regions = regionsOf(turned, scene.bars, scene.margin, named);
-  const here = scene.layers.map((l) => (isPlaced(l) ? onSize(l, turned.size) : l));
-  const chosen = choices(input, here, turned, c);
-  const blockOf = (layer: TextLayer, within: number, height?: number) =>
-    keptBlock(layer, within, fonts, height);
-  const placeables = here.filter(isPlaced).map((l): Placeable => {
-    const { id, name, placing, parent, visible } = l;
-    const base = { id, name, placing, parent, visible };
-    if (l.kind === 'picture') return { ...base, natural: naturalSizeOf(chosen.get(id)!.rendition) };
-    if (l.kind === 'panel') return { ...base, padding: paddingOf(l, regions, density, named) };
-    const text = {
-      widest: (within: number) => blockOf(l, within).width,
-      height: (width: number) => blockOf(l, width).height,
-    };
-    return { ...base, text };
+  const layers = scene.layers.map((l) => (isPlaced(l) ? onSize(l, turned.size) : l));
+  const chosen = choices(input, layers, turned, c);
+  const laid = lazily(() => layOut({ ...input, regions, density: c.screen.density }, layers, chosen));
+  return { turned, regions, layers, drawn: shownOf(layers), chosen, laid };
+}
+
+/** A case that was prepared before, when the scene had other layers. */
+interface Before {
+  prepared: Shell;
+  /** layers whose rule is as it was then */
+  same: ReadonlySet<string>;
+  /** boxes of layers that lie where they lay */
+  known: (id: string) => Rect | null;
+}
+
+/** The files that the picture layers take, if none of these is another one than before. */
+const chosenBefore = (layers: readonly Layer[], { prepared, same }: Before) =>
+  layers.every((l) => l.kind !== 'picture' || same.has(l.id)) ? prepared.chosen : null;
+
+/** The same of a case that was prepared before. */
+export function prepareAgain(input: SurveyInput, c: Case, before: Before): Prepared {
+  const { prepared: was, same, known } = before;
+  const { turned, regions } = was;
+  const layers = input.scene.layers.map((l, i) => {
+    const old = was.layers[i]?.id === l.id ? was.layers[i] : was.layers.find((o) => o.id === l.id);
+    return old && same.has(l.id) ? old : isPlaced(l) ? onSize(l, turned.size) : l;
   });
-  const placeableOf = new Map(placeables.map((p) => [p.id, p]));
-  const rtl = scene.direction === 'rtl';
-  const seen = rtl ? mirroredRegions(regions) : regions;
-  const resolver = createResolver(placeables, { regions: seen, density, named });
-  const layers = here.map((l) => (isShown(l, here) === l.visible ? l : { ...l, visible: !l.visible }));
-  return {
-    turned,
-    regions,
-    layers,
-    drawn: inDrawingOrder(layers).filter((l) => l.visible),
-    chosen,
-    placeables: placeableOf,
-    resolver,
-    middleOf: (id, axis) => {
-      const { at, shift } = resolver.middle(placeableOf.get(id)!, axis);
-      return rtl && axis === 'x' ? { at: regions.screen.width - at, shift: -shift } : { at, shift };
-    },
-    boxOf: (id) => (rtl ? mirrored(resolver.box(id), regions.screen.width) : resolver.box(id)),
-    blockOf,
-  };
+  const chosen = chosenBefore(layers, before) ?? choices(input, layers, turned, c);
+  const laid = lazily(() => layOut({ ...input, regions, density: c.screen.density, known }, layers, chosen));
+  return { turned, regions, layers, drawn: shownAgain(layers, was), chosen, laid };
+}
+
+/** The layers that are shown, which are mostly those that were. */
+function shownAgain(layers: Layer[], was: Shell): Layer[] {
+  const alike = (l: Layer, old: Layer | undefined) =>
+    l === old || (l.id === old?.id && l.visible === old.visible && holderOf(l) === holderOf(old));
+  if (layers.length !== was.layers.length || !layers.every((l, i) => alike(l, was.layers[i])))
+    return shownOf(layers);
+  return was.drawn.map((l) => layers[was.layers.indexOf(l)]!);
 }
 
 /** Layers in the order in which they are drawn: a panel, then what it holds. */
 export function inDrawingOrder(layers: readonly Layer[]): Layer[] {
   const heldBy = (id: string | undefined): Layer[] =>
-    layers
-      .filter((l) => (isPlaced(l) ? l.parent : undefined) === id)
-      .flatMap((l) => [l, ...(l.kind === 'panel' ? heldBy(l.id) : [])]);
+    layers.filter((l) => holderOf(l) === id).flatMap((l) => [l, ...(l.kind === 'panel' ? heldBy(l.id) : [])]);
   return heldBy(undefined);
 }

@@ -86,6 +86,8 @@ export interface CaseResult {
   outline: Outline;
   /** drawn over the layers */
   bars: BarResult[];
+  /** WCAG ratio of the signs on each of them with what lies under it; `null` while the pixels are not known */
+  barContrast: (number | null)[];
   /** back to front; what a panel holds comes right after it */
   layers: LayerResult[];
   breaches: Breach[];

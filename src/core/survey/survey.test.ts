@@ -1,35 +1,10 @@
-import json from '../../../data/screens.json';
-import { demoDocuments, demoPictures } from '../../../demo/documents';
-import type { Rendition } from '../pictures/picture';
-import { halfWide } from '../testing/fonts';
 import { Documents, usersOfPicture } from '../scene/documents';
-import { casesOf } from '../screens/cases';
-import { readCatalogue } from '../screens/catalogue';
 import { OUTCOMES } from '../measure/judge';
+import { demo as documents, demoCases as cases, demoInput as input } from '../testing/demo';
 import { oneOfEachRule, whyNotDrawn } from './drawable';
-import { survey, surveyCase, type SurveyInput } from './survey';
+import { survey, surveyCase } from './survey';
 import { summarise, tally } from './summary';
 
-const renditionsOf = (id: string): Rendition[] =>
-  demoPictures
-    .find((p) => p.id === id)!
-    .files.map((f, i) => ({
-      hash: String(i).repeat(64),
-      widthPx: f.widthPx,
-      heightPx: id === 'wordmark' ? 300 : Math.round(id === 'harbour' ? f.widthPx * 0.75 : f.widthPx),
-      density: f.density,
-      appearance: f.appearance,
-      vector: false,
-    }));
-const documents = demoDocuments(renditionsOf);
-const cases = casesOf(readCatalogue(json), ['light', 'dark']);
-const input = (scene: string): SurveyInput => ({
-  scene: documents.scenes[scene]!,
-  pictures: documents.project.pictures,
-  named: documents.project.named,
-  limits: documents.project.limits,
-  fonts: halfWide,
-});
 const find = (id: string) => cases.find((c) => c.id === id)!;
 
 describe('the survey of the demo', () => {

@@ -1,18 +1,23 @@
-import { visibleDrawing } from '../measure/clearance';
 import { withAccepted } from '../measure/accept';
-import { breachesOf, judged, limitsFor, outcomeOf, type Breach } from '../measure/judge';
-import { overlapOf, type Standing } from '../measure/overlap';
+import { breachesOf, judged, outcomeOf, type Breach } from '../measure/judge';
 import { sceneMeasures } from '../measure/scene';
-import type { Rect } from '../geometry/rect';
 import type { Documents } from '../scene/documents';
 import { isPlaced, type Scene } from '../scene/scene';
 import { barsOf } from '../screens/bars';
 import type { Case } from '../screens/cases';
 import { outlineOf } from '../screens/outline';
-import { barContrast, contrastOf, isMeasured } from './contrast';
+import { keptOn, unchangedSince, type Earlier, type Kept } from './earlier';
 import type { CaseResult, LayerResult } from './result';
+import { measureTogether, type Together } from './together';
 import { drawGround, drawPlaced, type Scope } from './draw';
-import { prepareCase, prepareTwin, type Outside, type Prepared, type SurveyInput } from './prepare';
+import {
+  prepareAgain,
+  prepareCase,
+  prepareTwin,
+  type Outside,
+  type Prepared,
+  type SurveyInput,
+} from './prepare';
 
 export type { Outside, SurveyInput } from './prepare';
 export type * from './result';
@@ -27,39 +32,17 @@ export const surveyInput = ({ project }: Documents, scene: Scene, outside: Outsi
   ...outside,
 });
 
-/** What can only be measured once everything is drawn; the layers are this survey’s own and are filled in. */
-function measureTogether(layers: readonly LayerResult[], { input, c, prepared, twin }: Scope): void {
-  const { pixels } = input;
-  // What lies across what is the same in the other appearance, and was taken from there.
-  const standing = twin ? [] : standingOf(layers, prepared.regions.screen);
-  layers.forEach((layer, i) => {
-    if (layer.kind === 'ground') return;
-    const own = standing.find((s) => s.id === layer.id);
-    if (own) layer.measures.overlap = overlapOf(own, standing);
-    const meant = pixels && isMeasured(layer);
-    layer.measures.contrast = meant ? contrastOf(layer, layers.slice(0, i), pixels, c.appearance) : null;
-  });
-}
-
-/** The layers that none of their like should lie across, as far as they are seen. */
-function standingOf(layers: readonly LayerResult[], screen: Rect): Standing[] {
-  const standing: Standing[] = [];
-  for (const l of layers) {
-    if (l.kind === 'ground' || l.role === 'background') continue;
-    const seen = l.kind === 'panel' || l.role !== 'other' ? visibleDrawing(l.placement, screen) : null;
-    if (seen) standing.push({ id: l.id, parent: l.parent, seen });
-  }
-  return standing;
-}
-
 /** Limits broken by the layers, the bars and the case as a whole. */
-function judge(layers: readonly LayerResult[], { input, c, prepared, bars }: Scope): Breach[] {
-  const { limits, pixels, named } = input;
-  const found = layers.flatMap((l) => (l.kind === 'ground' ? [] : breachesOf(l, l.measures, limits)));
-  for (const bar of limitsFor('bar', limits).length > 0 ? bars : []) {
-    const contrast = barContrast(bar, layers, pixels ?? null, c.appearance);
-    found.push(...judged(`bar:${bar.kind}`, 'bar', limits, () => contrast));
-  }
+function judge({ layers, barContrast }: Together, { input, c, prepared, bars, kept }: Scope): Breach[] {
+  const { limits, named } = input;
+  const was = kept?.judgedAlike ? kept.result : null;
+  const found: Breach[] = [];
+  layers.forEach((l, i) => {
+    if (l.kind === 'ground') return;
+    if (l !== was?.layers[i]) found.push(...breachesOf(l, l.measures, limits));
+    else for (const b of was.breaches) if (b.layerId === l.id) found.push(b);
+  });
+  bars.forEach((bar, i) => found.push(...judged(`bar:${bar.kind}`, 'bar', limits, () => barContrast[i])));
   const fileOf = (id: string) => prepared.chosen.get(id)!.rendition.appearance;
   const whole = sceneMeasures(prepared.drawn, fileOf, c.appearance, named);
   found.push(...judged('scene', 'scene', limits, (l) => whole[l.measure as keyof typeof whole]));
@@ -76,15 +59,18 @@ export function surveyPrepared(
   c: Case,
   prepared: Prepared,
   twin: CaseResult | null = null,
+  kept: Kept | null = null,
 ): CaseResult {
   const { turned, regions } = prepared;
-  const bars = barsOf(turned, input.scene.bars, c.appearance, input.named);
-  const scope = { input, c, prepared, outline: twin?.outline ?? outlineOf(turned), bars, twin };
-  const layers: LayerResult[] = [];
+  const bars = kept?.result.bars ?? barsOf(turned, input.scene.bars, c.appearance, input.named);
+  const outline = (kept?.result ?? twin)?.outline ?? outlineOf(turned);
+  const scope = { input, c, prepared, outline, bars, twin, kept };
+  const drawn: LayerResult[] = [];
   for (const layer of prepared.drawn)
-    layers.push(isPlaced(layer) ? drawPlaced(layer, scope) : drawGround(layer, scope));
-  measureTogether(layers, scope);
-  const breaches = judge(layers, scope);
+    drawn.push(isPlaced(layer) ? drawPlaced(layer, scope) : drawGround(layer, scope));
+  const together = measureTogether(drawn, scope);
+  if (kept?.judgedAlike && together === kept.result) return kept.result;
+  const breaches = judge(together, scope);
   return {
     id: c.id,
     screenId: c.screen.id,
@@ -92,9 +78,10 @@ export function surveyPrepared(
     orientation: turned.orientation,
     appearance: c.appearance,
     regions,
-    outline: scope.outline,
+    outline,
     bars,
-    layers,
+    layers: together.layers,
+    barContrast: together.barContrast,
     breaches,
     outcome: outcomeOf(breaches),
   };
@@ -104,25 +91,38 @@ export function surveyPrepared(
  * Surveys one case after another and hands each result over. Where a case is the one before it in the other
  * appearance, and its files are alike in size, what does not hang on the appearance is taken from there; keep the two
  * together in the list.
+ * @param earlier a survey of the same cases: what an edit since has not touched is taken from there. Results share what
+ *   they have in common, so none may be changed.
  */
 export function surveyEach(
   input: SurveyInput,
   cases: readonly Case[],
-  visit: (result: CaseResult, c: Case) => void,
+  visit: (result: CaseResult, c: Case, prepared: Prepared) => void,
+  earlier: Earlier | null = null,
 ): void {
+  const unchanged = earlier && unchangedSince(input, earlier);
+  const keptOf = (c: Case): Kept | null => {
+    const found = unchanged && earlier!.found.get(c.id);
+    return found?.prepared.turned.screen === c.screen ? keptOn(found, unchanged!) : null;
+  };
   let before: { c: Case; prepared: Prepared; result: CaseResult } | null = null;
   for (const c of cases) {
-    const twin: Prepared | null = before && prepareTwin(input, c, before.c, before.prepared);
-    const prepared: Prepared = twin ?? prepareCase(input, c);
-    const result = surveyPrepared(input, c, prepared, twin && before!.result);
-    visit(result, c);
+    const kept = keptOf(c);
+    const twin: Prepared | null = before && prepareTwin(input, c, before, kept);
+    const prepared: Prepared = twin ?? (kept ? prepareAgain(input, c, kept) : prepareCase(input, c));
+    const result = surveyPrepared(input, c, prepared, twin && before!.result, kept);
+    visit(result, c, prepared);
     before = { c, prepared, result };
   }
 }
 
 /** The one call behind the screen, the server, the command line and the exit code. */
-export function survey(input: SurveyInput, cases: readonly Case[]): CaseResult[] {
+export function survey(
+  input: SurveyInput,
+  cases: readonly Case[],
+  earlier: Earlier | null = null,
+): CaseResult[] {
   const results: CaseResult[] = [];
-  surveyEach(input, cases, (result) => results.push(result));
+  surveyEach(input, cases, (result) => results.push(result), earlier);
   return results;
 }

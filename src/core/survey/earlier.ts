@@ -1,0 +1,168 @@
+import type { Rect } from '../geometry/rect';
+import { visibleDrawing } from '../measure/clearance';
+import { leansOn } from '../scene/layers';
+import { sameJson } from '../scene/patch';
+import { isPlaced, type Layer, type PlacedLayer } from '../scene/scene';
+import type { Prepared, Shell, SurveyInput } from './prepare';
+import type { CaseResult, GroundResult, LayerResult, PlacedResult } from './result';
+
+/** What was found on a case, and as what it was prepared; what placed its layers is not kept. */
+export interface Found {
+  prepared: Shell;
+  result: CaseResult;
+}
+
+/** A survey that was made before: what was asked, and what it found, by case. */
+export interface Earlier {
+  input: SurveyInput;
+  found: ReadonlyMap<string, Found>;
+}
+
+/** What of an earlier survey may still hold. */
+export interface Unchanged {
+  /** layers whose rule is as it was, and so are those of the panels around them */
+  same: ReadonlySet<string>;
+  /** layers that lie where they lay: neither they nor anything that they are measured from, however far, is placed anew */
+  unmoved: ReadonlySet<string>;
+  /** whether limits, and what of them is accepted, are as they were */
+  judgedAlike: boolean;
+}
+
+/** What is to be kept of a survey for the next one. */
+export const foundOn = (result: CaseResult, prepared: Prepared): Found => {
+  const { turned, regions, layers, drawn, chosen } = prepared;
+  return { result, prepared: { turned, regions, layers, drawn, chosen } };
+};
+
+/** The same of one case. */
+export interface Kept extends Unchanged, Found {
+  /** the box of a layer that lies where it lay; `null` of another, and of one that was not drawn */
+  known: (id: string) => Rect | null;
+}
+
+export const keptOn = (found: Found, unchanged: Unchanged): Kept => ({
+  ...unchanged,
+  ...found,
+  known: (id) => (unchanged.unmoved.has(id) && resultOf(id, found)?.box) || null,
+});
+
+const samePixels = ({ pixels: a }: SurveyInput, { pixels: b }: SurveyInput) =>
+  a === b || (!!a && !!b && [...a].every(([hash, file]) => b.get(hash) === file) && a.size === b.size);
+
+/** Whether everything but the layers themselves, and what is asked of them, is as it was. */
+const isSameGround = (a: SurveyInput, b: SurveyInput) =>
+  a.fonts === b.fonts &&
+  samePixels(a, b) &&
+  sameJson({ ...a.scene, layers: [] }, { ...b.scene, layers: [] }) &&
+  sameJson(a.named, b.named) &&
+  sameJson(a.pictures, b.pictures);
+
+/** What does not move a layer, nor another one. */
+const LOOKS = ['name', 'role', 'opacity', 'tint', 'fit', 'colour', 'cornerRadius', 'clip'];
+
+/** A layer without its looks. */
+function placed(layer: Layer): unknown {
+  const rest = Object.fromEntries(Object.entries(layer).filter(([key]) => !LOOKS.includes(key)));
+  const when = isPlaced(layer) ? layer.when?.map(({ fit: _, ...w }) => w) : undefined;
+  return { ...rest, when };
+}
+
+/** The layers that may lie elsewhere once these do: what is measured from them, what they hold, and what holds them. */
+function movedWith(first: readonly string[], layers: readonly Layer[]): Set<string> {
+  const moved = new Set(first);
+  for (const id of moved) {
+    const parent = layers.find((l) => l.id === id && isPlaced(l)) as PlacedLayer | undefined;
+    if (parent?.parent) moved.add(parent.parent);
+    for (const l of layers.filter(isPlaced)) if (l.parent === id || leansOn(l, id)) moved.add(l.id);
+  }
+  return moved;
+}
+
+/** What an earlier survey may still say of a scene; `null` where more has changed than layers and limits. */
+export function unchangedSince(input: SurveyInput, earlier: Earlier): Unchanged | null {
+  if (!isSameGround(input, earlier.input)) return null;
+  const { layers } = input.scene;
+  const was = new Map(earlier.input.scene.layers.map((l) => [l.id, l]));
+  const same = new Map(layers.filter((l) => sameJson(l, was.get(l.id))).map((l) => [l.id, l]));
+  const isWhole = (layer: Layer | undefined): boolean =>
+    layer !== undefined &&
+    (!isPlaced(layer) || layer.parent === undefined || isWhole(same.get(layer.parent)));
+  const gone = [...was.values()].filter((o) => !layers.some((l) => l.id === o.id));
+  const isPlacedAnew = (l: Layer) => {
+    const old = was.get(l.id);
+    return !old || !sameJson(placed(l), placed(old));
+  };
+  const moved = movedWith(
+    [...gone, ...layers.filter(isPlacedAnew)].map((l) => l.id),
+    [...layers, ...gone],
+  );
+  return {
+    same: new Set([...same.values()].filter(isWhole).map((l) => l.id)),
+    unmoved: new Set(layers.map((l) => l.id).filter((id) => !moved.has(id))),
+    judgedAlike:
+      sameJson(input.limits, earlier.input.limits) &&
+      sameJson(input.accepted ?? [], earlier.input.accepted ?? []),
+  };
+}
+
+const sameRect = (a: Rect, b: Rect) =>
+  a.x === b.x && a.y === b.y && a.width === b.width && a.height === b.height;
+
+/** How far off its middle a layer is hangs on the size of what it is in the middle of. */
+const leansOnMiddle = ({ placing }: PlacedLayer) =>
+  [placing.x, placing.y].some(
+    (rule) => rule.kind === 'middle' && (rule.region === 'parent' || rule.region.startsWith('layer:')),
+  );
+
+function hasSameFile(was: PlacedResult, { chosen }: Prepared): boolean {
+  if (was.kind !== 'picture') return true;
+  const { cut, rendition: r } = chosen.get(was.id)!;
+  const { hash, density, appearance } = was.rendition;
+  return was.cut === cut.cut && r.hash === hash && r.density === density && r.appearance === appearance;
+}
+
+const resultOf = (id: string, { result }: Found) => result.layers.find((l) => l.id === id);
+
+export function keptGround(id: string, kept: Kept | null): GroundResult | null {
+  const was = kept?.same.has(id) ? resultOf(id, kept) : undefined;
+  return was?.kind === 'ground' ? was : null;
+}
+
+/**
+ * A layer as it was drawn and measured before, if its rule is the same and nothing has moved it; else `null`.
+ * @param lies where it is now, and what ends its view
+ */
+export function keptLayer(
+  layer: PlacedLayer,
+  kept: Kept | null,
+  prepared: Prepared,
+  lies: () => { box: Rect; window: Rect },
+): PlacedResult | null {
+  if (!kept?.same.has(layer.id)) return null;
+  const was = resultOf(layer.id, kept);
+  if (!was || was.kind === 'ground') return null;
+  if (kept.unmoved.has(layer.id)) return was;
+  if (leansOnMiddle(layer) || !hasSameFile(was, prepared)) return null;
+  const { box, window } = lies();
+  return sameRect(was.box, box) && sameRect(was.window, window) ? was : null;
+}
+
+/** Where a case looks different from before: which layer, by its place in the drawing order, and what was and is seen of it. */
+export interface Change {
+  at: number;
+  rects: Rect[];
+}
+
+function seenOf(layer: LayerResult): Rect[] {
+  if (layer.kind === 'ground') return [layer.box];
+  const seen = visibleDrawing(layer.placement, layer.window);
+  return seen ? [seen] : [];
+}
+
+/** `null` where other layers are drawn than before, or in another order. */
+export function changesSince({ layers: were }: CaseResult, layers: readonly LayerResult[]): Change[] | null {
+  if (were.length !== layers.length || layers.some((l, i) => l.id !== were[i]!.id)) return null;
+  return layers.flatMap((layer, at) =>
+    layer === were[at] ? [] : [{ at, rects: [...seenOf(were[at]!), ...seenOf(layer)] }],
+  );
+}

@@ -1,0 +1,42 @@
+import json from '../../../data/screens.json';
+import { demoDocuments, demoPictures } from '../../../demo/documents';
+import type { Rendition } from '../pictures/picture';
+import { filePixelsOf, type FilePixels } from '../pixels/file';
+import { casesOf } from '../screens/cases';
+import { readCatalogue } from '../screens/catalogue';
+import type { SurveyInput } from '../survey/survey';
+import { halfWide } from './fonts';
+
+/** The demo without its files: their sizes, and pixels that are made up. */
+const renditionsOf = (id: string): Rendition[] =>
+  demoPictures
+    .find((p) => p.id === id)!
+    .files.map((f, i) => ({
+      hash: String(i).repeat(64),
+      widthPx: f.widthPx,
+      heightPx: id === 'wordmark' ? 300 : Math.round(id === 'harbour' ? f.widthPx * 0.75 : f.widthPx),
+      density: f.density,
+      appearance: f.appearance,
+      vector: false,
+    }));
+
+export const demo = demoDocuments(renditionsOf);
+export const demoCases = casesOf(readCatalogue(json), ['light', 'dark']);
+export const demoInput = (scene: string): SurveyInput => ({
+  scene: demo.scenes[scene]!,
+  pictures: demo.project.pictures,
+  named: demo.project.named,
+  limits: demo.project.limits,
+  fonts: halfWide,
+});
+
+/** For every file of the demo a few pixels of many colours, some of them see-through. */
+export function madeUpPixels(): ReadonlyMap<string, FilePixels> {
+  const file = (seed: number) =>
+    filePixelsOf({
+      width: 12,
+      height: 9,
+      data: Uint8Array.from({ length: 12 * 9 * 4 }, (_, i) => (seed * 31 + i * i * 37) % 256),
+    });
+  return new Map(Array.from({ length: 10 }, (_, i) => [String(i).repeat(64), file(i)]));
+}
