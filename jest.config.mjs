@@ -14,6 +14,7 @@ const swc = [
 /** @type {import('jest').Config} */
 const config = {
   watchman: false,
+  maxWorkers: '100%',
   testEnvironment: 'node',
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },

@@ -12,8 +12,9 @@ import { because } from '@/core/findings/because';
 import { causesOf, type Cause } from '@/core/findings/causes';
 import { findingsOf, type Finding, type Judged } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
-import { launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
+import { findInLaunch, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
 import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
+import type { LaunchKept } from '@/core/launch/faults';
 import { launchIn } from '@/core/launch/survey';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';
@@ -25,7 +26,7 @@ import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { markOf, type Mark } from '@/core/survey/mark';
 import { scrimFor, type Scrim } from '@/core/survey/scrim';
 import { surveyAgain } from '@/core/survey/again';
-import type { Earlier } from '@/core/survey/earlier';
+import { samePixels, type Earlier } from '@/core/survey/earlier';
 import {
   survey,
   surveyEach,
@@ -58,6 +59,8 @@ let distinct: Case[] = [];
 let last: { input: SurveyInput; judged: Judged[] } | null = null;
 /** the last survey of everything, of which the next takes over what an edit has not reached */
 let earlier: Earlier | null = null;
+/** the same of a launch, with the pixels that it was looked at with */
+let launchKept: { kept: LaunchKept; pixels: Outside['pixels'] } | null = null;
 let fonts: Fonts | null = null;
 const pixelsOf = createFilePixels();
 
@@ -92,7 +95,13 @@ async function launchAsked(documents: Documents, launchId: string): Promise<Laun
   const scenes = Object.values(documents.scenes);
   const hashes = scenes.flatMap((s) => filesOfScene(s, documents.project.pictures));
   const pixels = await pixelsOf([...new Set(hashes)]);
-  return { documents, launch, cases: distinct, outside: { fonts: (fonts ??= await loadFonts()), pixels } };
+  return {
+    documents,
+    launch,
+    cases: distinct,
+    outside: { fonts: (fonts ??= await loadFonts()), pixels },
+    earlier: launchKept && samePixels(launchKept.pixels, pixels) ? launchKept.kept : null,
+  };
 }
 
 const api = {
@@ -102,6 +111,7 @@ const api = {
     groups = distinctCases(cases);
     distinct = groups.map((c) => c.shown);
     earlier = null;
+    launchKept = null;
   },
   /** A summary of every case; what is drawn in view is surveyed on the page itself. */
   async survey(asked: Documented): Promise<Surveyed> {
@@ -211,7 +221,10 @@ const api = {
   /** What is wrong with a launch, over all cases that can be told apart. */
   async launchFindings(documents: Documents, launchId: string): Promise<LaunchFinding[]> {
     const asked = await launchAsked(documents, launchId);
-    return asked ? launchFindings(asked) : [];
+    if (!asked) return [];
+    const { findings, kept } = findInLaunch(asked);
+    launchKept = { kept, pixels: asked.outside.pixels };
+    return findings;
   },
   /** What would mend a finding of a launch, tried on all cases. */
   async launchAdvice(

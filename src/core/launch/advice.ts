@@ -1,7 +1,7 @@
 import type { Mend } from '../findings/mend';
 import { Documents } from '../scene/documents';
 import { applyPatch } from '../scene/patch';
-import { launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
+import { findInLaunch, launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
 import { LAUNCH_MENDERS } from './mends';
 
 /** A mend that was tried on all cases. */
@@ -35,10 +35,10 @@ export function launchAdvice(
   finding: LaunchFinding,
   newId: () => string,
 ): LaunchAdvice[] {
-  const before = launchFindings(asked);
+  const { findings: before, kept } = findInLaunch(asked);
   return LAUNCH_MENDERS[finding.rule]({ ...asked, finding, newId })
     .flatMap((mend) => {
-      const after = tried(asked, mend);
+      const after = tried({ ...asked, earlier: kept }, mend);
       if (!after) return [];
       const gain = score(before) - score(after);
       const clears = finding.on.length - (after.find((f) => f.id === finding.id)?.on.length ?? 0);

@@ -3,10 +3,10 @@ import { sayLength, sayMs, sayNumber, sayRatio, sayShare } from '../formats/numb
 import { hexOf } from '../pixels/raster';
 import type { FilePixels } from '../pixels/file';
 import type { Case } from '../screens/cases';
-import type { Outside } from '../survey/survey';
+import type { CaseResult, Outside } from '../survey/survey';
 import { handoverOf, outsideCircle, type Handover } from './handover';
 import type { Launch } from './launch';
-import { createLaunchSurvey, type StageResult } from './survey';
+import { createLaunchSurvey, type LaunchEarlier, type StageResult } from './survey';
 import { ICON_WINDOW, MASK_ID } from './system';
 import { fadeOf, timelineOf } from './timeline';
 
@@ -190,13 +190,40 @@ export interface Launched {
   outside: Outside;
 }
 
-/** What is wrong on one case, all values included that keep their limits. */
-export function createFaults({ documents, launch, outside }: Launched) {
-  const stagesOf = createLaunchSurvey(documents, launch, outside);
+/** What is known of a launch that the next look at it, after an edit, need not work out again. */
+export interface LaunchKept {
+  stages: LaunchEarlier;
+  /** from one result to another, with a fade; an edit that reaches a stage makes a new result of it */
+  handovers: WeakMap<CaseResult, WeakMap<CaseResult, { fadeMs: number; handover: Handover }>>;
+}
+
+/** @param pixels those with which all that is known was made */
+function createHandovers(pixels: Outside['pixels'], known: LaunchKept['handovers']) {
+  return (before: CaseResult, after: CaseResult, fadeMs: number): Handover => {
+    const from = known.get(before) ?? new WeakMap();
+    known.set(before, from);
+    const was = from.get(after);
+    if (was?.fadeMs === fadeMs) return was.handover;
+    const handover = handoverOf(before, after, pixels ?? null, fadeMs);
+    from.set(after, { fadeMs, handover });
+    return handover;
+  };
+}
+
+export interface Faults {
+  /** what is wrong on one case, all values included that keep their limits */
+  on: (c: Case) => LaunchFault[];
+  kept: () => LaunchKept;
+}
+
+/** @param earlier of the same launch with the same pixels, before an edit */
+export function createFaults({ documents, launch, outside }: Launched, earlier: LaunchKept | null): Faults {
+  const survey = createLaunchSurvey(documents, launch, outside, earlier?.stages);
+  const handovers: LaunchKept['handovers'] = earlier?.handovers ?? new WeakMap();
+  const handOver = createHandovers(outside.pixels, handovers);
   const masked = outside.pixels ? createMasked(outside.pixels) : () => [];
-  const pixels = outside.pixels ?? null;
-  return (c: Case): LaunchFault[] => {
-    const stages = stagesOf(c);
+  const on = (c: Case): LaunchFault[] => {
+    const stages = survey.on(c);
     const names = stages.map(({ stage }) => documents.scenes[stage.scene]!.name);
     const faults = timeFaults(launch, stages, names);
     stages.forEach((s, i) => {
@@ -207,9 +234,10 @@ export function createFaults({ documents, launch, outside }: Launched) {
       if (icon) faults.push(...masked(s, i, icon.name));
       const next = stages[i + 1]?.result;
       if (!s.result || !next) return;
-      const h = handoverOf(s.result, next, pixels, fadeOf(stages[i + 1]!.stage));
+      const h = handOver(s.result, next, fadeOf(stages[i + 1]!.stage));
       faults.push(...flashFault(h, i, names), ...jumpFaults(h, i, names));
     });
     return faults;
   };
+  return { on, kept: () => ({ stages: survey.kept(), handovers }) };
 }

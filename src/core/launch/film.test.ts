@@ -69,12 +69,12 @@ describe('a launch in its project', () => {
   });
 
   it('is surveyed as it is drawn, and refused where a scene is not there', () => {
-    const stages = createLaunchSurvey(documents, launch, { fonts: halfWide })(UPRIGHT);
+    const stages = createLaunchSurvey(documents, launch, { fonts: halfWide }).on(UPRIGHT);
     expect(stages.map((s) => s.stage.scene)).toEqual(['system-window', 'winter-splash', 'sign-in']);
     expect(stages[0]!.stage.system).toBe('layout');
     for (const { result } of stages) expect(result!.breaches).toEqual([]);
     const astray = { ...launch, stages: [{ ...launch.stages[1]!, scene: 'nowhere' }] };
-    expect(() => createLaunchSurvey(documents, astray, { fonts: halfWide })(UPRIGHT)).toThrow(/“nowhere”/);
+    expect(() => createLaunchSurvey(documents, astray, { fonts: halfWide }).on(UPRIGHT)).toThrow(/“nowhere”/);
   });
 
   it('says which layers have nothing for dark', () => {

@@ -5,6 +5,7 @@ import {
   createFaults,
   LAUNCH_LIMITS,
   LAUNCH_RULES,
+  type LaunchKept,
   type Launched,
   type LaunchFault,
   type LaunchRule,
@@ -21,6 +22,14 @@ export interface LaunchFinding extends Omit<LaunchFault, 'value' | 'say'> {
 
 export interface LaunchAsked extends Launched {
   cases: readonly Case[];
+  /** what was found before an edit, with the same pixels */
+  earlier?: LaunchKept | null;
+}
+
+/** What is wrong with a launch, and what is known of it for the next look. */
+export interface LaunchFound {
+  findings: LaunchFinding[];
+  kept: LaunchKept;
 }
 
 const outcomeFor = (rule: LaunchRule, value: number): Outcome => {
@@ -30,12 +39,12 @@ const outcomeFor = (rule: LaunchRule, value: number): Outcome => {
 };
 
 /** What is wrong with a launch over all cases: gravest first, then in the order of the rules. */
-export function launchFindings(asked: LaunchAsked): LaunchFinding[] {
-  const faultsOn = createFaults(asked);
+export function findInLaunch(asked: LaunchAsked): LaunchFound {
+  const faults = createFaults(asked, asked.earlier ?? null);
   const weights = weightsOf(asked.cases);
   const found = new Map<string, { finding: LaunchFinding; worst: LaunchFault }>();
   for (const c of asked.cases) {
-    for (const fault of faultsOn(c)) {
+    for (const fault of faults.on(c)) {
       const outcome = outcomeFor(fault.rule, fault.value);
       if (outcome === 'clear') continue;
       const { rule, stage, about, value } = fault;
@@ -57,7 +66,10 @@ export function launchFindings(asked: LaunchAsked): LaunchFinding[] {
     }
   }
   const order = (f: LaunchFinding) => LAUNCH_RULES.indexOf(f.rule);
-  return [...found.values()]
+  const findings = [...found.values()]
     .map(({ finding, worst }) => ({ ...finding, worst: { ...finding.worst, ...worst.say() } }))
     .toSorted((a, b) => byOutcome(a.outcome, b.outcome) || order(a) - order(b) || b.weight - a.weight);
+  return { findings, kept: faults.kept() };
 }
+
+export const launchFindings = (asked: LaunchAsked): LaunchFinding[] => findInLaunch(asked).findings;

@@ -77,7 +77,7 @@ const flash: Mender = (sick) => {
   const mends = own ? put(`Use the ground of ${after.name} in ${before.name} too`, own.colour) : [];
   const meanIn = (appearance: 'light' | 'dark') => {
     const there = { ...c, appearance };
-    const stages = createLaunchSurvey(documents, launch, outside)(there);
+    const stages = createLaunchSurvey(documents, launch, outside).on(there);
     const [a, b] = [stages[finding.stage]?.result, stages[finding.stage + 1]?.result];
     const colours = a && b && handoverOf(a, b, outside.pixels ?? null, 0).colours;
     return colours ? hexOf(colours.after) : null;

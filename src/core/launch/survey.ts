@@ -1,12 +1,8 @@
 import type { Documents } from '../scene/documents';
 import type { Case } from '../screens/cases';
-import {
-  surveyCase,
-  surveyInput,
-  type CaseResult,
-  type Outside as Handed,
-  type SurveyInput,
-} from '../survey/survey';
+import { createKeeping, type Keeping } from '../survey/again';
+import type { Earlier } from '../survey/earlier';
+import { surveyInput, type CaseResult, type Outside as Handed } from '../survey/survey';
 import { stagesOn, type Launch, type ScreenStage } from './launch';
 import { asDrawn, type AsDrawn } from './system';
 
@@ -22,17 +18,28 @@ export interface StageResult {
 export const launchIn = ({ project }: Documents, id: string): Launch | undefined =>
   project.launches?.find((l) => l.id === id);
 
+/** What was found of each scene of a launch, as it is drawn, by what decides how that is. */
+export type LaunchEarlier = ReadonlyMap<string, Earlier>;
+
+export interface LaunchSurvey {
+  on: (c: Case) => StageResult[];
+  /** for the next survey of the launch, after an edit */
+  kept: () => LaunchEarlier;
+}
+
 /**
  * Every stage of a launch on one case after another. Scenes as a window of the system draws them are made once for all
  * cases; limits are not asked, what is wrong with a scene by itself is said elsewhere.
+ * @param earlier what an edit since has not touched is taken from there
  * @throws what a survey throws, and when a stage shows a scene that is not there
  */
 export function createLaunchSurvey(
   documents: Documents,
   launch: Launch,
   handed: Handed,
-): (c: Case) => StageResult[] {
-  const made = new Map<string, { input: SurveyInput; outside: AsDrawn['outside'] }>();
+  earlier: LaunchEarlier = new Map(),
+): LaunchSurvey {
+  const made = new Map<string, Keeping & { outside: AsDrawn['outside'] }>();
   const drawnBy = (stage: ScreenStage) => {
     const { scene: id, system, padding, empty } = stage;
     const key = `${id} ${system} ${padding} ${empty}`;
@@ -42,13 +49,16 @@ export function createLaunchSurvey(
     if (!scene) throw new Error(`The launch shows the scene “${id}”, which is not there.`);
     const drawn = asDrawn(scene, stage);
     const input = { ...surveyInput(documents, drawn.scene, handed), limits: [], accepted: [] };
-    const entry = { input, outside: drawn.outside };
+    const entry = { ...createKeeping(input, earlier.get(key) ?? null), outside: drawn.outside };
     made.set(key, entry);
     return entry;
   };
-  return (c) =>
-    stagesOn(launch, c.screen).map((stage) => {
-      const { input, outside } = drawnBy(stage);
-      return { stage, result: stage.empty ? null : surveyCase(input, c), outside };
-    });
+  return {
+    on: (c) =>
+      stagesOn(launch, c.screen).map((stage) => {
+        const { on, outside } = drawnBy(stage);
+        return { stage, result: stage.empty ? null : on(c), outside };
+      }),
+    kept: () => new Map([...made].map(([key, { kept }]) => [key, kept])),
+  };
 }

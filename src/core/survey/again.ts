@@ -1,22 +1,34 @@
 import type { Case } from '../screens/cases';
 import { foundOn, type Earlier, type Found } from './earlier';
-import { surveyEach, type CaseResult, type SurveyInput } from './survey';
+import { createSurvey, type CaseResult, type SurveyInput } from './survey';
 
-/**
- * Surveys cases as `surveyEach` does and keeps what the next survey of them, after an edit, need not work out again.
- * @param earlier the survey before, of whatever scene
- */
+/** A survey that keeps what the next one, after an edit, need not work out again. */
+export interface Keeping {
+  on: (c: Case) => CaseResult;
+  /** what is known of the cases that were asked for */
+  kept: Earlier;
+}
+
+/** @param earlier a survey before, of whatever scene */
+export function createKeeping(input: SurveyInput, earlier: Earlier | null): Keeping {
+  const found = new Map<string, Found>();
+  const next = createSurvey(input, earlier);
+  const on = (c: Case) => {
+    const { result, prepared } = next(c);
+    found.set(c.id, foundOn(result, prepared));
+    return result;
+  };
+  return { on, kept: { input, found } };
+}
+
+/** The same of all cases at once. */
 export function surveyAgain(
   input: SurveyInput,
   cases: readonly Case[],
   earlier: Earlier | null,
   visit: (result: CaseResult, c: Case) => void = () => {},
 ): Earlier {
-  const found = new Map<string, Found>();
-  const keep = (result: CaseResult, c: Case, prepared: Parameters<typeof foundOn>[1]) => {
-    found.set(c.id, foundOn(result, prepared));
-    visit(result, c);
-  };
-  surveyEach(input, cases, keep, earlier);
-  return { input, found };
+  const { on, kept } = createKeeping(input, earlier);
+  for (const c of cases) visit(on(c), c);
+  return kept;
 }

@@ -3,7 +3,7 @@ import { visibleDrawing } from '../measure/clearance';
 import { leansOn } from '../scene/layers';
 import { sameJson } from '../scene/patch';
 import { isPlaced, type Layer, type PlacedLayer } from '../scene/scene';
-import type { Prepared, Shell, SurveyInput } from './prepare';
+import type { Outside, Prepared, Shell, SurveyInput } from './prepare';
 import type { CaseResult, GroundResult, LayerResult, PlacedResult } from './result';
 
 /** What was found on a case, and as what it was prepared; what placed its layers is not kept. */
@@ -46,13 +46,14 @@ export const keptOn = (found: Found, unchanged: Unchanged): Kept => ({
   known: (id) => (unchanged.unmoved.has(id) && resultOf(id, found)?.box) || null,
 });
 
-const samePixels = ({ pixels: a }: SurveyInput, { pixels: b }: SurveyInput) =>
+/** Whether all files have the very pixels that they had. */
+export const samePixels = (a: Outside['pixels'], b: Outside['pixels']): boolean =>
   a === b || (!!a && !!b && [...a].every(([hash, file]) => b.get(hash) === file) && a.size === b.size);
 
 /** Whether everything but the layers themselves, and what is asked of them, is as it was. */
 const isSameGround = (a: SurveyInput, b: SurveyInput) =>
   a.fonts === b.fonts &&
-  samePixels(a, b) &&
+  samePixels(a.pixels, b.pixels) &&
   sameJson({ ...a.scene, layers: [] }, { ...b.scene, layers: [] }) &&
   sameJson(a.named, b.named) &&
   sameJson(a.pictures, b.pictures);

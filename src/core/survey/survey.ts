@@ -87,33 +87,45 @@ export function surveyPrepared(
   };
 }
 
+/** A case that was surveyed. */
+interface Surveyed {
+  c: Case;
+  prepared: Prepared;
+  result: CaseResult;
+}
+
 /**
- * Surveys one case after another and hands each result over. Where a case is the one before it in the other
- * appearance, and its files are alike in size, what does not hang on the appearance is taken from there; keep the two
- * together in the list.
+ * Surveys cases as they are asked for. Where a case is the one asked for before it in the other appearance, and its
+ * files are alike in size, what does not hang on the appearance is taken from there; ask for the two one after another.
  * @param earlier a survey of the same cases: what an edit since has not touched is taken from there. Results share what
  *   they have in common, so none may be changed.
  */
-export function surveyEach(
-  input: SurveyInput,
-  cases: readonly Case[],
-  visit: (result: CaseResult, c: Case, prepared: Prepared) => void,
-  earlier: Earlier | null = null,
-): void {
+export function createSurvey(input: SurveyInput, earlier: Earlier | null = null): (c: Case) => Surveyed {
   const unchanged = earlier && unchangedSince(input, earlier);
   const keptOf = (c: Case): Kept | null => {
     const found = unchanged && earlier!.found.get(c.id);
     return found?.prepared.turned.screen === c.screen ? keptOn(found, unchanged!) : null;
   };
-  let before: { c: Case; prepared: Prepared; result: CaseResult } | null = null;
-  for (const c of cases) {
+  let before: Surveyed | null = null;
+  return (c) => {
     const kept = keptOf(c);
-    const twin: Prepared | null = before && prepareTwin(input, c, before, kept);
-    const prepared: Prepared = twin ?? (kept ? prepareAgain(input, c, kept) : prepareCase(input, c));
+    const twin = before && prepareTwin(input, c, before, kept);
+    const prepared = twin ?? (kept ? prepareAgain(input, c, kept) : prepareCase(input, c));
     const result = surveyPrepared(input, c, prepared, twin && before!.result, kept);
-    visit(result, c, prepared);
     before = { c, prepared, result };
-  }
+    return before;
+  };
+}
+
+/** Surveys one case after another, the two appearances together, and hands each result over. */
+export function surveyEach(
+  input: SurveyInput,
+  cases: readonly Case[],
+  visit: (result: CaseResult, c: Case) => void,
+  earlier: Earlier | null = null,
+): void {
+  const next = createSurvey(input, earlier);
+  for (const c of cases) visit(next(c).result, c);
 }
 
 /** The one call behind the screen, the server, the command line and the exit code. */

@@ -32,7 +32,7 @@ function filmOf({ projectId, launchId, caseId, start, scale }: FilmAsked) {
   const found = findCase(caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
   const fonts = serverFonts();
-  const stages = createLaunchSurvey(documents, launch, { fonts })(found);
+  const stages = createLaunchSurvey(documents, launch, { fonts }).on(found);
   const film = createFilm(
     stages.map((s) => s.result),
     { scale: scale ?? found.screen.density, glass: true, fonts },

@@ -36,7 +36,7 @@ export function useFilms(documents: Documents, cases: readonly Case[], start: St
     if (!launch || !fonts) return [];
     const survey = createLaunchSurvey(documents, launch, { fonts });
     return cases.map((c): Film => {
-      const stages = survey(c);
+      const stages = survey.on(c);
       const plain = stages.map((s) => s.stage);
       return { c, stages, plain, timeline: timelineOf(launch, plain, start) };
     });
