@@ -60,15 +60,28 @@ export async function seriousFindings(page: Page) {
 
 /** Presses Tab until the element has the focus: it can be reached without a mouse. */
 export async function tabTo(page: Page, target: Locator, most = 400): Promise<void> {
+  // Finding an element by its role takes longer than a press: it is only looked for again once it has been replaced.
+  let element = await target.elementHandle();
   for (let i = 0; i < most; i++) {
-    if (await target.evaluate((e) => e === document.activeElement)) return;
-    await page.keyboard.press('Tab');
+    const at = await element!.evaluate((e) => {
+      if (!e.isConnected) return 'gone';
+      return e === document.activeElement ? 'here' : 'elsewhere';
+    });
+    if (at === 'here') return;
+    if (at === 'gone') element = await target.elementHandle();
+    else await page.keyboard.press('Tab');
   }
   throw new Error(`Not reached with ${most} presses of Tab: ${target}`);
 }
 
 export const cell = (page: Page, id: string) => page.locator(`[data-case="${id}"]`);
 export const saving = (page: Page) => page.getByTestId('saving');
+/** Takes changes back and waits until the server has that, so that the next test finds the demo as it was. */
+export async function undo(page: Page, times = 1): Promise<void> {
+  for (let i = 0; i < times; i++) await page.getByRole('button', { name: 'undo' }).click();
+  await expect(saving(page)).toHaveText('saved');
+}
+
 export const closeUp = (page: Page) => page.getByRole('complementary', { name: 'Close-up' });
 
 /** What stands in a row of a layer’s table in the close-up. */

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { closeUp, seriousFindings, tabTo } from './fixtures';
+import { closeUp, seriousFindings, tabTo, undo } from './fixtures';
 
 const SPLASH = '/projects/larkmoor-ferries/winter-splash';
 const strip = (page: Page) => page.getByRole('region', { name: 'Valley' });
@@ -41,7 +41,7 @@ test('the valley narrows the field to a stretch of ratios, opens a case, and mov
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await expect(strip(page).getByRole('button', { name: '▲ over 90 %' })).toBeVisible();
-  await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page);
   await expect(strip(page).getByRole('button', { name: '▲ over 65 %' })).toBeVisible();
 });
 
@@ -69,7 +69,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await tabTo(page, page.getByRole('button', { name: 'Do it: Show it whole in its box' }));
     await page.keyboard.press('Enter');
     await expect(squashed).toHaveCount(0, { timeout: 30_000 });
-    await page.getByRole('button', { name: 'undo' }).click();
+    await undo(page);
     await expect(squashed).toBeVisible({ timeout: 30_000 });
   });
 }
@@ -102,7 +102,7 @@ test('fits are compared on telling screens, and one is put in use', async ({ pag
   await tabTo(page, page.getByRole('button', { name: 'Use contain' }));
   await page.keyboard.press('Enter');
   await expect(table.getByRole('row', { name: /^contain/ })).toContainText('in use');
-  await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page);
   await page
     .getByRole('group', { name: 'compared by its' })
     .getByRole('button', { name: 'position' })
@@ -126,6 +126,6 @@ test('the position editor says where all keep areas are whole, or what excludes 
   await solved.getByRole('button', { name: 'hold it there' }).click();
   await page.keyboard.press('Escape');
   await expect(part).not.toHaveText('62 % across, 55 % down');
-  await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page);
   await expect(part).toHaveText('62 % across, 55 % down');
 });

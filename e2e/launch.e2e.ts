@@ -1,6 +1,6 @@
 import { expect, test, type Page } from '@playwright/test';
 import { easingOf, EASING_KEYWORDS } from '../src/core/launch/easing';
-import { seriousFindings, tabTo } from './fixtures';
+import { seriousFindings, tabTo, undo } from './fixtures';
 import { difference, raster } from './pixels';
 
 const PROJECT = '/projects/larkmoor-ferries';
@@ -163,7 +163,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await tabTo(page, page.getByRole('main').getByRole('button', { name: 'do it' }));
     await page.keyboard.press('Enter');
     await expect(held).toHaveCount(0, { timeout: 60_000 });
-    await page.getByRole('button', { name: 'undo' }).click();
+    await undo(page);
     await expect(held).toBeVisible({ timeout: 60_000 });
   });
 }
@@ -187,6 +187,6 @@ test('stages and first windows are changed in their sentences', async ({ page })
   await expect(target).toContainText('nothing is shown until the app draws');
   await target.getByRole('button', { name: /^Back to the system’s default/ }).click();
   await expect(target).toContainText('a flat window of the system');
-  for (let i = 0; i < 4; i++) await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page, 4);
   await expect(page.getByText('of 3.5 s until the first screen is there')).toBeVisible();
 });

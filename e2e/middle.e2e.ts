@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { closeUp, seriousFindings, tabTo } from './fixtures';
+import { closeUp, seriousFindings, tabTo, undo } from './fixtures';
 
 const SPLASH = '/projects/larkmoor-ferries/winter-splash';
 const CASE = 'phone-360x800-2x.0.light';
@@ -109,7 +109,7 @@ test('two cases, two fits or two revisions of a case are compared, beside or ove
   await tabTo(page, divider);
   await page.keyboard.press('End');
   await expect(divider).toHaveValue('100');
-  await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page);
 });
 
 test('findings are listed by screen and shown in the field, and a limit is changed, by keyboard', async ({
@@ -166,6 +166,6 @@ test('a rule shows on its very part what it causes, and a picture what all scree
     .getByRole('button', { name: 'contain' })
     .click();
   await expect(layer).toContainText('from 0 % to 100 % across', { timeout: 30_000 });
-  await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page);
   await expect(layer).not.toContainText('from 0 % to 100 % across', { timeout: 30_000 });
 });

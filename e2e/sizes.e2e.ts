@@ -1,7 +1,16 @@
 import { expect, test, type Page } from '@playwright/test';
 import { createServer } from 'node:http';
 import sharp, { type Sharp } from 'sharp';
-import { closeUp, createProject, dropFiles, saving, seriousFindings, tabTo, type Upload } from './fixtures';
+import {
+  closeUp,
+  createProject,
+  dropFiles,
+  saving,
+  seriousFindings,
+  tabTo,
+  undo,
+  type Upload,
+} from './fixtures';
 
 const NAMES = ['harbour', 'emblem', 'wordmark', 'rope', 'deck', 'gull', 'anchor', 'buoy', 'chart', 'pier'];
 
@@ -108,7 +117,7 @@ test('where files belong is changed by hand, two never share a place, and undo t
   await expect(emblem).not.toContainText('missing');
   await expect(emblem).toContainText('uneven');
   await expect(page.getByRole('rowgroup')).toHaveCount(before + 1);
-  await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page);
   await expect(emblem).toContainText('missing');
   await expect(page.getByRole('rowgroup')).toHaveCount(before);
 });
@@ -288,7 +297,7 @@ test('a logo is centred by its ink, or its files are trimmed to it', async ({ pa
   await expect(page.getByRole('group', { name: 'Ink' })).toContainText('to the left of its middle');
   await page.getByRole('button', { name: 'trim files to ink' }).click();
   await expect(layer.getByRole('button', { name: '864 × 864 px' })).toBeVisible();
-  await page.getByRole('button', { name: 'undo' }).click();
+  await undo(page);
   await expect(layer.getByRole('button', { name: '1024 × 1024 px' })).toBeVisible();
 });
 

@@ -166,11 +166,17 @@ export function watchSaving(store: WorkbenchStore, arrived: readonly string[]): 
     if (news && state.pending.length > 0 && state.saving !== 'offline') void run();
   });
   const online = () => void run();
+  // What a tab keeps survives a reload, but not its end: whoever leaves with something unsaved is asked first.
+  const leave = (event: BeforeUnloadEvent) => {
+    if (store.getState().pending.length > 0) event.preventDefault();
+  };
   window.addEventListener('online', online);
+  window.addEventListener('beforeunload', leave);
   return () => {
     ended = true;
     clearTimeout(retry);
     unsubscribe();
     window.removeEventListener('online', online);
+    window.removeEventListener('beforeunload', leave);
   };
 }
