@@ -1,4 +1,4 @@
-import type { Colours, Rgba } from './raster';
+import { countOf, type Colours, type Rgba } from './raster';
 
 /** Source: WCAG 2.2, relative luminance; the threshold is the one of IEC 61966-2-1. */
 function linearOf(coded: number): number {
@@ -26,9 +26,9 @@ export const luminance = ({ r, g, b }: Omit<Rgba, 'a'>) => weighed(r, g, b);
 
 /** The same of many. */
 export function luminancesOf(colours: Colours): number[] {
-  const all: number[] = [];
-  for (let k = 0; k < colours.length; k += 3)
-    all.push(weighed(colours[k]!, colours[k + 1]!, colours[k + 2]!));
+  const all = new Array<number>(countOf(colours));
+  for (let i = 0; i < all.length; i++)
+    all[i] = weighed(colours[i * 3]!, colours[i * 3 + 1]!, colours[i * 3 + 2]!);
   return all;
 }
 

@@ -39,6 +39,7 @@ export const hexOf = ({ r, g, b }: Rgba): string => `#${byte(r)}${byte(g)}${byte
 
 /** @param hex `#rrggbb` or `#rrggbbaa` */
 export function rgbaOf(hex: string): Rgba {
-  const part = (i: number) => parseInt(hex.slice(1 + 2 * i, 3 + 2 * i), 16);
-  return { r: part(0), g: part(1), b: part(2), a: hex.length === 9 ? part(3) / 255 : 1 };
+  const rgb = parseInt(hex.slice(1, 7), 16);
+  const a = hex.length === 9 ? parseInt(hex.slice(7), 16) / 255 : 1;
+  return { r: rgb >> 16, g: (rgb >> 8) & 255, b: rgb & 255, a };
 }

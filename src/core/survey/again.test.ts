@@ -65,7 +65,10 @@ const edit: fc.Arbitrary<Edit> = fc.oneof(
     .map(([i, p]) => onLayer(i, (l) => isPlaced(l) && (l.when = [{ maxWidth: 400, placing: p }]))),
   at.map((i) => onLayers((layers) => layers.toSpliced(i % layers.length, 1))),
   at.map((i) =>
-    onLayers((layers) => [...layers, { ...structuredClone(layers[i % layers.length]!), id: 'more' }]),
+    onLayers((layers) => {
+      const id = `more${layers.map((l) => l.id).join('')}`;
+      return [...layers, { ...structuredClone(layers[i % layers.length]!), id }];
+    }),
   ),
   at.map((i) => onLayers((layers) => [...layers.slice(i), ...layers.slice(0, i)])),
   fc.constant(onScene({ direction: 'rtl' })),
@@ -132,7 +135,7 @@ describe('a survey after an edit', () => {
         { numRuns: 50 },
       );
     },
-    60_000,
+    120_000,
   );
 
   it('changes nothing of the survey before it', () => {

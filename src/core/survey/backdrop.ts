@@ -35,10 +35,14 @@ interface Grid extends Division {
   /** size of a tile, lu */
   width: number;
   height: number;
-  /** premultiplied means of one layer, four numbers a tile: 0..255 each and alpha 0..1 */
+  /** premultiplied means of one layer, four numbers a tile: once scaled 0..255 each and alpha 0..1 */
   means: Float64Array;
+  /** what the means are still to be multiplied by */
+  scale: number;
   /** how much of each tile still shows what is behind, 0..1 */
   rest: Float64Array;
+  /** the tiles as far as they are mixed */
+  tiles: Colours;
 }
 
 const emptyGrid = ({ columns, rows }: Division): Grid => ({
@@ -53,7 +57,9 @@ const emptyGrid = ({ columns, rows }: Division): Grid => ({
   width: 0,
   height: 0,
   means: new Float64Array(columns * rows * 4),
+  scale: 1,
   rest: new Float64Array(columns * rows),
+  tiles: new Float64Array(columns * rows * 3),
 });
 
 // A survey lays thousands of grids under texts and bars, one after another, and making room for each takes longer than
@@ -135,8 +141,7 @@ function singleMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid
   for (let i = 0; i < ys.length; i++)
     ysPx[i] = (Math.max(seen.y, Math.min(bottom(seen), ys[i]!)) - p.drawn.y) * down;
   sumsOnGrid(sums, xsPx, ysPx, means);
-  const px = grid.width * across * grid.height * down;
-  for (let i = 0; i < means.length; i++) means[i]! /= px;
+  grid.scale = 1 / (grid.width * across * grid.height * down);
   return true;
 }
 
@@ -146,7 +151,8 @@ function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): boole
     : singleMeans(layer, file, grid);
   if (laid && layer.tint) {
     const colour = rgbaOf(layer.tint);
-    for (let i = 0; i < grid.count; i++) set(grid.means, i, colour, grid.means[i * 4 + 3]!);
+    for (let i = 0; i < grid.count; i++) set(grid.means, i, colour, grid.means[i * 4 + 3]! * grid.scale);
+    grid.scale = 1;
   }
   return laid;
 }
@@ -156,6 +162,7 @@ function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): boole
  * too fine to have a mean, such as letters.
  */
 function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): boolean {
+  grid.scale = 1;
   if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
   if (layer.kind === 'panel') return paintMeans(layer.paint, layer.placement.visible, grid);
   if (layer.kind === 'text') return false;
@@ -169,27 +176,23 @@ export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): numb
   return layer.opacity * (holder ? opacityOf(holder, all) : 1);
 }
 
-/** Adds the grid’s means to the tiles, as far as the tiles are not covered yet. @returns how much the least covered one still shows */
-function addMeans({ means, rest, count }: Grid, opacity: number, tiles: Colours): number {
+/** Adds the grid’s means to its tiles, as far as these are not covered yet. @returns how much the least covered one still shows */
+function addMeans({ means, scale, rest, tiles, count }: Grid, opacity: number): number {
   let most = 0;
   for (let i = 0; i < count; i++) {
-    const share = opacity * rest[i]!;
+    const share = opacity * rest[i]! * scale;
     tiles[i * 3]! += means[i * 4]! * share;
     tiles[i * 3 + 1]! += means[i * 4 + 1]! * share;
     tiles[i * 3 + 2]! += means[i * 4 + 2]! * share;
-    const left = rest[i]! * (1 - means[i * 4 + 3]! * opacity);
+    const left = rest[i]! * (1 - means[i * 4 + 3]! * scale * opacity);
     rest[i] = left;
     if (left > most) most = left;
   }
   return most;
 }
 
-/**
- * The mean colour of each tile of a rectangle under everything that is drawn there, mixed as it is coded. Letters under it are left out, and so are the rounded corners of panels.
- * @param below layers in drawing order
- * @returns row by row
- */
-export function backdropOf(
+/** The same as `backdropOf` for whoever reads it at once: the next call writes over it. */
+export function passingBackdrop(
   rect: Rect,
   below: readonly LayerResult[],
   pixels: ReadonlyMap<string, FilePixels>,
@@ -197,17 +200,25 @@ export function backdropOf(
   division = TILES,
 ): Colours {
   const grid = gridOf(rect, division);
-  const { count, rest, means } = grid;
-  const tiles = new Float64Array(count * 3);
-  rest.fill(1);
+  grid.tiles.fill(0);
+  grid.rest.fill(1);
   // Front to back: under a background nothing is looked at any more.
   let most = 1;
   for (let k = below.length - 1; k >= 0 && most > COVERED; k--) {
-    if (layMeans(below[k]!, grid, pixels)) most = addMeans(grid, opacityOf(below[k]!, below), tiles);
+    if (layMeans(below[k]!, grid, pixels)) most = addMeans(grid, opacityOf(below[k]!, below));
   }
   if (most > COVERED) {
-    for (let i = 0; i < count; i++) set(means, i, BEHIND[appearance], 1);
-    addMeans(grid, 1, tiles);
+    grid.scale = 1;
+    for (let i = 0; i < grid.count; i++) set(grid.means, i, BEHIND[appearance], 1);
+    addMeans(grid, 1);
   }
-  return tiles;
+  return grid.tiles;
 }
+
+/**
+ * The mean colour of each tile of a rectangle under everything that is drawn there, mixed as it is coded. Letters under it are left out, and so are the rounded corners of panels.
+ * @param below layers in drawing order
+ * @returns row by row
+ */
+export const backdropOf = (...asked: Parameters<typeof passingBackdrop>): Colours =>
+  passingBackdrop(...asked).slice();

@@ -6,7 +6,7 @@ import type { BarResult } from '../screens/bars';
 import type { FilePixels } from '../pixels/file';
 import { coloursOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
-import { backdropOf, opacityOf } from './backdrop';
+import { backdropOf, opacityOf, passingBackdrop } from './backdrop';
 import type { SurveyInput } from './prepare';
 import type { CaseResult, LayerResult, PictureResult, PlacedResult } from './result';
 
@@ -58,17 +58,23 @@ export function inkOnTiles(
   below: readonly LayerResult[],
   pixels: Pixels | null,
   appearance: Appearance,
+  look = backdropOf,
 ): InkOnTiles | null {
   if (!pixels || !isMeasured(layer)) return null;
   const seen = seenInk(layer, pixels);
   if (!seen) return null;
   const ink = faded(seen.ink, opacityOf(layer, below));
-  return { ink, tiles: seen.own ? coloursOf([seen.own]) : backdropOf(seen.rect, below, pixels, appearance) };
+  return { ink, tiles: seen.own ? coloursOf([seen.own]) : look(seen.rect, below, pixels, appearance) };
 }
 
 /** WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21. */
-export function contrastOf(...asked: Parameters<typeof inkOnTiles>): number | null {
-  const found = inkOnTiles(...asked);
+export function contrastOf(
+  layer: PlacedResult,
+  below: readonly LayerResult[],
+  pixels: Pixels | null,
+  appearance: Appearance,
+): number | null {
+  const found = inkOnTiles(layer, below, pixels, appearance, passingBackdrop);
   return found && tenthPercentile(tileContrasts(found.ink, found.tiles));
 }
 
@@ -82,7 +88,7 @@ export function barContrast(
   if (!pixels) return null;
   const own = colour ? rgbaOf(colour) : null;
   if (own?.a === 1) return contrastRatio(rgbaOf(ink), own);
-  const below = backdropOf(rect, layers, pixels, appearance);
+  const below = passingBackdrop(rect, layers, pixels, appearance);
   return tenthPercentile(tileContrasts(rgbaOf(ink), own ? laidOver(own, below) : below));
 }
 
