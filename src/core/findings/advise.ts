@@ -6,6 +6,7 @@ import { surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput, type Outside } from '../survey/survey';
 import { findingsOf, score, type Finding } from './finding';
+import { costsOf } from './costs';
 import type { Mend, Sick } from './mend';
 import { candidates } from './mends/all';
 
@@ -36,7 +37,8 @@ const inputFor = ({ sceneId, outside }: Asked, documents: Documents) =>
 export const findingsIn = (asked: Asked): Finding[] =>
   findingsOf(survey(inputFor(asked, asked.documents), asked.cases, asked.earlier), asked.cases);
 
-const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
+/** On how many cases a finding is that nobody has accepted. */
+export const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
 
 /** What is wrong after a mend, unless the scene can then not be drawn. */
 function tried(asked: Asked, mend: Mend): Finding[] | null {
@@ -79,11 +81,7 @@ export function* advising(asked: Asked, finding: Finding, most = 6): Generator<P
     const gain = total - score(after, cases);
     const clears = openOn(finding) - openOn(after.find((f) => f.id === finding.id));
     if (clears <= 0 || gain <= 1e-9) continue;
-    const costs = after.flatMap((f) => {
-      const more = openOn(f) - openOn(before.find((b) => b.id === f.id));
-      return more > 0 ? [{ finding: f, more }] : [];
-    });
-    found.push({ ...mend, clears, costs, gain });
+    found.push({ ...mend, clears, costs: costsOf(before, after, openOn), gain });
   }
   return found.toSorted((a, b) => b.gain - a.gain).slice(0, most);
 }

@@ -1,6 +1,13 @@
+import { openOn } from '../findings/advise';
+import { costsOf } from '../findings/costs';
+import { findingsOf, type Finding } from '../findings/finding';
 import type { Mend } from '../findings/mend';
 import { Documents } from '../scene/documents';
-import { applyPatch } from '../scene/patch';
+import { applyPatch, sameJson } from '../scene/patch';
+import type { Scene } from '../scene/scene';
+import { surveyAgain } from '../survey/again';
+import type { Earlier } from '../survey/earlier';
+import { survey, surveyInput } from '../survey/survey';
 import { findInLaunch, launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
 import { LAUNCH_MENDERS } from './mends';
 
@@ -10,45 +17,83 @@ export interface LaunchAdvice extends Mend {
   clears: number;
   /** other findings of the launch that are new or on more cases, with how many more */
   costs: { finding: LaunchFinding; more: number }[];
+  /** the same of the scenes themselves */
+  sceneCosts: { scene: Scene; finding: Finding; more: number }[];
 }
 
-/** The findings after a mend; `null` where the launch cannot be drawn with it. */
-function tried(asked: LaunchAsked, mend: Mend): LaunchFinding[] | null {
+interface Tried {
+  documents: Documents;
+  findings: LaunchFinding[];
+}
+
+/** The documents and the findings after a mend; `null` where the launch cannot be drawn with it. */
+function tried(asked: LaunchAsked, mend: Mend): Tried | null {
   const parsed = Documents.safeParse(applyPatch(asked.documents, mend.patch));
   const launch = parsed.data?.project.launches?.find((l) => l.id === asked.launch.id);
   if (!parsed.success || !launch) return null;
   try {
-    return launchFindings({ ...asked, documents: parsed.data, launch });
+    const documents = parsed.data;
+    return { documents, findings: launchFindings({ ...asked, documents, launch }) };
   } catch {
     // A rule that closes a circle, or leans on a layer that has gone.
     return null;
   }
 }
 
+const casesOf = (f: LaunchFinding | undefined) => f?.on.length ?? 0;
+
 /** How much is wrong in all: cases of each finding, failures twice. */
 const score = (findings: readonly LaunchFinding[]) =>
   findings.reduce((sum, f) => sum + f.on.reduce((own, o) => own + (o.outcome === 'fail' ? 2 : 1), 0), 0);
 
-/** What would mend a finding of a launch: changes with which it is gone somewhere and less is wrong in all. */
+/** Which scenes a mend changes, and what it makes worse in each; one that it adds has nothing before it. */
+function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
+  const inputOf = (d: Documents, scene: Scene) => surveyInput(d, scene, outside);
+  const known = new Map<string, { findings: Finding[]; earlier: Earlier }>();
+  const before = (scene: Scene) => {
+    const was = known.get(scene.id);
+    if (was) return was;
+    const earlier = surveyAgain(inputOf(documents, scene), cases, null);
+    const results = cases.map((c) => earlier.found.get(c.id)!.result);
+    const entry = { findings: findingsOf(results, cases), earlier };
+    known.set(scene.id, entry);
+    return entry;
+  };
+  return (after: Documents): LaunchAdvice['sceneCosts'] =>
+    Object.values(after.scenes).flatMap((scene) => {
+      const was = documents.scenes[scene.id];
+      if (!was || sameJson(was, scene)) return [];
+      const { findings, earlier } = before(was);
+      const now = findingsOf(survey(inputOf(after, scene), cases, earlier), cases);
+      return costsOf(findings, now, openOn).map((cost) => ({ scene, ...cost }));
+    });
+}
+
+const sum = (numbers: readonly number[]) => numbers.reduce((a, b) => a + b, 0);
+
+/**
+ * What would mend a finding of a launch: changes with which it is gone somewhere and less is wrong with the launch in
+ * all. First those that help most, less what they cost in the scenes.
+ */
 export function launchAdvice(
   asked: LaunchAsked,
   finding: LaunchFinding,
   newId: () => string,
 ): LaunchAdvice[] {
   const { findings: before, kept } = findInLaunch(asked);
+  const sceneCostsOf = createSceneCosts(asked);
   return LAUNCH_MENDERS[finding.rule]({ ...asked, finding, newId })
     .flatMap((mend) => {
       const after = tried({ ...asked, earlier: kept }, mend);
       if (!after) return [];
-      const gain = score(before) - score(after);
-      const clears = finding.on.length - (after.find((f) => f.id === finding.id)?.on.length ?? 0);
+      const gain = score(before) - score(after.findings);
+      const clears = finding.on.length - casesOf(after.findings.find((f) => f.id === finding.id));
       if (gain <= 0 || clears <= 0) return [];
-      const costs = after.flatMap((f) => {
-        const more = f.on.length - (before.find((b) => b.id === f.id)?.on.length ?? 0);
-        return more > 0 ? [{ finding: f, more }] : [];
-      });
-      return [{ ...mend, clears, costs, gain }];
+      const costs = costsOf(before, after.findings, casesOf);
+      const sceneCosts = sceneCostsOf(after.documents);
+      const dear = sum(sceneCosts.map(({ finding: f, more }) => (f.outcome === 'fail' ? 2 : 1) * more));
+      return [{ advice: { ...mend, clears, costs, sceneCosts }, gain: gain - dear }];
     })
     .toSorted((a, b) => b.gain - a.gain)
-    .map(({ gain: _gain, ...advice }) => advice);
+    .map(({ advice }) => advice);
 }

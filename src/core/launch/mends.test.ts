@@ -5,6 +5,8 @@ import { filePixelsOf } from '../pixels/file';
 import type { Documents } from '../scene/documents';
 import { applyPatch } from '../scene/patch';
 import { casesOf } from '../screens/cases';
+import { findingsOf } from '../findings/finding';
+import { survey, surveyInput } from '../survey/survey';
 import { launchAdvice } from './advice';
 import { launchFindings, type LaunchAsked } from './findings';
 import type { Launch } from './launch';
@@ -132,6 +134,30 @@ describe('a picture that jumps', () => {
     ]);
     for (const { patch } of advice)
       expect(launchFindings(after(of, patch)).some((f) => f.rule === 'jump' && f.stage === 0)).toBe(false);
+  });
+
+  it('may cost something in a scene, which is said as a survey of that scene counts it', () => {
+    // The splash allows no logo that is as wide as the one in the window.
+    const strict = asked((launch, documents) => {
+      launch.stages[0]!.system = 'layout';
+      documents.project.limits = [{ measure: 'share-width', role: 'logo', max: 0.3, outcome: 'fail' }];
+    });
+    const [finding] = only(strict, 'jump');
+    const countIn = (documents: LaunchAsked['documents'], sceneId: string) => {
+      const input = surveyInput(documents, documents.scenes[sceneId]!, strict.outside);
+      const found = findingsOf(survey(input, strict.cases), strict.cases);
+      return found.find((f) => f.measure === 'share-width' && f.layerId === 'emblem')?.on.length ?? 0;
+    };
+    const advice = launchAdvice(strict, finding!, newId);
+    expect(advice.some((a) => a.sceneCosts.length > 0)).toBe(true);
+    for (const { patch, sceneCosts } of advice) {
+      const mended = after(strict, patch).documents;
+      for (const id of ['system-window', 'winter-splash']) {
+        const said = sceneCosts.find((c) => c.scene.id === id && c.finding.layerId === 'emblem');
+        const more = countIn(mended, id) - countIn(strict.documents, id);
+        expect(said?.more ?? 0).toBe(Math.max(0, more));
+      }
+    }
   });
 });
 

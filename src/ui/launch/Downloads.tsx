@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Start } from '@/core/launch/timeline';
 import type { Case } from '@/core/screens/cases';
+import { download } from '../download';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useClock } from './clock';
 import { launchOf } from './launched';
@@ -17,11 +18,7 @@ function useMaking() {
     try {
       const response = await fetch(address, { signal: abort.signal });
       if (!response.ok) throw new Error(((await response.json()) as { title?: string }).title);
-      const link = document.createElement('a');
-      link.href = URL.createObjectURL(await response.blob());
-      link.download = name;
-      link.click();
-      URL.revokeObjectURL(link.href);
+      download(name, await response.blob());
     } catch (error) {
       const why = error instanceof Error ? error.message : '';
       if (!abort.signal.aborted) store.setState({ message: `The film could not be made. ${why}` });

@@ -2,7 +2,9 @@
 import { useCallback, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/formats/numbers';
+import { RULES } from '@/core/findings/rule';
 import { LAUNCH_LIMITS } from '@/core/launch/faults';
+import { ownerName } from '@/core/measure/words';
 import type { LaunchFinding } from '@/core/launch/findings';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import { useAsked, type Asking } from '../state/ask';
@@ -27,6 +29,17 @@ function useAdvice(finding: LaunchFinding): LaunchAdvice[] | null {
     [finding],
   );
   return useAsked(asking);
+}
+
+/** What a mend makes worse, of the launch and of the scenes themselves. */
+function sayCosts({ costs, sceneCosts }: LaunchAdvice): string {
+  const ofLaunch = costs.map((c) => `${RULE_WORDS[c.finding.rule].toLowerCase()} on ${c.more} more`);
+  const ofScenes = sceneCosts.map(
+    ({ scene, finding: f, more }) =>
+      `in ${scene.name} ${ownerName(f.layerId, scene.layers)} ${RULES[f.measure].word} on ${more} more`,
+  );
+  const all = [...ofLaunch, ...ofScenes];
+  return all.length > 0 ? `, but ${all.join(', ')}` : '';
 }
 
 interface DetailProps {
@@ -63,8 +76,7 @@ function Detail({ finding, trial, onTry, onTake }: DetailProps) {
         {advice?.map((mend) => (
           <li key={mend.label}>
             <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases
-            {mend.costs.length > 0 &&
-              `, but ${mend.costs.map((c) => `${RULE_WORDS[c.finding.rule].toLowerCase()} on ${c.more} more`).join(', ')}`}{' '}
+            {sayCosts(mend)}{' '}
             <Button
               variant="quiet"
               size="sm"

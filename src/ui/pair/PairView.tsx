@@ -12,6 +12,7 @@ import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useCaseResult } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { BackToField } from '../workbench/BackToField';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../workbench/Choices';
 import { NOW, useRules, useRulesOptions, type RulesId } from './rules';
@@ -207,9 +208,7 @@ export function PairView() {
         <Button variant="quiet" size="sm" onClick={() => look({ pin: view.case, case: pinned })}>
           swap
         </Button>
-        <Button variant="quiet" size="sm" onClick={() => look({ middle: 'field' })}>
-          back to the field
-        </Button>
+        <BackToField />
       </div>
       <div className="pair-sides">
         <SideChoice

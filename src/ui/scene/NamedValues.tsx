@@ -7,6 +7,7 @@ import type { NamedValue } from '@/core/scene/values';
 import { sayColour } from '@/core/sentences/colour';
 import { sayLengthOf } from '@/core/sentences/words';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { download } from '../download';
 import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from './EditorPopover';
@@ -104,13 +105,8 @@ async function read(store: WorkbenchStore, file: File): Promise<void> {
 function write(store: WorkbenchStore): void {
   const { project } = store.getState().documents;
   const json = JSON.stringify(writeTokens(project.named), null, 2);
-  const address = URL.createObjectURL(new Blob([json], { type: 'application/json' }));
-  const link = Object.assign(document.createElement('a'), {
-    href: address,
-    download: `${project.name.toLowerCase().replaceAll(/\W+/g, '-')}.tokens.json`,
-  });
-  link.click();
-  URL.revokeObjectURL(address);
+  const name = `${project.name.toLowerCase().replaceAll(/\W+/g, '-')}.tokens.json`;
+  download(name, new Blob([json], { type: 'application/json' }));
 }
 
 /** The lengths and colours that rules refer to by name; read and written as design tokens. */

@@ -12,7 +12,8 @@ import {
   type ValleyMeasure,
 } from '@/core/solve/valley';
 import { NumberField } from '../scene/editors/NumberField';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useWorkbench } from '../state/context';
+import { BackToField } from '../workbench/BackToField';
 import { Choices } from '../workbench/Choices';
 import { useAllowed, type Range } from './allowed';
 import { WORDS } from './limits';
@@ -126,13 +127,11 @@ function AllowedWords({ data }: { data: ValleyData }) {
 
 /** The valley opened large: curves of all fits or all measures, what the project allows, and where no screen lies. */
 export function LargeValley() {
-  const store = useWorkbenchStore();
   const data = useValley();
   const [compared, setCompared] = useState<Compared>('crop');
   const series = useMemo(() => (data ? seriesOf(data, compared) : []), [data, compared]);
   const measured = useWorkbench((s) => s.summaries.size > 0);
   const { allowed } = useAllowed(data?.range ?? { low: 0.4, high: 2.5 });
-  const close = () => store.setState(({ view }) => ({ view: { ...view, middle: 'field' } }));
   const empty = data ? emptyStretches(data.ratios, data.range) : [];
   return (
     <section className="middle-view" aria-label="Large valley">
@@ -145,9 +144,7 @@ export function LargeValley() {
             onChoose={setCompared}
           />
         )}
-        <Button variant="quiet" size="sm" onClick={close}>
-          back to the field
-        </Button>
+        <BackToField />
       </div>
       {!measured && <p role="status">All cases are being measured…</p>}
       {measured && (!data || series.length === 0) && (

@@ -11,6 +11,7 @@ import { useElementSize } from '../drawing/useElementSize';
 import { useAsked, type Asking } from '../state/ask';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { BackToField } from '../workbench/BackToField';
 import { sayWindow, windowOf } from '../state/view';
 import { OUTCOME_SHAPES } from '../words';
 import { StretchBar } from './StretchBar';
@@ -153,13 +154,7 @@ export function FreeWindow() {
             </b>
           )}
         </span>
-        <Button
-          variant="quiet"
-          size="sm"
-          onClick={() => store.setState({ view: { ...view, middle: 'field' } })}
-        >
-          back to the field
-        </Button>
+        <BackToField />
       </div>
       <div className="window-stage" ref={stage}>
         {result && room.width > 0 && <CaseCanvas result={result} scale={scale} />}
