@@ -1,5 +1,5 @@
 import type { Case } from '../screens/cases';
-import { foundOn, type Earlier, type Found } from './earlier';
+import { foundOn, withKnown, type Earlier, type Found } from './earlier';
 import { createSurvey, type CaseResult, type SurveyInput } from './survey';
 
 /** A survey that keeps what the next one, after an edit, need not work out again. */
@@ -12,13 +12,14 @@ export interface Keeping {
 /** @param earlier a survey before, of whatever scene */
 export function createKeeping(input: SurveyInput, earlier: Earlier | null): Keeping {
   const found = new Map<string, Found>();
-  const next = createSurvey(input, earlier);
+  const known = earlier ? withKnown(input, earlier) : input;
+  const next = createSurvey(known, earlier);
   const on = (c: Case) => {
     const { result, prepared } = next(c);
     found.set(c.id, foundOn(result, prepared));
     return result;
   };
-  return { on, kept: { input, found } };
+  return { on, kept: { input: known, found } };
 }
 
 /** The same of all cases at once. */

@@ -79,6 +79,22 @@ function movedWith(first: readonly string[], layers: readonly Layer[]): Set<stri
   return moved;
 }
 
+/**
+ * The same input with the very layers and text styles of an earlier one wherever they say the same, so that what is
+ * kept by them is found again; what comes from another thread is new all over.
+ */
+export function withKnown(input: SurveyInput, earlier: Earlier): SurveyInput {
+  const was = new Map(earlier.input.scene.layers.map((l) => [l.id, l]));
+  const layers = input.scene.layers.map((l): Layer => {
+    const old = was.get(l.id);
+    if (!old || sameJson(l, old)) return old ?? l;
+    return l.kind === 'text' && old.kind === 'text' && sameJson(l.style, old.style)
+      ? { ...l, style: old.style }
+      : l;
+  });
+  return { ...input, scene: { ...input.scene, layers } };
+}
+
 /** What an earlier survey may still say of a scene; `null` where more has changed than layers and limits. */
 export function unchangedSince(input: SurveyInput, earlier: Earlier): Unchanged | null {
   if (!isSameGround(input, earlier.input)) return null;

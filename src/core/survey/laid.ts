@@ -40,8 +40,8 @@ function checkedFonts({ name, text, style }: TextLayer, fonts: TextMetrics | nul
 interface Blocks {
   text: string;
   fonts: TextMetrics | null;
-  /** by the room that they were set in */
-  blocks: Map<string, TextBlock>;
+  /** by the width and the height of the room that they were set in */
+  blocks: Map<number, Map<number | undefined, TextBlock>>;
 }
 
 /**
@@ -63,11 +63,10 @@ export function blockOf(
     kept = { text, fonts, blocks: new Map() };
     known.set(style, kept);
   }
-  const key = `${within} ${height}`;
-  const old = kept.blocks.get(key);
-  if (old) return old;
-  const block = setText(text, style, within, checkedFonts(layer, fonts), height);
-  kept.blocks.set(key, block);
+  let alike = kept.blocks.get(within);
+  if (!alike) kept.blocks.set(within, (alike = new Map()));
+  let block = alike.get(height);
+  if (!block) alike.set(height, (block = setText(text, style, within, checkedFonts(layer, fonts), height)));
   return block;
 }
 
