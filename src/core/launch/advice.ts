@@ -17,8 +17,8 @@ export interface LaunchAdvice extends Mend {
   clears: number;
   /** other findings of the launch that are new or on more cases, with how many more */
   costs: { finding: LaunchFinding; more: number }[];
-  /** the same of the scenes themselves */
-  sceneCosts: { scene: Scene; finding: Finding; more: number }[];
+  /** the same of the scenes themselves, what is so on most cases first; scenes in which nothing gets worse are left out */
+  sceneCosts: { scene: Scene; costs: { finding: Finding; more: number }[] }[];
 }
 
 interface Tried {
@@ -65,7 +65,8 @@ function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
       if (!was || sameJson(was, scene)) return [];
       const { findings, earlier } = before(was);
       const now = findingsOf(survey(inputOf(after, scene), cases, earlier), cases);
-      return costsOf(findings, now, openOn).map((cost) => ({ scene, ...cost }));
+      const costs = costsOf(findings, now, openOn).toSorted((a, b) => b.more - a.more);
+      return costs.length > 0 ? [{ scene, costs }] : [];
     });
 }
 
@@ -79,6 +80,7 @@ export function launchAdvice(
   asked: LaunchAsked,
   finding: LaunchFinding,
   newId: () => string,
+  most = 6,
 ): LaunchAdvice[] {
   const { findings: before, kept } = findInLaunch(asked);
   const sceneCostsOf = createSceneCosts(asked);
@@ -91,9 +93,11 @@ export function launchAdvice(
       if (gain <= 0 || clears <= 0) return [];
       const costs = costsOf(before, after.findings, casesOf);
       const sceneCosts = sceneCostsOf(after.documents);
-      const dear = sum(sceneCosts.map(({ finding: f, more }) => (f.outcome === 'fail' ? 2 : 1) * more));
+      const inScenes = sceneCosts.flatMap((s) => s.costs);
+      const dear = sum(inScenes.map(({ finding: f, more }) => (f.outcome === 'fail' ? 2 : 1) * more));
       return [{ advice: { ...mend, clears, costs, sceneCosts }, gain: gain - dear }];
     })
     .toSorted((a, b) => b.gain - a.gain)
+    .slice(0, most)
     .map(({ advice }) => advice);
 }

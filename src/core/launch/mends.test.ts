@@ -153,7 +153,8 @@ describe('a picture that jumps', () => {
     for (const { patch, sceneCosts } of advice) {
       const mended = after(strict, patch).documents;
       for (const id of ['system-window', 'winter-splash']) {
-        const said = sceneCosts.find((c) => c.scene.id === id && c.finding.layerId === 'emblem');
+        const here = sceneCosts.find((s) => s.scene.id === id)?.costs;
+        const said = here?.find((c) => c.finding.layerId === 'emblem');
         const more = countIn(mended, id) - countIn(strict.documents, id);
         expect(said?.more ?? 0).toBe(Math.max(0, more));
       }

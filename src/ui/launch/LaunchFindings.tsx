@@ -31,15 +31,25 @@ function useAdvice(finding: LaunchFinding): LaunchAdvice[] | null {
   return useAsked(asking);
 }
 
+/** How many things of a scene are named; of the others it is said how many they are. */
+const NAMED = 2;
+
+function saySceneCosts({ scene, costs }: LaunchAdvice['sceneCosts'][number]): string {
+  const said = costs
+    .slice(0, NAMED)
+    .map(
+      ({ finding: f, more }) =>
+        `${ownerName(f.layerId, scene.layers)} ${RULES[f.measure].word} on ${more} more`,
+    );
+  const rest = costs.length - said.length;
+  return `in ${scene.name} ${said.join(', ')}${rest > 0 ? ` and ${rest} other ${rest === 1 ? 'thing' : 'things'}` : ''}`;
+}
+
 /** What a mend makes worse, of the launch and of the scenes themselves. */
 function sayCosts({ costs, sceneCosts }: LaunchAdvice): string {
   const ofLaunch = costs.map((c) => `${RULE_WORDS[c.finding.rule].toLowerCase()} on ${c.more} more`);
-  const ofScenes = sceneCosts.map(
-    ({ scene, finding: f, more }) =>
-      `in ${scene.name} ${ownerName(f.layerId, scene.layers)} ${RULES[f.measure].word} on ${more} more`,
-  );
-  const all = [...ofLaunch, ...ofScenes];
-  return all.length > 0 ? `, but ${all.join(', ')}` : '';
+  const all = [...ofLaunch, ...sceneCosts.map(saySceneCosts)];
+  return all.length > 0 ? `but ${all.join('; ')}` : 'nothing gets worse';
 }
 
 interface DetailProps {
@@ -75,25 +85,27 @@ function Detail({ finding, trial, onTry, onTake }: DetailProps) {
       <ul className="plain-list">
         {advice?.map((mend) => (
           <li key={mend.label}>
-            <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases
-            {sayCosts(mend)}{' '}
-            <Button
-              variant="quiet"
-              size="sm"
-              aria-pressed={trial?.label === mend.label}
-              aria-label={`Look at: ${mend.label}`}
-              onClick={() => onTry(trial?.label === mend.label ? null : mend)}
-            >
-              look
-            </Button>
-            <Button
-              variant="quiet"
-              size="sm"
-              aria-label={`Do it: ${mend.label}`}
-              onClick={() => onTake(mend)}
-            >
-              do it
-            </Button>
+            <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases,{' '}
+            <span className="quiet">{sayCosts(mend)}</span>{' '}
+            <span className="text-nowrap">
+              <Button
+                variant="quiet"
+                size="sm"
+                aria-pressed={trial?.label === mend.label}
+                aria-label={`Look at: ${mend.label}`}
+                onClick={() => onTry(trial?.label === mend.label ? null : mend)}
+              >
+                look
+              </Button>
+              <Button
+                variant="quiet"
+                size="sm"
+                aria-label={`Do it: ${mend.label}`}
+                onClick={() => onTake(mend)}
+              >
+                do it
+              </Button>
+            </span>
           </li>
         ))}
       </ul>
