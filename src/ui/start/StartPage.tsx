@@ -61,8 +61,8 @@ function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps) {
               {i > 0 && ' · '}
               <Link href={`${address}/${s.id}`}>{s.name}</Link>
             </span>
-          ))}
-          {` · changed ${card.updatedAt.slice(0, 16).replace('T', ' ')} UTC`}
+          ))}{' '}
+          <span className="text-nowrap">· changed {card.updatedAt.slice(0, 16).replace('T', ' ')} UTC</span>
         </p>
       </div>
       <div className="project-pictures" aria-hidden="true">
