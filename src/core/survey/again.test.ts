@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { isPlaced, type Layer, type Scene } from '../scene/scene';
 import { lu } from '../scene/values';
-import { demo, demoCases, demoInput, madeUpPixels } from '../testing/demo';
+import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
 import { anyFit, colour, paint, placing } from '../testing/arbitraries';
 import { surveyAgain } from './again';
 import type { Earlier } from './earlier';

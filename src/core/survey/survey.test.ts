@@ -1,6 +1,6 @@
 import { Documents, usersOfPicture } from '../scene/documents';
 import { OUTCOMES } from '../measure/judge';
-import { demo as documents, demoCases as cases, demoInput as input } from '../testing/demo';
+import { demo as documents, demoCases as cases, demoInput as input } from '../../../demo/testing';
 import { oneOfEachRule, whyNotDrawn } from './drawable';
 import { survey, surveyCase } from './survey';
 import { summarise, tally } from './summary';

@@ -1,11 +1,11 @@
-import json from '../../../data/screens.json';
-import { demoDocuments, demoPictures } from '../../../demo/documents';
-import type { Rendition } from '../pictures/picture';
-import { filePixelsOf, type FilePixels } from '../pixels/file';
-import { casesOf } from '../screens/cases';
-import { readCatalogue } from '../screens/catalogue';
-import type { SurveyInput } from '../survey/survey';
-import { halfWide } from './fonts';
+import json from '../data/screens.json';
+import { demoDocuments, demoPictures } from './documents';
+import type { Rendition } from '../src/core/pictures/picture';
+import { filePixelsOf, type FilePixels } from '../src/core/pixels/file';
+import { casesOf } from '../src/core/screens/cases';
+import { readCatalogue } from '../src/core/screens/catalogue';
+import type { SurveyInput } from '../src/core/survey/survey';
+import { halfWide } from '../src/core/testing/fonts';
 
 /** The demo without its files: their sizes, and pixels that are made up. */
 const renditionsOf = (id: string): Rendition[] =>
