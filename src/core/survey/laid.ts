@@ -50,6 +50,9 @@ interface Blocks {
  */
 const known = new WeakMap<TextLayer['style'], Blocks>();
 
+/** Rooms of so many widths are kept of one style: several times those that all screens have. */
+const MOST_WIDTHS = 4000;
+
 /** The lines of a text in a room. @param within its width, lu; @param height absent while its size is being found */
 export function blockOf(
   layer: TextLayer,
@@ -64,6 +67,8 @@ export function blockOf(
     known.set(style, kept);
   }
   let alike = kept.blocks.get(within);
+  // A width that is dragged goes through thousands of rooms.
+  if (!alike && kept.blocks.size >= MOST_WIDTHS) kept.blocks.clear();
   if (!alike) kept.blocks.set(within, (alike = new Map()));
   let block = alike.get(height);
   if (!block) alike.set(height, (block = setText(text, style, within, checkedFonts(layer, fonts), height)));
