@@ -2,7 +2,7 @@ import type { Documents } from '../scene/documents';
 import { applyPatch } from '../scene/patch';
 import { Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
-import { surveyAgain } from '../survey/again';
+import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput, type Outside } from '../survey/survey';
 import { findingsOf, score, type Finding } from './finding';
@@ -67,7 +67,7 @@ export function* advising(asked: Asked, finding: Finding, most = 6): Generator<P
   const scene = documents.scenes[sceneId]!;
   const input = inputFor(asked, documents);
   const earlier = surveyAgain(input, cases, asked.earlier ?? null);
-  const results = cases.map((c) => earlier.found.get(c.id)!.result);
+  const results = resultsOf(earlier, cases);
   const before = findingsOf(results, cases);
   const total = score(before, cases);
   const layer = scene.layers.find((l) => l.id === finding.layerId);

@@ -2,10 +2,11 @@ import { openOn } from '../findings/advise';
 import { costsOf } from '../findings/costs';
 import { findingsOf, type Finding } from '../findings/finding';
 import type { Mend } from '../findings/mend';
+import type { Outcome } from '../measure/judge';
 import { Documents } from '../scene/documents';
 import { applyPatch, sameJson } from '../scene/patch';
 import type { Scene } from '../scene/scene';
-import { surveyAgain } from '../survey/again';
+import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput } from '../survey/survey';
 import { findInLaunch, launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
@@ -42,9 +43,13 @@ function tried(asked: LaunchAsked, mend: Mend): Tried | null {
 
 const casesOf = (f: LaunchFinding | undefined) => f?.on.length ?? 0;
 
+const sum = (numbers: readonly number[]) => numbers.reduce((a, b) => a + b, 0);
+
+/** What one case counts: a failure twice. */
+const weigh = ({ outcome }: { outcome: Outcome }) => (outcome === 'fail' ? 2 : 1);
+
 /** How much is wrong in all: cases of each finding, failures twice. */
-const score = (findings: readonly LaunchFinding[]) =>
-  findings.reduce((sum, f) => sum + f.on.reduce((own, o) => own + (o.outcome === 'fail' ? 2 : 1), 0), 0);
+const score = (findings: readonly LaunchFinding[]) => sum(findings.flatMap((f) => f.on.map(weigh)));
 
 /** Which scenes a mend changes, and what it makes worse in each; one that it adds has nothing before it. */
 function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
@@ -54,8 +59,7 @@ function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
     const was = known.get(scene.id);
     if (was) return was;
     const earlier = surveyAgain(inputOf(documents, scene), cases, null);
-    const results = cases.map((c) => earlier.found.get(c.id)!.result);
-    const entry = { findings: findingsOf(results, cases), earlier };
+    const entry = { findings: findingsOf(resultsOf(earlier, cases), cases), earlier };
     known.set(scene.id, entry);
     return entry;
   };
@@ -70,8 +74,6 @@ function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
     });
 }
 
-const sum = (numbers: readonly number[]) => numbers.reduce((a, b) => a + b, 0);
-
 /**
  * What would mend a finding of a launch: changes with which it is gone somewhere and less is wrong with the launch in
  * all. First those that help most, less what they cost in the scenes.
@@ -83,18 +85,19 @@ export function launchAdvice(
   most = 6,
 ): LaunchAdvice[] {
   const { findings: before, kept } = findInLaunch(asked);
+  const total = score(before);
   const sceneCostsOf = createSceneCosts(asked);
   return LAUNCH_MENDERS[finding.rule]({ ...asked, finding, newId })
     .flatMap((mend) => {
       const after = tried({ ...asked, earlier: kept }, mend);
       if (!after) return [];
-      const gain = score(before) - score(after.findings);
+      const gain = total - score(after.findings);
       const clears = finding.on.length - casesOf(after.findings.find((f) => f.id === finding.id));
       if (gain <= 0 || clears <= 0) return [];
       const costs = costsOf(before, after.findings, casesOf);
       const sceneCosts = sceneCostsOf(after.documents);
       const inScenes = sceneCosts.flatMap((s) => s.costs);
-      const dear = sum(inScenes.map(({ finding: f, more }) => (f.outcome === 'fail' ? 2 : 1) * more));
+      const dear = sum(inScenes.map(({ finding: f, more }) => weigh(f) * more));
       return [{ advice: { ...mend, clears, costs, sceneCosts }, gain: gain - dear }];
     })
     .toSorted((a, b) => b.gain - a.gain)

@@ -48,7 +48,9 @@ export function createLaunchSurvey(
     const scene = documents.scenes[id];
     if (!scene) throw new Error(`The launch shows the scene “${id}”, which is not there.`);
     const drawn = asDrawn(scene, stage);
-    const input = { ...surveyInput(documents, drawn.scene, handed), limits: [], accepted: [] };
+    // Pixels only serve what limits are held against.
+    const plain = surveyInput(documents, drawn.scene, { ...handed, pixels: null });
+    const input = { ...plain, limits: [], accepted: [] };
     const entry = { ...createKeeping(input, earlier.get(key) ?? null), outside: drawn.outside };
     made.set(key, entry);
     return entry;

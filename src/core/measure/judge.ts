@@ -36,7 +36,7 @@ export function breachesOf(
 /** Limits by their role; the list of a project is never changed in place, and is asked for each layer of every case. */
 const byRole = new WeakMap<readonly Limit[], Map<Limit['role'], Limit[]>>();
 
-export function limitsFor(role: Limit['role'], limits: readonly Limit[]): readonly Limit[] {
+function limitsFor(role: Limit['role'], limits: readonly Limit[]): readonly Limit[] {
   let roles = byRole.get(limits);
   if (!roles) byRole.set(limits, (roles = new Map()));
   let own = roles.get(role);

@@ -50,8 +50,10 @@ export const over = (top: Rgba, below: Omit<Rgba, 'a'>): Rgba => ({
 });
 
 /** The same over each of many. */
-export const laidOver = (top: Rgba, below: Colours): Colours =>
-  below.map((value, k) => [top.r, top.g, top.b][k % 3]! * top.a + value * (1 - top.a));
+export function laidOver({ r, g, b, a }: Rgba, below: Colours): Colours {
+  const own = [r, g, b];
+  return below.map((value, k) => own[k % 3]! * a + value * (1 - a));
+}
 
 /** CIE 1976 L*a*b* */
 export interface Lab {

@@ -3,7 +3,7 @@ import { isPlaced, type Layer, type Scene } from '../scene/scene';
 import { lu } from '../scene/values';
 import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
 import { anyFit, colour, paint, placing } from '../testing/arbitraries';
-import { surveyAgain } from './again';
+import { resultsOf, surveyAgain } from './again';
 import type { Earlier } from './earlier';
 import { survey, type SurveyInput } from './survey';
 
@@ -126,8 +126,7 @@ describe('a survey after an edit', () => {
               expect(again).toEqual(fresh);
               continue;
             }
-            const results = cases.map((c) => again.found.get(c.id)!.result);
-            expect(difference(results, fresh)).toBeNull();
+            expect(difference(resultsOf(again, cases), fresh)).toBeNull();
             input = next;
             earlier = again;
           }

@@ -22,6 +22,9 @@ export function createKeeping(input: SurveyInput, earlier: Earlier | null): Keep
   return { on, kept: { input: known, found } };
 }
 
+export const resultsOf = ({ found }: Earlier, cases: readonly Case[]): CaseResult[] =>
+  cases.map((c) => found.get(c.id)!.result);
+
 /** The same of all cases at once. */
 export function surveyAgain(
   input: SurveyInput,

@@ -100,6 +100,13 @@ function lazily<T>(make: () => T): () => T {
   return () => (made ??= { it: make() }).it;
 }
 
+/** @param known boxes that need not be resolved */
+function withLaid(shell: Shell, input: SurveyInput, known?: Before['known']): Prepared {
+  const { turned, regions, layers, chosen } = shell;
+  const { density } = turned.screen;
+  return { ...shell, laid: lazily(() => layOut({ ...input, regions, density, known }, layers, chosen)) };
+}
+
 const shownOf = (layers: readonly Layer[]) => inDrawingOrder(layers).filter((l) => isShown(l, layers));
 
 /** @throws as the resolver does, and when a picture or a character is not there */
@@ -109,8 +116,7 @@ export function prepareCase(input: SurveyInput, c: Case): Prepared {
   const regions = regionsOf(turned, scene.bars, scene.margin, named);
   const layers = scene.layers.map((l) => (isPlaced(l) ? onSize(l, turned.size) : l));
   const chosen = choices(input, layers, turned, c);
-  const laid = lazily(() => layOut({ ...input, regions, density: c.screen.density }, layers, chosen));
-  return { turned, regions, layers, drawn: shownOf(layers), chosen, laid };
+  return withLaid({ turned, regions, layers, drawn: shownOf(layers), chosen }, input);
 }
 
 /** A case that was prepared before, when the scene had other layers. */
@@ -135,8 +141,7 @@ export function prepareAgain(input: SurveyInput, c: Case, before: Before): Prepa
     return old && same.has(l.id) ? old : isPlaced(l) ? onSize(l, turned.size) : l;
   });
   const chosen = chosenBefore(layers, before) ?? choices(input, layers, turned, c);
-  const laid = lazily(() => layOut({ ...input, regions, density: c.screen.density, known }, layers, chosen));
-  return { turned, regions, layers, drawn: shownAgain(layers, was), chosen, laid };
+  return withLaid({ turned, regions, layers, drawn: shownAgain(layers, was), chosen }, input, known);
 }
 
 /** The layers that are shown, which are mostly those that were. */
