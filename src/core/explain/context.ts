@@ -32,7 +32,7 @@ export interface Asked {
 
 export function askedLayer({ prepared }: Context, id: string): Asked {
   const layer = prepared.layers.find((l) => l.id === id);
-  const placeable = prepared.laid().placeables.get(id);
+  const placeable = prepared.laid().placeableOf(id);
   if (!layer || !isPlaced(layer) || !placeable) throw new Error(`No layer “${id}” is placed in this scene.`);
   return { layer, placeable };
 }

@@ -7,27 +7,33 @@ const PERCENTILE = 0.1;
 /**
  * Contrast of ink with each of the tiles that lie under it, 1 to 21. Ink that is see-through is mixed with its tile.
  * Source: WCAG 2.2, contrast ratio.
+ * @param out room for as many
  */
-export function tileContrasts(ink: Rgba, tiles: Colours): number[] {
+export function tileContrasts(ink: Rgba, tiles: Colours, out?: Float64Array): Float64Array {
   const own = luminance(ink);
-  const all = luminancesOf(tiles);
+  const all = luminancesOf(tiles, out);
   for (let i = 0; i < all.length; i++)
     all[i] = ratioOf(ink.a < 1 ? luminance(over(ink, colourAt(tiles, i))) : own, all[i]!);
   return all;
 }
 
+/** The least few of one list after another: making room for them takes longer than finding them. */
+let least = new Float64Array(0);
+
 /** The tenth percentile by nearest rank: at least nine tenths of the tiles have this much contrast or more. */
-export function tenthPercentile(contrasts: readonly number[]): number {
+export function tenthPercentile(contrasts: ArrayLike<number>): number {
   const rank = Math.ceil(contrasts.length * PERCENTILE);
+  if (least.length < rank) least = new Float64Array(rank);
   // Only the least few are asked for: they are kept in order, the greatest of them last.
-  const least: number[] = [];
-  for (const value of contrasts) {
-    if (least.length === rank && value >= least[rank - 1]!) continue;
-    let at = Math.min(least.length, rank - 1);
+  const last = rank - 1;
+  for (let i = 0; i < contrasts.length; i++) {
+    const value = contrasts[i]!;
+    if (i > last && value >= least[last]!) continue;
+    let at = i < last ? i : last;
     for (; at > 0 && least[at - 1]! > value; at--) least[at] = least[at - 1]!;
     least[at] = value;
   }
-  return least.at(-1)!;
+  return least[last]!;
 }
 
 /** The share of a scrim of one colour over one tile, from which on the ink has the contrast asked for; `null` for none. */

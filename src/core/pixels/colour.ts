@@ -24,9 +24,9 @@ const weighed = (r: number, g: number, b: number) =>
 /** Relative luminance of an opaque colour, 0 black to 1 white. */
 export const luminance = ({ r, g, b }: Omit<Rgba, 'a'>) => weighed(r, g, b);
 
-/** The same of many. */
-export function luminancesOf(colours: Colours): number[] {
-  const all = new Array<number>(countOf(colours));
+/** The same of many. @param out room for as many */
+export function luminancesOf(colours: Colours, out?: Float64Array): Float64Array {
+  const all = out ?? new Float64Array(countOf(colours));
   for (let i = 0; i < all.length; i++)
     all[i] = weighed(colours[i * 3]!, colours[i * 3 + 1]!, colours[i * 3 + 2]!);
   return all;

@@ -25,7 +25,7 @@ export interface Around {
   nameOf: (layer: Placeable) => string;
   /** the extent between two pinned edges, lu, ≥ 0 */
   pinned: (layer: Placeable, axis: Axis) => number;
-  length: (layer: Placeable, bound: Bound, axis: Axis) => number;
+  bound: (layer: Placeable, bound: Bound, axis: Axis) => number;
   /** what a panel's content takes along an axis, its padding included, lu */
   hugged: (layer: Placeable, axis: Axis) => number;
 }
@@ -44,89 +44,90 @@ export const followsShape = ({ placing }: Placeable, axis: Axis) =>
 /** min wins over max, as in CSS 2.1 §10.4. */
 const bounded = (value: number, { low, high }: Limits) => Math.max(low, Math.min(high, value));
 
+/** Natural on both axes with a shape that yields: the bounds of both are weighed against each other. */
+const isNaturalBoth = ({ placing: { x, y, ratio } }: Placeable) =>
+  ratio?.strict === false && extentRule(x)?.kind === 'natural' && extentRule(y)?.kind === 'natural';
+
 /** Sizes of layers along each axis, after min, max and the held ratio. */
-export function sizing(around: Around) {
-  const limits = (layer: Placeable, axis: Axis): Limits => {
+export class Sizes {
+  constructor(private readonly around: Around) {}
+
+  /** lu, ≥ 0 */
+  sizeOf(layer: Placeable, axis: Axis): number {
+    return Math.max(0, this.size(layer, axis));
+  }
+
+  limits(layer: Placeable, axis: Axis): Limits {
     const rule = extentRule(layer.placing[axis]);
     return {
-      low: rule?.min ? around.length(layer, rule.min, axis) : 0,
-      high: rule?.max ? around.length(layer, rule.max, axis) : Infinity,
+      low: rule?.min ? this.around.bound(layer, rule.min, axis) : 0,
+      high: rule?.max ? this.around.bound(layer, rule.max, axis) : Infinity,
     };
-  };
-
-  const naturalExtent = (layer: Placeable, axis: Axis): number => {
-    if (layer.natural) return extentOf(layer.natural, axis);
-    if (!layer.text) throw new Error(`The layer “${around.nameOf(layer)}” has no natural size.`);
-    if (axis === 'x') return layer.text.widest(limits(layer, 'x').high);
-    return layer.text.height(followsShape(layer, 'x') ? Infinity : sizeOf(layer, 'x'));
-  };
+  }
 
   /** The extent that the rule itself gives; `null` when it follows from the other axis. */
-  const own = (layer: Placeable, axis: Axis): number | null => {
+  own(layer: Placeable, axis: Axis): number | null {
+    const { around } = this;
     const rule = extentRule(layer.placing[axis]);
     if (!rule) return around.pinned(layer, axis);
     if (rule.kind === 'from-ratio') return null;
     if (rule.kind === 'hug') return around.hugged(layer, axis);
-    return rule.kind === 'length' ? around.length(layer, rule, axis) : naturalExtent(layer, axis);
-  };
+    return rule.kind === 'length' ? around.bound(layer, rule, axis) : this.natural(layer, axis);
+  }
+
+  private natural(layer: Placeable, axis: Axis): number {
+    if (layer.natural) return extentOf(layer.natural, axis);
+    if (!layer.text) throw new Error(`The layer “${this.around.nameOf(layer)}” has no natural size.`);
+    if (axis === 'x') return layer.text.widest(this.limits(layer, 'x').high);
+    return layer.text.height(followsShape(layer, 'x') ? Infinity : this.size(layer, 'x'));
+  }
 
   /** width ÷ height along x, height ÷ width along y */
-  const ratioAlong = (layer: Placeable, axis: Axis): number | null => {
+  private ratioAlong(layer: Placeable, axis: Axis): number | null {
     const { ratio } = layer.placing;
     if (!ratio) return null;
     if (ratio.value === 'own' && !layer.natural)
-      throw new Error(`The layer “${around.nameOf(layer)}” has no shape of its own.`);
+      throw new Error(`The layer “${this.around.nameOf(layer)}” has no shape of its own.`);
     const value = ratio.value === 'own' ? layer.natural!.width / layer.natural!.height : ratio.value;
     return axis === 'x' ? value : 1 / value;
-  };
+  }
 
-  /** Natural on both axes with a shape that yields: the bounds of both are weighed against each other. */
-  const naturalBoth = ({ placing }: Placeable) =>
-    placing.ratio?.strict === false &&
-    (['x', 'y'] as const).every((a) => extentRule(placing[a])?.kind === 'natural');
-
-  const yieldingNatural = (layer: Placeable): Size => {
-    const width = limits(layer, 'x');
-    const height = limits(layer, 'y');
+  private yieldingNatural(layer: Placeable): Size {
+    const width = this.limits(layer, 'x');
+    const height = this.limits(layer, 'y');
     return boundedKeepingShape(layer.natural!, {
       minWidth: width.low,
       maxWidth: width.high,
       minHeight: height.low,
       maxHeight: height.high,
     });
-  };
+  }
 
   /** One axis has a size and the other follows it strictly: the bounds of both act on both. */
-  const strictSize = (layer: Placeable, axis: Axis, given: number | null, ratio: number) => {
+  private strictSize(layer: Placeable, axis: Axis, given: number | null, ratio: number): number {
     const across = other(axis);
-    const mine = limits(layer, axis);
-    const theirs = limits(layer, across);
-    return bounded(given ?? own(layer, across)! * ratio, {
+    const mine = this.limits(layer, axis);
+    const theirs = this.limits(layer, across);
+    return bounded(given ?? this.own(layer, across)! * ratio, {
       low: Math.max(mine.low, theirs.low * ratio),
       high: Math.min(mine.high, theirs.high * ratio),
     });
-  };
+  }
 
   /** Pinned edges always hold. */
-  const sizeOf = (layer: Placeable, axis: Axis): number => {
-    if (layer.natural && naturalBoth(layer)) return extentOf(yieldingNatural(layer), axis);
+  private size(layer: Placeable, axis: Axis): number {
+    if (layer.natural && isNaturalBoth(layer)) return extentOf(this.yieldingNatural(layer), axis);
     const across = other(axis);
-    const given = own(layer, axis);
+    const given = this.own(layer, axis);
     if (given !== null && layer.placing[axis].kind === 'edges') return given;
-    const ratio = ratioAlong(layer, axis);
+    const ratio = this.ratioAlong(layer, axis);
     const strict = ratio !== null && layer.placing.ratio?.strict === true;
     if (given !== null && !(strict && followsShape(layer, across)))
-      return bounded(given, limits(layer, axis));
-    if (ratio === null) throw new Error(`The layer “${around.nameOf(layer)}” follows a ratio but has none.`);
-    if (!strict) return bounded(sizeOf(layer, across) * ratio, limits(layer, axis));
-    if (layer.placing[across].kind === 'edges') return sizeOf(layer, across) * ratio;
-    return strictSize(layer, axis, given, ratio);
-  };
-
-  return {
-    /** lu, ≥ 0 */
-    sizeOf: (layer: Placeable, axis: Axis) => Math.max(0, sizeOf(layer, axis)),
-    own,
-    limits,
-  };
+      return bounded(given, this.limits(layer, axis));
+    if (ratio === null)
+      throw new Error(`The layer “${this.around.nameOf(layer)}” follows a ratio but has none.`);
+    if (!strict) return bounded(this.size(layer, across) * ratio, this.limits(layer, axis));
+    if (layer.placing[across].kind === 'edges') return this.size(layer, across) * ratio;
+    return this.strictSize(layer, axis, given, ratio);
+  }
 }

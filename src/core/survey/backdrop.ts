@@ -176,7 +176,22 @@ export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): numb
   return layer.opacity * (holder ? opacityOf(holder, all) : 1);
 }
 
-/** Adds the grid’s means to its tiles, as far as these are not covered yet. @returns how much the least covered one still shows */
+/** Makes the grid’s means its tiles. @returns how much the least covered one still shows */
+function setMeans({ means, scale, rest, tiles, count }: Grid, opacity: number): number {
+  const share = opacity * scale;
+  let most = 0;
+  for (let i = 0; i < count; i++) {
+    tiles[i * 3] = means[i * 4]! * share;
+    tiles[i * 3 + 1] = means[i * 4 + 1]! * share;
+    tiles[i * 3 + 2] = means[i * 4 + 2]! * share;
+    const left = 1 - means[i * 4 + 3]! * share;
+    rest[i] = left;
+    if (left > most) most = left;
+  }
+  return most;
+}
+
+/** Adds the grid’s means to its tiles, as far as these are not covered yet. @returns as above */
 function addMeans({ means, scale, rest, tiles, count }: Grid, opacity: number): number {
   let most = 0;
   for (let i = 0; i < count; i++) {
@@ -200,17 +215,18 @@ export function passingBackdrop(
   division = TILES,
 ): Colours {
   const grid = gridOf(rect, division);
-  grid.tiles.fill(0);
-  grid.rest.fill(1);
+  let lay = setMeans;
   // Front to back: under a background nothing is looked at any more.
   let most = 1;
   for (let k = below.length - 1; k >= 0 && most > COVERED; k--) {
-    if (layMeans(below[k]!, grid, pixels)) most = addMeans(grid, opacityOf(below[k]!, below));
+    if (!layMeans(below[k]!, grid, pixels)) continue;
+    most = lay(grid, opacityOf(below[k]!, below));
+    lay = addMeans;
   }
   if (most > COVERED) {
     grid.scale = 1;
     for (let i = 0; i < grid.count; i++) set(grid.means, i, BEHIND[appearance], 1);
-    addMeans(grid, 1);
+    lay(grid, 1);
   }
   return grid.tiles;
 }

@@ -4,9 +4,9 @@ import { intersect, partOf, type Rect } from '../geometry/rect';
 import { contrastRatio, laidOver } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
 import type { FilePixels } from '../pixels/file';
-import { coloursOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
+import { coloursOf, countOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
-import { backdropOf, opacityOf, passingBackdrop } from './backdrop';
+import { backdropOf, opacityOf, passingBackdrop, TILES } from './backdrop';
 import type { SurveyInput } from './prepare';
 import type { CaseResult, LayerResult, PictureResult, PlacedResult } from './result';
 
@@ -53,19 +53,25 @@ export const isMeasured = ({ role }: LayerResult) => role === 'text' || role ===
  * and while the pixels are not known.
  * @param below everything drawn before it
  */
-export function inkOnTiles(
+function inkOnTiles(
   layer: PlacedResult,
   below: readonly LayerResult[],
   pixels: Pixels | null,
   appearance: Appearance,
-  look = backdropOf,
+  look: typeof backdropOf,
 ): InkOnTiles | null {
-  if (!pixels || !isMeasured(layer)) return null;
-  const seen = seenInk(layer, pixels);
+  const seen = pixels && isMeasured(layer) ? seenInk(layer, pixels) : null;
   if (!seen) return null;
-  const ink = faded(seen.ink, opacityOf(layer, below));
-  return { ink, tiles: seen.own ? coloursOf([seen.own]) : look(seen.rect, below, pixels, appearance) };
+  const opacity = opacityOf(layer, below);
+  const ink = opacity < 1 ? faded(seen.ink, opacity) : seen.ink;
+  return { ink, tiles: seen.own ? coloursOf([seen.own]) : look(seen.rect, below, pixels!, appearance) };
 }
+
+/** Room for the contrasts of one grid after another. */
+const contrasts = new Float64Array(TILES.columns * TILES.rows);
+
+const tenthOf = (ink: Rgba, tiles: Colours): number =>
+  tenthPercentile(tileContrasts(ink, tiles, countOf(tiles) === contrasts.length ? contrasts : undefined));
 
 /** WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21. */
 export function contrastOf(
@@ -75,7 +81,7 @@ export function contrastOf(
   appearance: Appearance,
 ): number | null {
   const found = inkOnTiles(layer, below, pixels, appearance, passingBackdrop);
-  return found && tenthPercentile(tileContrasts(found.ink, found.tiles));
+  return found && tenthOf(found.ink, found.tiles);
 }
 
 /** Contrast of the signs on a bar with what lies under the bar, or with its own colour. */
@@ -89,7 +95,7 @@ export function barContrast(
   const own = colour ? rgbaOf(colour) : null;
   if (own?.a === 1) return contrastRatio(rgbaOf(ink), own);
   const below = passingBackdrop(rect, layers, pixels, appearance);
-  return tenthPercentile(tileContrasts(rgbaOf(ink), own ? laidOver(own, below) : below));
+  return tenthOf(rgbaOf(ink), own ? laidOver(own, below) : below);
 }
 
 /** The same of a layer of a case that is surveyed. */
@@ -97,5 +103,5 @@ export function inkOn(result: CaseResult, layerId: string, input: SurveyInput): 
   const at = result.layers.findIndex((l) => l.id === layerId);
   const layer = result.layers[at];
   if (!layer || layer.kind === 'ground') return null;
-  return inkOnTiles(layer, result.layers.slice(0, at), input.pixels ?? null, result.appearance);
+  return inkOnTiles(layer, result.layers.slice(0, at), input.pixels ?? null, result.appearance, backdropOf);
 }

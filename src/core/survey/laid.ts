@@ -1,21 +1,18 @@
 import { extent, mirrored, type Axis, type Rect } from '../geometry/rect';
 import { naturalSizeOf, type Choice } from '../pictures/choose';
-import { createResolver, type Placeable, type Resolver } from '../placing/resolve';
-import { isPlaced, type Layer, type PanelLayer, type Scene, type TextLayer } from '../scene/scene';
+import { Resolver, type Placeable } from '../placing/resolve';
+import {
+  isPlaced,
+  type Layer,
+  type PanelLayer,
+  type PlacedLayer,
+  type Scene,
+  type TextLayer,
+} from '../scene/scene';
 import { resolveLength, type NamedValue } from '../scene/values';
 import type { Regions } from '../screens/regions';
 import { setText, type TextBlock, type TextMetrics } from '../text/layout';
 import { faceOf } from '../text/style';
-
-/** Where the layers of one case lie. */
-export interface Laid {
-  placeables: ReadonlyMap<string, Placeable>;
-  /** in the right-to-left preview it places in the mirror */
-  resolver: Resolver;
-  boxOf: (id: string) => Rect;
-  /** where the rule of a layer that says “middle” puts it, absolute, and how far that is from the region’s middle */
-  middleOf: (id: string, axis: Axis) => { at: number; shift: number };
-}
 
 const mirroredRegions = ({ screen, safe, content, margins }: Regions): Regions => ({
   screen,
@@ -92,8 +89,8 @@ function paddingOf(
   };
 }
 
-/** What places layers: lengths that only the case can give are resolved when they are asked for. */
-interface Around {
+/** What places the layers of a case: lengths that only the case can give are resolved when they are asked for. */
+export interface Around {
   scene: Pick<Scene, 'direction'>;
   named: readonly NamedValue[];
   fonts: TextMetrics | null;
@@ -104,42 +101,67 @@ interface Around {
   known?: (id: string) => Rect | null;
 }
 
-/** @throws as the resolver does, when a box is asked for */
-export function layOut(
-  { scene, named, fonts, regions, density, known }: Around,
-  layers: readonly Layer[],
-  chosen: ReadonlyMap<string, Choice>,
-): Laid {
-  const list = layers.filter(isPlaced).map((l): Placeable => {
-    const { id, name, placing, parent, visible } = l;
-    const base = { id, name, placing, parent, visible };
-    if (l.kind === 'picture') return { ...base, natural: naturalSizeOf(chosen.get(id)!.rendition) };
-    if (l.kind === 'panel') return { ...base, padding: paddingOf(l, regions, density, named) };
-    const text = {
-      widest: (within: number) => blockOf(l, fonts, within).width,
-      height: (width: number) => blockOf(l, fonts, width).height,
-    };
-    return { ...base, text };
-  });
-  const placeables = new Map(list.map((p) => [p.id, p]));
-  const rtl = scene.direction === 'rtl';
-  const { width } = regions.screen;
-  const resolver = createResolver(list, {
-    regions: rtl ? mirroredRegions(regions) : regions,
-    density,
-    named,
-    known: (id) => {
-      const box = known?.(id) ?? null;
-      return box && rtl ? mirrored(box, width) : box;
-    },
-  });
+function textOf(layer: TextLayer, fonts: TextMetrics | null): Placeable['text'] {
   return {
-    placeables,
-    resolver,
-    middleOf: (id, axis) => {
-      const { at, shift } = resolver.middle(placeables.get(id)!, axis);
-      return rtl && axis === 'x' ? { at: width - at, shift: -shift } : { at, shift };
-    },
-    boxOf: (id) => (rtl ? mirrored(resolver.box(id), width) : resolver.box(id)),
+    widest: (within) => blockOf(layer, fonts, within).width,
+    height: (width) => blockOf(layer, fonts, width).height,
   };
+}
+
+const placeableOf = (l: PlacedLayer, choice: Choice | undefined, around: Around): Placeable => ({
+  id: l.id,
+  name: l.name,
+  placing: l.placing,
+  parent: l.parent,
+  visible: l.visible,
+  natural: choice && naturalSizeOf(choice.rendition),
+  padding: l.kind === 'panel' ? paddingOf(l, around.regions, around.density, around.named) : undefined,
+  text: l.kind === 'text' ? textOf(l, around.fonts) : undefined,
+});
+
+/** What is known already, as it lies in the mirror. */
+const knownMirrored = ({ known, regions }: Around) =>
+  known &&
+  ((id: string) => {
+    const box = known(id);
+    return box && mirrored(box, regions.screen.width);
+  });
+
+/** Where the layers of one case lie. What is asked for throws as the resolver does. */
+export class Laid {
+  readonly placeables: readonly Placeable[];
+  /** in the right-to-left preview it places in the mirror */
+  readonly resolver: Resolver;
+  /** the width of the screen, in which things are mirrored; `null` when they are not */
+  private readonly mirror: number | null;
+
+  /** @param chosen the files of picture layers */
+  constructor(around: Around, layers: readonly Layer[], chosen: ReadonlyMap<string, Choice>) {
+    const { scene, named, density, regions, known } = around;
+    const rtl = scene.direction === 'rtl';
+    this.mirror = rtl ? regions.screen.width : null;
+    this.placeables = layers.filter(isPlaced).map((l) => placeableOf(l, chosen.get(l.id), around));
+    this.resolver = new Resolver(this.placeables, {
+      regions: rtl ? mirroredRegions(regions) : regions,
+      density,
+      named,
+      known: rtl ? knownMirrored(around) : known,
+    });
+  }
+
+  boxOf(id: string): Rect {
+    const box = this.resolver.box(id);
+    return this.mirror === null ? box : mirrored(box, this.mirror);
+  }
+
+  placeableOf(id: string): Placeable | undefined {
+    return this.placeables.find((p) => p.id === id);
+  }
+
+  /** where the rule of a layer that says “middle” puts it, absolute, and how far that is from the region’s middle */
+  middleOf(id: string, axis: Axis): { at: number; shift: number } {
+    const middle = this.resolver.middle(this.placeableOf(id)!, axis);
+    if (this.mirror === null || axis === 'y') return middle;
+    return { at: this.mirror - middle.at, shift: -middle.shift };
+  }
 }

@@ -11,7 +11,7 @@ import { turn, type Turned } from '../screens/turn';
 import type { Acceptance } from '../measure/accept';
 import type { Limit } from '../measure/limit';
 import type { TextMetrics } from '../text/layout';
-import { layOut, type Laid } from './laid';
+import { Laid } from './laid';
 
 /** What a survey takes from outside of the documents; all of it is handed in. */
 export interface Outside {
@@ -94,17 +94,16 @@ export function prepareTwin(
   return areAlike(prepared.chosen, chosen) ? { ...prepared, chosen } : null;
 }
 
-/** What is made when it is first asked for. */
-function lazily<T>(make: () => T): () => T {
-  let made: { it: T } | null = null;
-  return () => (made ??= { it: make() }).it;
-}
-
 /** @param known boxes that need not be resolved */
 function withLaid(shell: Shell, input: SurveyInput, known?: Before['known']): Prepared {
-  const { turned, regions, layers, chosen } = shell;
-  const { density } = turned.screen;
-  return { ...shell, laid: lazily(() => layOut({ ...input, regions, density, known }, layers, chosen)) };
+  const { turned, regions, layers, drawn, chosen } = shell;
+  let laid: Laid | null = null;
+  const lay = () => {
+    const { scene, named, fonts } = input;
+    const { density } = turned.screen;
+    return new Laid({ scene, named, fonts, regions, density, known }, layers, chosen);
+  };
+  return { turned, regions, layers, drawn, chosen, laid: () => (laid ??= lay()) };
 }
 
 const shownOf = (layers: readonly Layer[]) => inDrawingOrder(layers).filter((l) => isShown(l, layers));
