@@ -1,4 +1,4 @@
-import { clamp, span, type Axis, type Rect, type Span, fromSpans } from '../geometry/rect';
+import { area, clamp, intersect, span, type Axis, type Rect, type Span, fromSpans } from '../geometry/rect';
 import type { Placement } from './place';
 
 /** More copies than this are not listed along one axis: a picture of next to no size would never end. */
@@ -43,5 +43,10 @@ function coveredLength(p: Placement, axis: Axis, window: Span): number {
 }
 
 /** Area of a window that the picture covers, lu². Copies lie on a grid, so the two axes multiply. */
-export const coveredArea = (p: Placement, window: Rect): number =>
-  coveredLength(p, 'x', span(window, 'x')) * coveredLength(p, 'y', span(window, 'y'));
+export function coveredArea(p: Placement, window: Rect): number {
+  if (isRepeated(p))
+    return coveredLength(p, 'x', span(window, 'x')) * coveredLength(p, 'y', span(window, 'y'));
+  const seen = p.clipped ? intersect(window, p.box) : window;
+  const covered = seen && intersect(seen, p.drawn);
+  return covered ? area(covered) : 0;
+}

@@ -51,6 +51,10 @@ export function intersect(a: Rect, b: Rect): Rect | null {
   return width > 0 && height > 0 ? { x, y, width, height } : null;
 }
 
+/** Whether the two share any area. */
+export const meet = (a: Rect, b: Rect): boolean =>
+  Math.min(right(a), right(b)) > Math.max(a.x, b.x) && Math.min(bottom(a), bottom(b)) > Math.max(a.y, b.y);
+
 /** The rectangle with each side moved inwards; an axis that would turn inside out becomes empty at its start. */
 export function inset(r: Rect, by: PerSide): Rect {
   return {

@@ -16,6 +16,14 @@ function quarterDisc(r: number, x0: number, x1: number, y0: number, y1: number):
   return (flat - from) * (high - low) + underArc(r, none) - underArc(r, flat) - (none - flat) * low;
 }
 
+/** Area of a box that lies in the corner square of radius r from the origin on, but not in its quarter disc. */
+function outsideOfArc(r: number, x: number, y: number, width: number, height: number): number {
+  const [x1, y1] = [x + width, y + height];
+  const across = Math.max(0, Math.min(r, x1) - Math.max(0, x));
+  const down = Math.max(0, Math.min(r, y1) - Math.max(0, y));
+  return across > 0 && down > 0 ? across * down - quarterDisc(r, x, x1, y, y1) : 0;
+}
+
 /** Area that a rectangle has in common with one whose corners are round, lu². */
 export function areaInRound(rect: Rect, round: RoundRect): number {
   const common = intersect(rect, round.rect);
@@ -31,23 +39,18 @@ export function areaInRound(rect: Rect, round: RoundRect): number {
     isBetween(common.y, bottom(common), whole.y, bottom(whole))
   )
     return area(common);
-  // In each corner square: what of the rectangle lies in it, less what of that lies in its quarter disc.
-  const corners = [
-    { x: whole.x + r, y: whole.y + r, sx: -1, sy: -1 },
-    { x: right(whole) - r, y: whole.y + r, sx: 1, sy: -1 },
-    { x: whole.x + r, y: bottom(whole) - r, sx: -1, sy: 1 },
-    { x: right(whole) - r, y: bottom(whole) - r, sx: 1, sy: 1 },
-  ];
-  const lost = corners.map(({ x, y, sx, sy }) => {
-    const along = (start: number, end: number, at: number, sign: number) =>
-      sign > 0 ? [start - at, end - at] : [at - end, at - start];
-    const [x0, x1] = along(common.x, right(common), x, sx) as [number, number];
-    const [y0, y1] = along(common.y, bottom(common), y, sy) as [number, number];
-    const square =
-      Math.max(0, Math.min(r, x1) - Math.max(0, x0)) * Math.max(0, Math.min(r, y1) - Math.max(0, y0));
-    return square - quarterDisc(r, x0, x1, y0, y1);
-  });
-  return area(common) - lost.reduce((a, b) => a + b, 0);
+  // Where the rectangle starts as seen from the middle of each arc, outwards positive.
+  const toLeft = whole.x + r - right(common);
+  const toRight = common.x - (right(whole) - r);
+  const upwards = whole.y + r - bottom(common);
+  const downwards = common.y - (bottom(whole) - r);
+  const { width, height } = common;
+  const lost =
+    outsideOfArc(r, toLeft, upwards, width, height) +
+    outsideOfArc(r, toRight, upwards, width, height) +
+    outsideOfArc(r, toLeft, downwards, width, height) +
+    outsideOfArc(r, toRight, downwards, width, height);
+  return area(common) - lost;
 }
 
 /** What the glass hides of a rectangle of the screen, lu²: under cutouts, and outside of the rounded corners. */

@@ -61,6 +61,26 @@ function signsOf({ kind, depth }: ShownBar, rect: Rect, bars: Bars, cornerRadius
   return [-1, 0, 1].map((i) => pill(across ? x + i * step : x, across ? y : y + i * step, dot, dot));
 }
 
+/** The same bars in another appearance. */
+export const barsIn = (
+  appearance: Appearance,
+  list: readonly BarResult[],
+  bars: Bars,
+  named: readonly NamedValue[],
+): BarResult[] =>
+  list.map(({ kind, rect, signs }) => ({ kind, rect, signs, ...dyed(bars[kind], appearance, named) }));
+
+function dyed(
+  { colour, symbols }: Bars[ShownBar['kind']],
+  appearance: Appearance,
+  named: readonly NamedValue[],
+) {
+  return {
+    colour: colour ? resolveColour(colour, appearance, named) : null,
+    ink: inkOf(symbols, appearance),
+  };
+}
+
 /** The bars of one case, as they lie over the scene. */
 export function barsOf(
   turned: Turned,
@@ -73,13 +93,7 @@ export function barsOf(
   return shownBars(turned, bars).map((bar) => {
     const rect = along(bar.side, whole, taken[bar.side], bar.depth);
     taken[bar.side] += bar.depth;
-    const { colour, symbols } = bars[bar.kind];
-    return {
-      kind: bar.kind,
-      rect,
-      colour: colour ? resolveColour(colour, appearance, named) : null,
-      signs: signsOf(bar, rect, bars, turned.screen.cornerRadius),
-      ink: inkOf(symbols, appearance),
-    };
+    const signs = signsOf(bar, rect, bars, turned.screen.cornerRadius);
+    return { kind: bar.kind, rect, signs, ...dyed(bars[bar.kind], appearance, named) };
   });
 }

@@ -170,6 +170,21 @@ function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, Fi
   return file ? pictureMeans(layer, file, grid) : false;
 }
 
+/** Whether nothing under a layer is looked at in a part of the screen: an opaque file or colour covers it. */
+export function covers(
+  layer: LayerResult,
+  part: Rect,
+  all: readonly LayerResult[],
+  pixels: ReadonlyMap<string, FilePixels>,
+): boolean {
+  if (layer.kind === 'text' || opacityOf(layer, all) < 1) return false;
+  const seen = layer.kind === 'ground' ? layer.box : layer.placement.visible;
+  if (!seen || !contains(seen, part)) return false;
+  if (layer.kind === 'picture')
+    return !!pixels.get(layer.rendition.hash)?.border && !layer.tint && !isRepeated(layer.placement);
+  return layer.paint.kind === 'colour' && rgbaOf(layer.paint.colour).a === 1;
+}
+
 /** A layer is as see-through as it is itself, times the panels that hold it. */
 export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): number {
   const holder = layer.kind === 'ground' ? undefined : all.find((l) => l.id === layer.parent);

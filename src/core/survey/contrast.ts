@@ -23,7 +23,7 @@ function inkRect({ placement: p }: PictureResult, bounds: Rect): Rect | null {
   return p.visible && intersect(partOf(p.drawn, bounds), p.visible);
 }
 
-type Pixels = ReadonlyMap<string, FilePixels>;
+export type Pixels = ReadonlyMap<string, FilePixels>;
 
 interface Seen {
   ink: Rgba;

@@ -27,7 +27,7 @@ import type {
   PlacedResult,
   TextResult,
 } from './result';
-import { keptGround, keptLayer, type Kept } from './earlier';
+import { keptGround, keptLayer, liesAsBefore, type Kept } from './earlier';
 import { blockOf } from './laid';
 import { type Prepared, type SurveyInput } from './prepare';
 
@@ -103,8 +103,7 @@ function offCentres(layer: PlacedLayer, { drawn }: Placement, rendition: Renditi
   const ink = rendition && input.pixels?.get(rendition.hash)?.ink?.bounds;
   const inked = ink ? partOf(drawn, ink) : drawn;
   const along = (axis: Axis): OffCentre | null => {
-    const rule = layer.placing[axis];
-    if (rule.kind !== 'middle') return null;
+    if (layer.placing[axis].kind !== 'middle') return null;
     const meant = prepared.laid().middleOf(layer.id, axis);
     return offCentre(inked, axis, meant.at, meant.shift, prepared.regions);
   };
@@ -160,18 +159,17 @@ function drawText(layer: TextLayer, scope: Scope): TextResult {
   const block = blockOf(layer, input.fonts, box.width, box.height);
   const face = faceOf(style);
   const alignX = input.scene.direction === 'rtl' ? MIRRORED[style.align.x] : style.align.x;
-  const start = (room: number, taken: number, place: keyof typeof PLACES) => (room - taken) * PLACES[place];
-  const top = box.y + start(box.height, block.height, style.align.y);
+  const top = box.y + (box.height - block.height) * PLACES[style.align.y];
   const pitch = block.fontSize * style.lineHeight;
   const { ascent, descent } = input.fonts!.vertical(face);
   // The letters stand in the middle of their line, as CSS 2.1 §10.8.1 halves the leading.
   const baseline = (pitch + (ascent - descent) * block.fontSize) / 2;
   const lines = block.lines.map(({ text, width }, i) => ({
     text,
-    x: box.x + start(box.width, width, alignX),
+    x: box.x + (box.width - width) * PLACES[alignX],
     baseline: top + i * pitch + baseline,
   }));
-  const x = box.x + start(box.width, block.width, alignX);
+  const x = box.x + (box.width - block.width) * PLACES[alignX];
   const drawn = { x, y: top, width: block.width, height: block.height };
   const placement = placeAsIs(drawn, box, windowOf(layer, scope));
   return {
@@ -204,11 +202,16 @@ function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
   };
 }
 
+/** The layer as it was, if neither its rule nor anything else has changed it. */
+function keptPlaced(layer: PlacedLayer, scope: Scope): PlacedResult | null {
+  const { kept, prepared } = scope;
+  const was = kept && keptLayer(layer, kept, prepared);
+  if (!was || kept.unmoved.has(layer.id)) return was;
+  return liesAsBefore(was, boxOf(layer.id, scope), windowOf(layer, scope)) ? was : null;
+}
+
 export function drawPlaced(layer: PlacedLayer, scope: Scope): PlacedResult {
-  const was = keptLayer(layer, scope.kept, scope.prepared, () => ({
-    box: boxOf(layer.id, scope),
-    window: windowOf(layer, scope),
-  }));
+  const was = keptPlaced(layer, scope);
   if (was) return was;
   if (layer.kind === 'picture') return drawPicture(layer, scope);
   return layer.kind === 'text' ? drawText(layer, scope) : drawPanel(layer, scope);

@@ -35,16 +35,26 @@ export const foundOn = (result: CaseResult, prepared: Prepared): Found => {
 };
 
 /** The same of one case. */
-export interface Kept extends Unchanged, Found {
-  /** the box of a layer that lies where it lay; `null` of another, and of one that was not drawn */
-  known: (id: string) => Rect | null;
-}
+export class Kept implements Unchanged, Found {
+  readonly prepared: Shell;
+  readonly result: CaseResult;
+  readonly same: ReadonlySet<string>;
+  readonly unmoved: ReadonlySet<string>;
+  readonly judgedAlike: boolean;
 
-export const keptOn = (found: Found, unchanged: Unchanged): Kept => ({
-  ...unchanged,
-  ...found,
-  known: (id) => (unchanged.unmoved.has(id) && resultOf(id, found)?.box) || null,
-});
+  constructor({ prepared, result }: Found, { same, unmoved, judgedAlike }: Unchanged) {
+    this.prepared = prepared;
+    this.result = result;
+    this.same = same;
+    this.unmoved = unmoved;
+    this.judgedAlike = judgedAlike;
+  }
+
+  /** the box of a layer that lies where it lay; `null` of another, and of one that was not drawn */
+  known(id: string): Rect | null {
+    return (this.unmoved.has(id) && resultOf(id, this)?.box) || null;
+  }
+}
 
 /** Whether all files have the very pixels that they had. */
 export const samePixels = (a: Outside['pixels'], b: Outside['pixels']): boolean =>
@@ -145,41 +155,39 @@ export function keptGround(id: string, kept: Kept | null): GroundResult | null {
   return was?.kind === 'ground' ? was : null;
 }
 
-/**
- * A layer as it was drawn and measured before, if its rule is the same and nothing has moved it; else `null`.
- * @param lies where it is now, and what ends its view
- */
-export function keptLayer(
-  layer: PlacedLayer,
-  kept: Kept | null,
-  prepared: Prepared,
-  lies: () => { box: Rect; window: Rect },
-): PlacedResult | null {
-  if (!kept?.same.has(layer.id)) return null;
+/** A layer as it was drawn and measured before, if its rule is the same and what it is drawn from; else `null`. */
+export function keptLayer(layer: PlacedLayer, kept: Kept, prepared: Prepared): PlacedResult | null {
+  if (!kept.same.has(layer.id)) return null;
   const was = resultOf(layer.id, kept);
   if (!was || was.kind === 'ground') return null;
   if (kept.unmoved.has(layer.id)) return was;
-  if (leansOnMiddle(layer) || !hasSameFile(was, prepared)) return null;
-  const { box, window } = lies();
-  return sameRect(was.box, box) && sameRect(was.window, window) ? was : null;
+  return leansOnMiddle(layer) || !hasSameFile(was, prepared) ? null : was;
 }
 
-/** Where a case looks different from before: which layer, by its place in the drawing order, and what was and is seen of it. */
+/** Whether a layer lies where it lay. @param box where it is now @param window what ends its view now */
+export const liesAsBefore = (was: PlacedResult, box: Rect, window: Rect): boolean =>
+  sameRect(was.box, box) && sameRect(was.window, window);
+
+/** Where a case looks different from before: what was, or is, seen of a layer, by its place in the drawing order. */
 export interface Change {
   at: number;
-  rects: Rect[];
+  rect: Rect;
 }
 
-function seenOf(layer: LayerResult): Rect[] {
-  if (layer.kind === 'ground') return [layer.box];
-  const seen = visibleDrawing(layer.placement, layer.window);
-  return seen ? [seen] : [];
-}
+const seenOf = (layer: LayerResult): Rect | null =>
+  layer.kind === 'ground' ? layer.box : visibleDrawing(layer.placement, layer.window);
 
 /** `null` where other layers are drawn than before, or in another order. */
 export function changesSince({ layers: were }: CaseResult, layers: readonly LayerResult[]): Change[] | null {
-  if (were.length !== layers.length || layers.some((l, i) => l.id !== were[i]!.id)) return null;
-  return layers.flatMap((layer, at) =>
-    layer === were[at] ? [] : [{ at, rects: [...seenOf(were[at]!), ...seenOf(layer)] }],
-  );
+  if (were.length !== layers.length) return null;
+  const changes: Change[] = [];
+  for (let at = 0; at < layers.length; at++) {
+    const [was, is] = [were[at]!, layers[at]!];
+    if (was === is) continue;
+    if (was.id !== is.id) return null;
+    const [before, now] = [seenOf(was), seenOf(is)];
+    if (before) changes.push({ at, rect: before });
+    if (now && !(before && sameRect(before, now))) changes.push({ at, rect: now });
+  }
+  return changes;
 }

@@ -2,7 +2,7 @@ import type { Rect } from '../geometry/rect';
 import { chooseRendition, type Choice } from '../pictures/choose';
 import type { Picture } from '../pictures/picture';
 import type { FilePixels } from '../pixels/file';
-import { isPlaced, type Layer, type Scene } from '../scene/scene';
+import { isPlaced, type Layer, type PictureLayer, type Scene } from '../scene/scene';
 import { onSize } from '../scene/when';
 import type { NamedValue } from '../scene/values';
 import type { Case } from '../screens/cases';
@@ -94,13 +94,14 @@ export function prepareTwin(
   return areAlike(prepared.chosen, chosen) ? { ...prepared, chosen } : null;
 }
 
-/** @param known boxes that need not be resolved */
-function withLaid(shell: Shell, input: SurveyInput, known?: Before['known']): Prepared {
+/** @param before has boxes that need not be resolved */
+function withLaid(shell: Shell, input: SurveyInput, before?: Before): Prepared {
   const { turned, regions, layers, drawn, chosen } = shell;
   let laid: Laid | null = null;
   const lay = () => {
     const { scene, named, fonts } = input;
     const { density } = turned.screen;
+    const known = before && ((id: string) => before.known(id));
     return new Laid({ scene, named, fonts, regions, density, known }, layers, chosen);
   };
   return { turned, regions, layers, drawn, chosen, laid: () => (laid ??= lay()) };
@@ -127,20 +128,27 @@ interface Before {
   known: (id: string) => Rect | null;
 }
 
-/** The files that the picture layers take, if none of these is another one than before. */
-const chosenBefore = (layers: readonly Layer[], { prepared, same }: Before) =>
-  layers.every((l) => l.kind !== 'picture' || same.has(l.id)) ? prepared.chosen : null;
+/** The files that the picture layers take, if none of these shows another picture than before. */
+const chosenBefore = (layers: readonly Layer[], { prepared: { layers: were, chosen } }: Before) =>
+  layers.every((l, i) => l.kind !== 'picture' || showsAlike(l, ofId(l.id, were, i))) ? chosen : null;
+
+const showsAlike = (layer: PictureLayer, old: Layer | undefined) =>
+  old?.kind === 'picture' && old.picture === layer.picture;
+
+/** @param likely where it is looked for first */
+const ofId = (id: string, layers: readonly Layer[], likely: number) =>
+  layers[likely]?.id === id ? layers[likely] : layers.find((l) => l.id === id);
 
 /** The same of a case that was prepared before. */
 export function prepareAgain(input: SurveyInput, c: Case, before: Before): Prepared {
-  const { prepared: was, same, known } = before;
+  const { prepared: was, same } = before;
   const { turned, regions } = was;
   const layers = input.scene.layers.map((l, i) => {
-    const old = was.layers[i]?.id === l.id ? was.layers[i] : was.layers.find((o) => o.id === l.id);
+    const old = ofId(l.id, was.layers, i);
     return old && same.has(l.id) ? old : isPlaced(l) ? onSize(l, turned.size) : l;
   });
   const chosen = chosenBefore(layers, before) ?? choices(input, layers, turned, c);
-  return withLaid({ turned, regions, layers, drawn: shownAgain(layers, was), chosen }, input, known);
+  return withLaid({ turned, regions, layers, drawn: shownAgain(layers, was), chosen }, input, before);
 }
 
 /** The layers that are shown, which are mostly those that were. */

@@ -3,10 +3,10 @@ import { breachesOf, judged, outcomeOf, type Breach } from '../measure/judge';
 import { sceneMeasures } from '../measure/scene';
 import type { Documents } from '../scene/documents';
 import { isPlaced, type Scene } from '../scene/scene';
-import { barsOf } from '../screens/bars';
+import { barsIn, barsOf } from '../screens/bars';
 import type { Case } from '../screens/cases';
 import { outlineOf } from '../screens/outline';
-import { keptOn, unchangedSince, type Earlier, type Kept } from './earlier';
+import { Kept, unchangedSince, type Earlier } from './earlier';
 import type { CaseResult, LayerResult } from './result';
 import { measureTogether, type Together } from './together';
 import { drawGround, drawPlaced, type Scope } from './draw';
@@ -53,6 +53,14 @@ function judge({ layers, barContrast }: Together, { input, c, prepared, bars, ke
 export const surveyCase = (input: SurveyInput, c: Case): CaseResult =>
   surveyPrepared(input, c, prepareCase(input, c));
 
+const barsOn = (
+  { appearance }: Case,
+  turned: Prepared['turned'],
+  { scene, named }: SurveyInput,
+  twin: CaseResult | null,
+) =>
+  twin ? barsIn(appearance, twin.bars, scene.bars, named) : barsOf(turned, scene.bars, appearance, named);
+
 /** The same of a case that is prepared already. */
 export function surveyPrepared(
   input: SurveyInput,
@@ -62,7 +70,7 @@ export function surveyPrepared(
   kept: Kept | null = null,
 ): CaseResult {
   const { turned, regions } = prepared;
-  const bars = kept?.result.bars ?? barsOf(turned, input.scene.bars, c.appearance, input.named);
+  const bars = kept?.result.bars ?? barsOn(c, turned, input, twin);
   const outline = (kept?.result ?? twin)?.outline ?? outlineOf(turned);
   const scope = { input, c, prepared, outline, bars, twin, kept };
   const drawn: LayerResult[] = [];
@@ -104,7 +112,7 @@ export function createSurvey(input: SurveyInput, earlier: Earlier | null = null)
   const unchanged = earlier && unchangedSince(input, earlier);
   const keptOf = (c: Case): Kept | null => {
     const found = unchanged && earlier!.found.get(c.id);
-    return found?.prepared.turned.screen === c.screen ? keptOn(found, unchanged!) : null;
+    return found?.prepared.turned.screen === c.screen ? new Kept(found, unchanged!) : null;
   };
   let before: Surveyed | null = null;
   return (c) => {

@@ -1,7 +1,8 @@
-import { intersect, type Rect } from '../geometry/rect';
+import { meet, type Rect } from '../geometry/rect';
 import { visibleDrawing } from '../measure/clearance';
 import { overlapOf, type Standing } from '../measure/overlap';
-import { barContrast, contrastOf, isMeasured } from './contrast';
+import { covers } from './backdrop';
+import { barContrast, contrastOf, isMeasured, type Pixels } from './contrast';
 import type { Scope } from './draw';
 import { changesSince, type Change } from './earlier';
 import type { CaseResult, LayerResult } from './result';
@@ -19,10 +20,6 @@ function standingOf(layers: readonly LayerResult[], screen: Rect): Standing[] {
   return standing;
 }
 
-/** Whether anything that is drawn before a place in the order looks different in a part of the screen. */
-const isTouched = (part: Rect | null, below: number, changes: readonly Change[]) =>
-  part !== null && changes.some(({ at, rects }) => at < below && rects.some((r) => intersect(r, part)));
-
 /** How much each layer lies across others. In the other appearance that is the same. */
 function overlaps(layers: readonly LayerResult[], { prepared, twin }: Scope): number[] {
   if (twin) return twin.layers.map((l) => (l.kind === 'ground' ? 0 : l.measures.overlap));
@@ -33,37 +30,56 @@ function overlaps(layers: readonly LayerResult[], { prepared, twin }: Scope): nu
   });
 }
 
+/** What is drawn on a case, and how that differs from before; `null` where it cannot be compared. */
+interface Drawn {
+  layers: readonly LayerResult[];
+  changes: readonly Change[] | null;
+}
+
+/** Whether what lies under a place in the order looks as it did in a part of the screen, as far as it is looked at. */
+function isUntouched(part: Rect | null, below: number, { layers, changes }: Drawn, pixels: Pixels): boolean {
+  if (!part || !changes) return changes !== null;
+  const isCovered = (at: number) => {
+    for (let k = at + 1; k < below; k++) if (covers(layers[k]!, part, layers, pixels)) return true;
+    return false;
+  };
+  return changes.every(({ at, rect }) => at >= below || !meet(rect, part) || isCovered(at));
+}
+
+/** Fills in what is this survey’s own; what is kept from an earlier one is copied if it differs. */
+function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }: Scope): LayerResult {
+  const layer = drawn.layers[i]!;
+  if (layer.kind === 'ground') return layer;
+  const { pixels = null } = input;
+  const own = !kept?.result.layers.includes(layer);
+  const contrastNow = () =>
+    pixels && isMeasured(layer) ? contrastOf(layer, drawn.layers.slice(0, i), pixels, c.appearance) : null;
+  const asBefore = !own && (!pixels || isUntouched(layer.placement.visible, i, drawn, pixels));
+  const contrast = asBefore ? layer.measures.contrast : contrastNow();
+  const before = layer.measures;
+  if (overlap === before.overlap && contrast === before.contrast) return layer;
+  if (!own) return { ...layer, measures: { ...before, overlap, contrast } };
+  before.overlap = overlap;
+  before.contrast = contrast;
+  return layer;
+}
+
 /**
  * What can only be measured once everything is drawn: overlap and contrast.
- * @param drawn back to front; what is this survey's own is filled in, what is kept from an earlier one is copied if it
- *   differs
+ * @param layers back to front
  * @returns the earlier result itself where nothing has changed
  */
-export function measureTogether(drawn: readonly LayerResult[], scope: Scope): Together {
+export function measureTogether(layers: readonly LayerResult[], scope: Scope): Together {
   const { input, c, bars, kept } = scope;
-  const pixels = input.pixels ?? null;
-  const changes = kept && changesSince(kept.result, drawn);
-  if (changes?.length === 0) return kept!.result;
-  const across = overlaps(drawn, scope);
-  const layers = drawn.map((layer, i) => {
-    if (layer.kind === 'ground') return layer;
-    const own = !kept?.result.layers.includes(layer);
-    const asBefore = changes && !own && !isTouched(layer.placement.visible, i, changes);
-    const contrast = asBefore
-      ? layer.measures.contrast
-      : pixels && isMeasured(layer)
-        ? contrastOf(layer, drawn.slice(0, i), pixels, c.appearance)
-        : null;
-    const together = { overlap: across[i]!, contrast };
-    const { overlap, contrast: before } = layer.measures;
-    if (overlap === together.overlap && before === contrast) return layer;
-    if (!own) return { ...layer, measures: { ...layer.measures, ...together } };
-    Object.assign(layer.measures, together);
-    return layer;
-  });
+  const were = kept?.result.layers;
+  if (were?.length === layers.length && layers.every((l, i) => l === were[i])) return kept!.result;
+  const drawn = { layers, changes: kept && changesSince(kept.result, layers) };
+  const across = overlaps(layers, scope);
+  const measured = layers.map((_, i) => measureOne(i, across[i]!, drawn, scope));
+  const { pixels = null } = input;
   const contrastUnder = (bar: (typeof bars)[number], i: number) =>
-    changes && !isTouched(bar.rect, layers.length, changes)
-      ? kept!.result.barContrast[i]!
+    kept && pixels && isUntouched(bar.rect, layers.length, drawn, pixels)
+      ? kept.result.barContrast[i]!
       : barContrast(bar, layers, pixels, c.appearance);
-  return { layers, barContrast: bars.map(contrastUnder) };
+  return { layers: measured, barContrast: bars.map(contrastUnder) };
 }
