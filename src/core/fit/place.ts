@@ -150,7 +150,7 @@ export function placePicture(input: FitInput): Placement {
   const size = roundedSize(drawnSize(fit.size, natural, box, resolve), fit, box);
   const x = along('x', fit.repeat.x, input, size.width);
   const y = along('y', fit.repeat.y, input, size.height);
-  const drawn = { x: box.x + x.start, y: box.y + y.start, ...size };
+  const drawn = { x: box.x + x.start, y: box.y + y.start, width: size.width, height: size.height };
   const scale = { x: size.width / natural.width, y: size.height / natural.height };
   const clipped = fit.clip || x.tiling !== null || y.tiling !== null;
   const window = clipped ? intersect(box, screen) : screen;

@@ -1,4 +1,4 @@
-import { area, bottom, clamp, intersect, right, type Rect } from '../geometry/rect';
+import { area, bottom, clamp, right, type Rect } from '../geometry/rect';
 import type { Outline, RoundRect } from '../screens/outline';
 
 /** ∫ √(r² − x²) dx from 0 to x, for |x| ≤ r. Source: any table of integrals. */
@@ -25,40 +25,35 @@ function outsideOfArc(r: number, x: number, y: number, width: number, height: nu
 }
 
 /** Area that a rectangle has in common with one whose corners are round, lu². */
-export function areaInRound(rect: Rect, round: RoundRect): number {
-  const common = intersect(rect, round.rect);
-  if (!common) return 0;
-  const { radius: r } = round;
-  if (r <= 0) return area(common);
-  const whole = round.rect;
-  const isBetween = (start: number, end: number, from: number, to: number) =>
-    start >= from + r && end <= to - r;
+export function areaInRound(rect: Rect, { rect: whole, radius: r }: RoundRect): number {
+  const x0 = Math.max(rect.x, whole.x);
+  const x1 = Math.min(right(rect), right(whole));
+  const y0 = Math.max(rect.y, whole.y);
+  const y1 = Math.min(bottom(rect), bottom(whole));
+  const width = x1 - x0;
+  const height = y1 - y0;
+  if (width <= 0 || height <= 0) return 0;
+  // Where the common part starts as seen from the middle of each arc, outwards positive.
+  const toLeft = whole.x + r - x1;
+  const toRight = x0 - (right(whole) - r);
+  const upwards = whole.y + r - y1;
+  const downwards = y0 - (bottom(whole) - r);
+  const common = width * height;
   // Beside the corner squares nothing is lost.
-  if (
-    isBetween(common.x, right(common), whole.x, right(whole)) ||
-    isBetween(common.y, bottom(common), whole.y, bottom(whole))
-  )
-    return area(common);
-  // Where the rectangle starts as seen from the middle of each arc, outwards positive.
-  const toLeft = whole.x + r - right(common);
-  const toRight = common.x - (right(whole) - r);
-  const upwards = whole.y + r - bottom(common);
-  const downwards = common.y - (bottom(whole) - r);
-  const { width, height } = common;
+  if (Math.max(toLeft, toRight) + width <= 0 || Math.max(upwards, downwards) + height <= 0) return common;
   const lost =
     outsideOfArc(r, toLeft, upwards, width, height) +
     outsideOfArc(r, toRight, upwards, width, height) +
     outsideOfArc(r, toLeft, downwards, width, height) +
     outsideOfArc(r, toRight, downwards, width, height);
-  return area(common) - lost;
+  return common - lost;
 }
 
 /** What the glass hides of a rectangle of the screen, lu²: under cutouts, and outside of the rounded corners. */
 export function hiddenByGlass(rect: Rect, { glass, holes }: Outline): { cutout: number; corner: number } {
   const corner = area(rect) - areaInRound(rect, glass);
-  return {
-    cutout: holes.reduce((sum, h) => sum + areaInRound(rect, h), 0),
-    // The last bits of a sum are no corner.
-    corner: corner < 1e-9 * area(rect) ? 0 : corner,
-  };
+  let cutout = 0;
+  for (const hole of holes) cutout += areaInRound(rect, hole);
+  // The last bits of a sum are no corner.
+  return { cutout, corner: corner < 1e-9 * area(rect) ? 0 : corner };
 }

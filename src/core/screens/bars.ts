@@ -61,6 +61,12 @@ function signsOf({ kind, depth }: ShownBar, rect: Rect, bars: Bars, cornerRadius
   return [-1, 0, 1].map((i) => pill(across ? x + i * step : x, across ? y : y + i * step, dot, dot));
 }
 
+const colourOf = (
+  { colour }: Bars[ShownBar['kind']],
+  appearance: Appearance,
+  named: readonly NamedValue[],
+) => (colour ? resolveColour(colour, appearance, named) : null);
+
 /** The same bars in another appearance. */
 export const barsIn = (
   appearance: Appearance,
@@ -68,18 +74,13 @@ export const barsIn = (
   bars: Bars,
   named: readonly NamedValue[],
 ): BarResult[] =>
-  list.map(({ kind, rect, signs }) => ({ kind, rect, signs, ...dyed(bars[kind], appearance, named) }));
-
-function dyed(
-  { colour, symbols }: Bars[ShownBar['kind']],
-  appearance: Appearance,
-  named: readonly NamedValue[],
-) {
-  return {
-    colour: colour ? resolveColour(colour, appearance, named) : null,
-    ink: inkOf(symbols, appearance),
-  };
-}
+  list.map(({ kind, rect, signs }) => ({
+    kind,
+    rect,
+    signs,
+    colour: colourOf(bars[kind], appearance, named),
+    ink: inkOf(bars[kind].symbols, appearance),
+  }));
 
 /** The bars of one case, as they lie over the scene. */
 export function barsOf(
@@ -94,6 +95,12 @@ export function barsOf(
     const rect = along(bar.side, whole, taken[bar.side], bar.depth);
     taken[bar.side] += bar.depth;
     const signs = signsOf(bar, rect, bars, turned.screen.cornerRadius);
-    return { kind: bar.kind, rect, signs, ...dyed(bars[bar.kind], appearance, named) };
+    return {
+      kind: bar.kind,
+      rect,
+      signs,
+      colour: colourOf(bars[bar.kind], appearance, named),
+      ink: inkOf(bars[bar.kind].symbols, appearance),
+    };
   });
 }

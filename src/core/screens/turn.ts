@@ -43,6 +43,11 @@ export function turnRect(r: Rect, rotation: Rotation, size: Size): Rect {
   }
 }
 
+function turnCutout(cutout: Cutout, rotation: Rotation, size: Size): Cutout {
+  const { x, y, width, height } = turnRect(cutout, rotation, size);
+  return { ...cutout, x, y, width, height };
+}
+
 const CLOCKWISE: Side[] = ['top', 'right', 'bottom', 'left'];
 
 /** Where a side of the natural screen lies once the screen is turned: the natural top is at the left at 90. */
@@ -54,22 +59,16 @@ export const turnSide = (side: Side, rotation: Rotation): Side =>
  * the natural shape; a square screen counts as portrait.
  */
 export function orientationOf(screen: Screen, rotation: Rotation): Orientation {
-  const landscapeNatural = screen.framebufferPx.width > screen.framebufferPx.height;
-  const names: Record<Rotation, Orientation> = landscapeNatural
-    ? {
-        0: 'landscape-primary',
-        90: 'portrait-primary',
-        180: 'landscape-secondary',
-        270: 'portrait-secondary',
-      }
-    : {
-        0: 'portrait-primary',
-        90: 'landscape-primary',
-        180: 'portrait-secondary',
-        270: 'landscape-secondary',
-      };
-  return names[rotation];
+  const { width, height } = screen.framebufferPx;
+  const names = width > height ? ORIENTATIONS_BY_TURN.landscape : ORIENTATIONS_BY_TURN.portrait;
+  return names[rotation / 90]!;
 }
+
+/** By the natural shape, a quarter turn after the other. */
+const ORIENTATIONS_BY_TURN = {
+  portrait: ['portrait-primary', 'landscape-primary', 'portrait-secondary', 'landscape-secondary'],
+  landscape: ['landscape-primary', 'portrait-primary', 'landscape-secondary', 'portrait-secondary'],
+} as const satisfies Record<string, readonly Orientation[]>;
 
 export const isPortrait = (orientation: Orientation) => orientation.startsWith('portrait');
 
@@ -123,6 +122,6 @@ export function turn(screen: Screen, rotation: Rotation): Turned {
     orientation: orientationOf(screen, rotation),
     size: turnedSize(screen, rotation),
     insets: storedInsets(screen, rotation),
-    cutouts: screen.cutouts.map((c) => ({ ...c, ...turnRect(c, rotation, natural) })),
+    cutouts: screen.cutouts.map((c) => turnCutout(c, rotation, natural)),
   };
 }

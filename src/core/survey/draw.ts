@@ -123,7 +123,10 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
   const tint = layer.tint ? resolveColour(layer.tint, c.appearance, input.named) : null;
   const twin = twinOf(layer.id, 'picture', scope);
   if (twin) {
-    const offCentre = offCentres(layer, twin.placement, rendition, scope);
+    const isSameFile = twin.rendition.hash === rendition.hash;
+    const offCentre = isSameFile
+      ? twin.measures.offCentre
+      : offCentres(layer, twin.placement, rendition, scope);
     return { ...twin, rendition, tint, measures: { ...twin.measures, offCentre } };
   }
   const placement = placePicture({

@@ -182,10 +182,12 @@ export function changesSince({ layers: were }: CaseResult, layers: readonly Laye
   if (were.length !== layers.length) return null;
   const changes: Change[] = [];
   for (let at = 0; at < layers.length; at++) {
-    const [was, is] = [were[at]!, layers[at]!];
+    const was = were[at]!;
+    const is = layers[at]!;
     if (was === is) continue;
     if (was.id !== is.id) return null;
-    const [before, now] = [seenOf(was), seenOf(is)];
+    const before = seenOf(was);
+    const now = seenOf(is);
     if (before) changes.push({ at, rect: before });
     if (now && !(before && sameRect(before, now))) changes.push({ at, rect: now });
   }

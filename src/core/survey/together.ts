@@ -39,11 +39,15 @@ interface Drawn {
 /** Whether what lies under a place in the order looks as it did in a part of the screen, as far as it is looked at. */
 function isUntouched(part: Rect | null, below: number, { layers, changes }: Drawn, pixels: Pixels): boolean {
   if (!part || !changes) return changes !== null;
-  const isCovered = (at: number) => {
-    for (let k = at + 1; k < below; k++) if (covers(layers[k]!, part, layers, pixels)) return true;
-    return false;
-  };
-  return changes.every(({ at, rect }) => at >= below || !meet(rect, part) || isCovered(at));
+  for (const { at, rect } of changes)
+    if (at < below && meet(rect, part) && !isCovered(part, at + 1, below, layers, pixels)) return false;
+  return true;
+}
+
+/** Whether one of the layers from a place in the order on, and before another one, hides what lies under it. */
+function isCovered(part: Rect, from: number, to: number, layers: Drawn['layers'], pixels: Pixels): boolean {
+  for (let k = from; k < to; k++) if (covers(layers[k]!, part, layers, pixels)) return true;
+  return false;
 }
 
 /** Fills in what is this survey’s own; what is kept from an earlier one is copied if it differs. */
@@ -51,12 +55,11 @@ function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }
   const layer = drawn.layers[i]!;
   if (layer.kind === 'ground') return layer;
   const { pixels = null } = input;
-  const own = !kept?.result.layers.includes(layer);
-  const contrastNow = () =>
-    pixels && isMeasured(layer) ? contrastOf(layer, drawn.layers.slice(0, i), pixels, c.appearance) : null;
-  const asBefore = !own && (!pixels || isUntouched(layer.placement.visible, i, drawn, pixels));
-  const contrast = asBefore ? layer.measures.contrast : contrastNow();
   const before = layer.measures;
+  const own = !kept?.result.layers.includes(layer);
+  let { contrast } = before;
+  if (pixels && isMeasured(layer) && (own || !isUntouched(layer.placement.visible, i, drawn, pixels)))
+    contrast = contrastOf(layer, drawn.layers.slice(0, i), pixels, c.appearance);
   if (overlap === before.overlap && contrast === before.contrast) return layer;
   if (!own) return { ...layer, measures: { ...before, overlap, contrast } };
   before.overlap = overlap;
@@ -75,11 +78,14 @@ export function measureTogether(layers: readonly LayerResult[], scope: Scope): T
   if (were?.length === layers.length && layers.every((l, i) => l === were[i])) return kept!.result;
   const drawn = { layers, changes: kept && changesSince(kept.result, layers) };
   const across = overlaps(layers, scope);
-  const measured = layers.map((_, i) => measureOne(i, across[i]!, drawn, scope));
+  const measured: LayerResult[] = [];
+  for (let i = 0; i < layers.length; i++) measured.push(measureOne(i, across[i]!, drawn, scope));
   const { pixels = null } = input;
-  const contrastUnder = (bar: (typeof bars)[number], i: number) =>
-    kept && pixels && isUntouched(bar.rect, layers.length, drawn, pixels)
-      ? kept.result.barContrast[i]!
-      : barContrast(bar, layers, pixels, c.appearance);
-  return { layers: measured, barContrast: bars.map(contrastUnder) };
+  const overBars: (number | null)[] = [];
+  for (let i = 0; i < bars.length; i++) {
+    const bar = bars[i]!;
+    const asBefore = kept && pixels && isUntouched(bar.rect, layers.length, drawn, pixels);
+    overBars.push(asBefore ? kept.result.barContrast[i]! : barContrast(bar, layers, pixels, c.appearance));
+  }
+  return { layers: measured, barContrast: overBars };
 }
