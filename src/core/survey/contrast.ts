@@ -1,14 +1,14 @@
 import { tenthPercentile, tileContrasts } from '../measure/contrast';
 import { isRepeated } from '../fit/tiles';
 import { intersect, partOf, type Rect } from '../geometry/rect';
-import { contrastRatio, laidOver } from '../pixels/colour';
+import { contrastRatio, laidOver, over } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
 import type { FilePixels } from '../pixels/file';
 import { coloursOf, countOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
 import { backdropOf, opacityOf, passingBackdrop, TILES } from './backdrop';
 import type { SurveyInput } from './prepare';
-import type { CaseResult, LayerResult, PictureResult, PlacedResult } from './result';
+import type { CaseResult, LayerResult, PictureResult, PlacedResult, TextResult } from './result';
 
 /** What stands out, or does not: the colour of a layer's ink, and the tiles that lie under it. */
 export interface InkOnTiles {
@@ -16,7 +16,8 @@ export interface InkOnTiles {
   tiles: Colours;
 }
 
-const faded = (colour: Rgba, opacity: number): Rgba => ({ ...colour, a: colour.a * opacity });
+const faded = (colour: Rgba, opacity: number): Rgba =>
+  opacity < 1 ? { ...colour, a: colour.a * opacity } : colour;
 
 /** The ink of a picture on the screen, as far as it is seen. */
 function inkRect({ placement: p }: PictureResult, bounds: Rect): Rect | null {
@@ -33,38 +34,32 @@ interface Seen {
   own: Rgba | null;
 }
 
-function seenInk(layer: PlacedResult, pixels: Pixels): Seen | null {
-  if (layer.kind === 'text') {
-    const rect = layer.placement.visible;
-    return rect && { ink: rgbaOf(layer.colour), rect, own: null };
-  }
-  if (layer.kind !== 'picture' || isRepeated(layer.placement)) return null;
+function pictureInk(layer: PictureResult, pixels: Pixels): Seen | null {
+  if (isRepeated(layer.placement)) return null;
   const file = pixels.get(layer.rendition.hash);
   const rect = file?.ink && inkRect(layer, file.ink.bounds);
   if (!file?.ink || !rect) return null;
   return { ink: layer.tint ? rgbaOf(layer.tint) : file.ink.colour, rect, own: file.border };
 }
 
+function textInk({ colour, placement }: TextResult): Seen | null {
+  const rect = placement.visible;
+  return rect && { ink: rgbaOf(colour), rect, own: null };
+}
+
 /** Contrast is of texts and logos only. */
 export const isMeasured = ({ role }: LayerResult) => role === 'text' || role === 'logo';
 
 /**
- * The ink of a text or a logo and what lies under it on one case; `null` for every other layer, for what is not seen,
- * and while the pixels are not known.
+ * The ink of a text or a logo on one case, as see-through as the layer is; `null` for every other layer, and for what
+ * is not seen.
  * @param below everything drawn before it
  */
-function inkOnTiles(
-  layer: PlacedResult,
-  below: readonly LayerResult[],
-  pixels: Pixels | null,
-  appearance: Appearance,
-  look: typeof backdropOf,
-): InkOnTiles | null {
-  const seen = pixels && isMeasured(layer) ? seenInk(layer, pixels) : null;
-  if (!seen) return null;
-  const opacity = opacityOf(layer, below);
-  const ink = opacity < 1 ? faded(seen.ink, opacity) : seen.ink;
-  return { ink, tiles: seen.own ? coloursOf([seen.own]) : look(seen.rect, below, pixels!, appearance) };
+function inkSeen(layer: PlacedResult, below: readonly LayerResult[], pixels: Pixels): Seen | null {
+  if (layer.kind === 'panel' || !isMeasured(layer)) return null;
+  const seen = layer.kind === 'text' ? textInk(layer) : pictureInk(layer, pixels);
+  if (seen) seen.ink = faded(seen.ink, opacityOf(layer, below));
+  return seen;
 }
 
 /** Room for the contrasts of one grid after another. */
@@ -80,8 +75,11 @@ export function contrastOf(
   pixels: Pixels | null,
   appearance: Appearance,
 ): number | null {
-  const found = inkOnTiles(layer, below, pixels, appearance, passingBackdrop);
-  return found && tenthOf(found.ink, found.tiles);
+  const seen = pixels && inkSeen(layer, below, pixels);
+  if (!seen) return null;
+  const { ink, own, rect } = seen;
+  if (own) return contrastRatio(ink.a < 1 ? over(ink, own) : ink, own);
+  return tenthOf(ink, passingBackdrop(rect, below, pixels, appearance));
 }
 
 /** Contrast of the signs on a bar with what lies under the bar, or with its own colour. */
@@ -98,10 +96,15 @@ export function barContrast(
   return tenthOf(rgbaOf(ink), own ? laidOver(own, below) : below);
 }
 
-/** The same of a layer of a case that is surveyed. */
+/** The ink of a layer of a case that is surveyed, and the tiles under it; `null` as above, and without pixels. */
 export function inkOn(result: CaseResult, layerId: string, input: SurveyInput): InkOnTiles | null {
   const at = result.layers.findIndex((l) => l.id === layerId);
   const layer = result.layers[at];
   if (!layer || layer.kind === 'ground') return null;
-  return inkOnTiles(layer, result.layers.slice(0, at), input.pixels ?? null, result.appearance, backdropOf);
+  const { pixels } = input;
+  const below = result.layers.slice(0, at);
+  const seen = pixels && inkSeen(layer, below, pixels);
+  if (!seen) return null;
+  const { ink, own, rect } = seen;
+  return { ink, tiles: own ? coloursOf([own]) : backdropOf(rect, below, pixels, result.appearance) };
 }
