@@ -123,7 +123,7 @@ function whyBareScreen(context: Context, asked: Asked, side?: Side): Reason {
 }
 
 function whyClearance(context: Context, asked: Asked, side: Side): Reason {
-  const { measures, placement } = drawnLayer(context, asked.layer.id);
+  const { measures, placement, window } = drawnLayer(context, asked.layer.id);
   const clear = measures.clearance?.safe[side];
   if (clear === undefined)
     return reason(`Nothing of ${asked.layer.name} is seen.`, [whyDrawnEdge(context, asked, side)]);
@@ -132,7 +132,7 @@ function whyClearance(context: Context, asked: Asked, side: Side): Reason {
       ? `The drawing reaches ${sayNumber(-clear)} over the ${side} of the safe area.`
       : `${sayNumber(clear)} lie between the drawing and the ${side} of the safe area.`;
   const { screen } = context.prepared.regions;
-  const seen = visibleDrawing(placement, screen);
+  const seen = visibleDrawing(placement, window);
   const cut =
     seen &&
     Math.abs(distances(seen, screen)[side]) < 0.05 &&

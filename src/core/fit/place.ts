@@ -166,7 +166,7 @@ export function placePicture(input: FitInput): Placement {
     natural,
     scale,
     drawn,
-    tiles: { x: x.tiling, y: y.tiling },
+    tiles: x.tiling || y.tiling ? { x: x.tiling, y: y.tiling } : ONE_COPY,
     clipped,
     cornerRadius: resolve(fit.cornerRadius, Math.min(box.width, box.height)),
     visible,
@@ -174,15 +174,18 @@ export function placePicture(input: FitInput): Placement {
   };
 }
 
+const ONE_COPY: Placement['tiles'] = { x: null, y: null };
+const AS_IS: Placement['scale'] = { x: 1, y: 1 };
+
 /** What is drawn just where it lies, such as a text or a panel, as a placement: its natural size is its own. */
 export function placeAsIs(drawn: Rect, box: Rect, window: Rect, cornerRadius = 0): Placement {
   const visible = intersect(drawn, window);
   return {
     box,
     natural: { width: drawn.width, height: drawn.height },
-    scale: { x: 1, y: 1 },
+    scale: AS_IS,
     drawn,
-    tiles: { x: null, y: null },
+    tiles: ONE_COPY,
     clipped: false,
     cornerRadius,
     visible,

@@ -1,4 +1,4 @@
-import { area, clamp, distances, intersect, type PerSide, type Rect } from '../geometry/rect';
+import { area, bottom, clamp, intersect, right, type PerSide, type Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import { coveredArea, paintedRect } from '../fit/tiles';
 import type { WithTotal } from './crop';
@@ -16,12 +16,11 @@ const totalIn = (window: Rect, p: Placement) => 1 - share(coveredArea(p, window)
 function gapsIn(window: Rect, p: Placement): PerSide {
   const painted = paintedRect(p);
   const drawn = p.clipped ? (intersect(painted, p.box) ?? { ...p.box, width: 0, height: 0 }) : painted;
-  const { left, right, top, bottom } = distances(drawn, window);
   return {
-    left: clamp(left, 0, window.width),
-    right: clamp(right, 0, window.width),
-    top: clamp(top, 0, window.height),
-    bottom: clamp(bottom, 0, window.height),
+    left: clamp(drawn.x - window.x, 0, window.width),
+    right: clamp(right(window) - right(drawn), 0, window.width),
+    top: clamp(drawn.y - window.y, 0, window.height),
+    bottom: clamp(bottom(window) - bottom(drawn), 0, window.height),
   };
 }
 

@@ -1,14 +1,15 @@
 import { distances, intersect, type PerSide, type Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
-import { paintedRect } from '../fit/tiles';
+import { isRepeated, paintedRect } from '../fit/tiles';
 
 export interface Clearance {
   safe: PerSide;
   screen: PerSide;
 }
 
-/** What of the drawing can be seen, copies taken together; `null` when nothing can. */
+/** What of the drawing can be seen, copies taken together; `null` when nothing can. @param window that it was placed in */
 export function visibleDrawing(p: Placement, window: Rect): Rect | null {
+  if (!isRepeated(p)) return p.visible;
   const painted = p.clipped ? intersect(paintedRect(p), p.box) : paintedRect(p);
   return painted && intersect(painted, window);
 }

@@ -25,11 +25,12 @@ export function sceneMeasures(
   appearance: Appearance,
   named: readonly NamedValue[],
 ): SceneMeasures {
-  const grounds = shown.filter((l) => l.kind === 'ground');
-  if (appearance === 'light' || grounds.length === 0) return { grounds: grounds.length, unpaired: 0 };
-  const isDark = grounds.some((g) => hasDark(g, named));
-  const unpaired = shown.filter(
-    (l) => l.kind === 'picture' && l.role === 'background' && (fileOf(l.id) === 'dark') !== isDark,
-  );
-  return { grounds: grounds.length, unpaired: unpaired.length };
+  let grounds = 0;
+  for (const l of shown) if (l.kind === 'ground') grounds++;
+  if (appearance === 'light' || grounds === 0) return { grounds, unpaired: 0 };
+  const isDark = shown.some((l) => hasDark(l, named));
+  let unpaired = 0;
+  for (const l of shown)
+    if (l.kind === 'picture' && l.role === 'background' && (fileOf(l.id) === 'dark') !== isDark) unpaired++;
+  return { grounds, unpaired };
 }

@@ -37,6 +37,12 @@ function chooseCut(cuts: readonly Cut[], orientation: Orientation): Cut {
   return cuts.find((c) => c.cut === wanted) ?? cuts.find((c) => c.cut === 'any') ?? cuts[0]!;
 }
 
+function candidatesOf({ renditions }: Cut, appearance: Appearance): Rendition[] {
+  const has = (wanted: Appearance) => renditions.some((r) => r.appearance === wanted);
+  const shown = has(appearance) ? appearance : 'light';
+  return has(shown) ? renditions.filter((r) => r.appearance === shown) : renditions;
+}
+
 /**
  * Cut by orientation, then appearance (dark falls back to light, and light to dark where nothing else is there),
  * then density by the policy of the screen's family. A vector goes before every bitmap.
@@ -48,8 +54,7 @@ export function chooseRendition(
   appearance: Appearance,
 ): Choice {
   const cut = chooseCut(picture.cuts, orientation);
-  const of = (a: Appearance) => cut.renditions.filter((r) => r.appearance === a);
-  const candidates = [of(appearance), of('light'), cut.renditions].find((list) => list.length > 0)!;
+  const candidates = candidatesOf(cut, appearance);
   const vector = candidates.find((r) => r.vector);
   if (vector || candidates.length === 1) return { cut, rendition: vector ?? candidates[0]! };
   const dpis = candidates.map((r) => Math.round(r.density * BASELINE_DPI));

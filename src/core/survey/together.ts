@@ -10,20 +10,20 @@ import type { CaseResult, LayerResult } from './result';
 export type Together = Pick<CaseResult, 'layers' | 'barContrast'>;
 
 /** The layers that none of their like should lie across, as far as they are seen. */
-function standingOf(layers: readonly LayerResult[], screen: Rect): Standing[] {
+function standingOf(layers: readonly LayerResult[]): Standing[] {
   const standing: Standing[] = [];
   for (const l of layers) {
     if (l.kind === 'ground' || l.role === 'background') continue;
-    const seen = l.kind === 'panel' || l.role !== 'other' ? visibleDrawing(l.placement, screen) : null;
+    const seen = l.kind === 'panel' || l.role !== 'other' ? visibleDrawing(l.placement, l.window) : null;
     if (seen) standing.push({ id: l.id, parent: l.parent, seen });
   }
   return standing;
 }
 
 /** How much each layer lies across others. In the other appearance that is the same. */
-function overlaps(layers: readonly LayerResult[], { prepared, twin }: Scope): number[] {
+function overlaps(layers: readonly LayerResult[], { twin }: Scope): number[] {
   if (twin) return twin.layers.map((l) => (l.kind === 'ground' ? 0 : l.measures.overlap));
-  const standing = standingOf(layers, prepared.regions.screen);
+  const standing = standingOf(layers);
   return layers.map(({ id }) => {
     const own = standing.find((s) => s.id === id);
     return own ? overlapOf(own, standing) : 0;
