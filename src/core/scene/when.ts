@@ -40,9 +40,12 @@ interface Changeable {
   when?: When[];
 }
 
+/** Which of the rules that differ holds on a screen of this size, the first of them; −1 for none. */
+export const ruleOn = (rules: readonly When[], size: Size): number => rules.findIndex((w) => holds(w, size));
+
 /** A layer as it is on a screen of this size: the first rule that holds wins. */
 export function onSize<L extends Changeable>(layer: L, size: Size): L {
-  const rule = layer.when?.find((w) => holds(w, size));
+  const rule = layer.when?.[ruleOn(layer.when, size)];
   if (!rule) return layer;
   return {
     ...layer,

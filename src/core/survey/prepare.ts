@@ -2,8 +2,7 @@ import type { Rect } from '../geometry/rect';
 import { chooseRendition, type Choice } from '../pictures/choose';
 import type { Picture } from '../pictures/picture';
 import type { FilePixels } from '../pixels/file';
-import { isPlaced, type Layer, type PictureLayer, type Scene } from '../scene/scene';
-import { onSize } from '../scene/when';
+import type { Layer, PictureLayer, Scene } from '../scene/scene';
 import type { NamedValue } from '../scene/values';
 import type { Case } from '../screens/cases';
 import { regionsOf, type Regions } from '../screens/regions';
@@ -12,6 +11,7 @@ import type { Acceptance } from '../measure/accept';
 import type { Limit } from '../measure/limit';
 import type { TextMetrics } from '../text/layout';
 import { Laid } from './laid';
+import { lineUpOn, type LineUp } from './line-up';
 
 /** What a survey takes from outside of the documents; all of it is handed in. */
 export interface Outside {
@@ -31,13 +31,9 @@ export interface SurveyInput extends Outside {
 }
 
 /** One case before anything is placed: which rules hold, and which files are taken. */
-export interface Shell {
+export interface Shell extends LineUp {
   turned: Turned;
   regions: Regions;
-  /** as they are on this case, back to front */
-  layers: Layer[];
-  /** those that are shown, in the order in which they are drawn */
-  drawn: Layer[];
   /** which file each picture layer takes, by layer */
   chosen: ReadonlyMap<string, Choice>;
 }
@@ -57,15 +53,6 @@ function choices(input: SurveyInput, layers: readonly Layer[], turned: Turned, {
     found.set(layer.id, chooseRendition(picture, turned.screen, turned.orientation, appearance));
   }
   return found;
-}
-
-const holderOf = (layer: Layer) => (isPlaced(layer) ? layer.parent : undefined);
-
-/** A hidden panel hides what it holds. */
-function isShown(layer: Layer, layers: readonly Layer[]): boolean {
-  if (!layer.visible) return false;
-  const holder = isPlaced(layer) && layers.find((l) => l.id === layer.parent);
-  return !holder || isShown(holder, layers);
 }
 
 /** Whether two choices place alike: one file of another size may move every layer that leans on it. */
@@ -107,23 +94,19 @@ function withLaid(shell: Shell, input: SurveyInput, before?: Before): Prepared {
   return { turned, regions, layers, drawn, chosen, laid: () => (laid ??= lay()) };
 }
 
-const shownOf = (layers: readonly Layer[]) => inDrawingOrder(layers).filter((l) => isShown(l, layers));
-
 /** @throws as the resolver does, and when a picture or a character is not there */
 export function prepareCase(input: SurveyInput, c: Case): Prepared {
   const { scene, named } = input;
   const turned = turn(c.screen, c.rotation);
   const regions = regionsOf(turned, scene.bars, scene.margin, named);
-  const layers = scene.layers.map((l) => (isPlaced(l) ? onSize(l, turned.size) : l));
+  const { layers, drawn } = lineUpOn(scene.layers, turned.size);
   const chosen = choices(input, layers, turned, c);
-  return withLaid({ turned, regions, layers, drawn: shownOf(layers), chosen }, input);
+  return withLaid({ turned, regions, layers, drawn, chosen }, input);
 }
 
 /** A case that was prepared before, when the scene had other layers. */
 interface Before {
   prepared: Shell;
-  /** layers whose rule is as it was then */
-  same: ReadonlySet<string>;
   /** boxes of layers that lie where they lay */
   known: (id: string) => Rect | null;
 }
@@ -141,28 +124,8 @@ const ofId = (id: string, layers: readonly Layer[], likely: number) =>
 
 /** The same of a case that was prepared before. */
 export function prepareAgain(input: SurveyInput, c: Case, before: Before): Prepared {
-  const { prepared: was, same } = before;
-  const { turned, regions } = was;
-  const layers = input.scene.layers.map((l, i) => {
-    const old = ofId(l.id, was.layers, i);
-    return old && same.has(l.id) ? old : isPlaced(l) ? onSize(l, turned.size) : l;
-  });
+  const { turned, regions } = before.prepared;
+  const { layers, drawn } = lineUpOn(input.scene.layers, turned.size);
   const chosen = chosenBefore(layers, before) ?? choices(input, layers, turned, c);
-  return withLaid({ turned, regions, layers, drawn: shownAgain(layers, was), chosen }, input, before);
-}
-
-/** The layers that are shown, which are mostly those that were. */
-function shownAgain(layers: Layer[], was: Shell): Layer[] {
-  const alike = (l: Layer, old: Layer | undefined) =>
-    l === old || (l.id === old?.id && l.visible === old.visible && holderOf(l) === holderOf(old));
-  if (layers.length !== was.layers.length || !layers.every((l, i) => alike(l, was.layers[i])))
-    return shownOf(layers);
-  return was.drawn.map((l) => layers[was.layers.indexOf(l)]!);
-}
-
-/** Layers in the order in which they are drawn: a panel, then what it holds. */
-export function inDrawingOrder(layers: readonly Layer[]): Layer[] {
-  const heldBy = (id: string | undefined): Layer[] =>
-    layers.filter((l) => holderOf(l) === id).flatMap((l) => [l, ...(l.kind === 'panel' ? heldBy(l.id) : [])]);
-  return heldBy(undefined);
+  return withLaid({ turned, regions, layers, drawn, chosen }, input, before);
 }

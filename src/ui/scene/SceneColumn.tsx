@@ -3,7 +3,7 @@ import { memo, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import { isPlaced, type Layer, type PlacedLayer } from '@/core/scene/scene';
-import { inDrawingOrder } from '@/core/survey/prepare';
+import { inDrawingOrder } from '@/core/survey/line-up';
 import { layerSentence, picturePart, sayWhen, whenSentence } from '@/core/sentences/layer';
 import type { Names } from '@/core/sentences/words';
 import { saySize } from '@/core/formats/numbers';
