@@ -3,6 +3,7 @@ import { visibleDrawing } from '../measure/clearance';
 import { overlapOf, type Standing } from '../measure/overlap';
 import { covers } from './backdrop';
 import { barContrast, contrastOf, isMeasured, type Pixels } from './contrast';
+import type { BarResult } from '../screens/bars';
 import type { Scope } from './draw';
 import { changesSince, type Change } from './earlier';
 import type { CaseResult, LayerResult } from './result';
@@ -78,14 +79,13 @@ export function measureTogether(layers: readonly LayerResult[], scope: Scope): T
   if (were?.length === layers.length && layers.every((l, i) => l === were[i])) return kept!.result;
   const drawn = { layers, changes: kept && changesSince(kept.result, layers) };
   const across = overlaps(layers, scope);
-  const measured: LayerResult[] = [];
-  for (let i = 0; i < layers.length; i++) measured.push(measureOne(i, across[i]!, drawn, scope));
   const { pixels = null } = input;
-  const overBars: (number | null)[] = [];
-  for (let i = 0; i < bars.length; i++) {
-    const bar = bars[i]!;
-    const asBefore = kept && pixels && isUntouched(bar.rect, layers.length, drawn, pixels);
-    overBars.push(asBefore ? kept.result.barContrast[i]! : barContrast(bar, layers, pixels, c.appearance));
-  }
-  return { layers: measured, barContrast: overBars };
+  const underBar = (bar: BarResult, i: number) =>
+    kept && pixels && isUntouched(bar.rect, layers.length, drawn, pixels)
+      ? kept.result.barContrast[i]!
+      : barContrast(bar, layers, pixels, c.appearance);
+  return {
+    layers: layers.map((_, i) => measureOne(i, across[i]!, drawn, scope)),
+    barContrast: bars.map(underBar),
+  };
 }
