@@ -190,3 +190,41 @@ test('stages and first windows are changed in their sentences', async ({ page })
   await undo(page, 4);
   await expect(page.getByText('of 3.5 s until the first screen is there')).toBeVisible();
 });
+
+test('limits of a launch are changed and a finding is accepted, by keyboard', async ({ page }) => {
+  await page.goto(LAUNCH);
+  const held = (shape: string) =>
+    findings(page).getByRole('button', { name: new RegExp(`^${shape} Held too long`) });
+  await expect(held('▲')).toBeVisible({ timeout: 60_000 });
+  await tabTo(page, page.getByRole('group', { name: 'Launch' }).getByRole('button', { name: 'limits' }));
+  await page.keyboard.press('Enter');
+  const limits = page.getByRole('region', { name: 'Limits of the launch' });
+  await expect(limits).toContainText('These are the limits that a launch starts with.');
+  expect(await seriousFindings(page)).toEqual([]);
+  await tabTo(page, limits.getByRole('button', { name: 'Held too long fails over 3 s' }));
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Fails over' }).fill('5000');
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Escape');
+  await expect(held('◭')).toBeVisible({ timeout: 60_000 });
+  await limits.getByRole('button', { name: 'Held too long warns over 100 ms' }).click();
+  await page.getByRole('button', { name: 'never warn' }).click();
+  await expect(limits.getByRole('button', { name: 'Held too long never warns' })).toBeVisible();
+  await expect(findings(page)).not.toContainText('Held too long', { timeout: 60_000 });
+  await page.getByRole('button', { name: 'back to the limits of the start' }).click();
+  await expect(held('▲')).toBeVisible({ timeout: 60_000 });
+
+  await tabTo(page, held('▲'));
+  await page.keyboard.press('Enter');
+  const why = findings(page).getByRole('textbox', { name: 'Why it is accepted' });
+  await tabTo(page, why);
+  await page.keyboard.type('the film is meant to be seen');
+  await page.keyboard.press('Enter');
+  await expect(held('✓')).toContainText('accepted: the film is meant to be seen', { timeout: 60_000 });
+  await expect(findings(page).getByRole('listitem').last()).toContainText('Held too long');
+  await tabTo(page, findings(page).getByRole('button', { name: 'accept it no longer' }));
+  await page.keyboard.press('Enter');
+  await expect(held('▲')).toBeVisible({ timeout: 60_000 });
+  await undo(page, 5);
+  await expect(limits).toContainText('These are the limits that a launch starts with.');
+});

@@ -15,6 +15,7 @@ import type { Reason } from '@/core/explain/reason';
 import { findInLaunch, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
 import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
 import type { LaunchKept } from '@/core/launch/faults';
+import { targetOf } from '@/core/launch/launch';
 import { launchIn } from '@/core/launch/survey';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';
@@ -98,7 +99,8 @@ async function launchAsked(documents: Documents, launchId: string): Promise<Laun
   return {
     documents,
     launch,
-    cases: distinct,
+    // Screens that are drawn alike may have different first windows.
+    cases: distinctCases(cases, ({ screen }) => targetOf(launch, screen)?.id ?? '').map((g) => g.shown),
     outside: { fonts: (fonts ??= await loadFonts()), pixels },
     earlier: launchKept && samePixels(launchKept.pixels, pixels) ? launchKept.kept : null,
   };

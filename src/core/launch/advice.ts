@@ -9,7 +9,7 @@ import type { Scene } from '../scene/scene';
 import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput } from '../survey/survey';
-import { findInLaunch, launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
+import { findInLaunch, launchFindings, openCases, type LaunchAsked, type LaunchFinding } from './findings';
 import { LAUNCH_MENDERS } from './mends';
 
 /** A mend that was tried on all cases. */
@@ -41,15 +41,15 @@ function tried(asked: LaunchAsked, mend: Mend): Tried | null {
   }
 }
 
-const casesOf = (f: LaunchFinding | undefined) => f?.on.length ?? 0;
+const casesOf = (f: LaunchFinding | undefined) => (f ? openCases(f).length : 0);
 
 const sum = (numbers: readonly number[]) => numbers.reduce((a, b) => a + b, 0);
 
 /** What one case counts: a failure twice. */
 const weigh = ({ outcome }: { outcome: Outcome }) => (outcome === 'fail' ? 2 : 1);
 
-/** How much is wrong in all: cases of each finding, failures twice. */
-const score = (findings: readonly LaunchFinding[]) => sum(findings.flatMap((f) => f.on.map(weigh)));
+/** How much is wrong in all: cases of each finding on which it is not accepted, failures twice. */
+const score = (findings: readonly LaunchFinding[]) => sum(findings.flatMap((f) => openCases(f).map(weigh)));
 
 /** Which scenes a mend changes, and what it makes worse in each; one that it adds has nothing before it. */
 function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
@@ -92,7 +92,7 @@ export function launchAdvice(
       const after = tried({ ...asked, earlier: kept }, mend);
       if (!after) return [];
       const gain = total - score(after.findings);
-      const clears = finding.on.length - casesOf(after.findings.find((f) => f.id === finding.id));
+      const clears = casesOf(finding) - casesOf(after.findings.find((f) => f.id === finding.id));
       if (gain <= 0 || clears <= 0) return [];
       const costs = costsOf(before, after.findings, casesOf);
       const sceneCosts = sceneCostsOf(after.documents);

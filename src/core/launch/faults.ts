@@ -6,39 +6,10 @@ import type { Case } from '../screens/cases';
 import type { CaseResult, Outside } from '../survey/survey';
 import { handoverOf, outsideCircle, type Handover } from './handover';
 import type { Launch } from './launch';
+import { launchLimit, type LaunchRule } from './limits';
 import { createLaunchSurvey, type LaunchEarlier, type StageResult } from './survey';
 import { ICON_WINDOW, MASK_ID } from './system';
 import { fadeOf, timelineOf } from './timeline';
-
-/** In the order in which they are best mended: what changes a window first, then what depends on it. */
-export const LAUNCH_RULES = [
-  'outside-stage',
-  'icon-masked',
-  'flash',
-  'jump',
-  'held-too-long',
-  'fade-cut-short',
-] as const;
-export type LaunchRule = (typeof LAUNCH_RULES)[number];
-
-/** From where on each is a warning and a failure, in its own unit, and why. */
-export const LAUNCH_LIMITS: Record<LaunchRule, { warn: number; fail: number; reason: string }> = {
-  flash: {
-    warn: 30,
-    fail: 50,
-    reason: 'Mean difference of colour (CIEDE2000) of the two frames: 100 is black to white.',
-  },
-  jump: { warn: 1, fail: 8, reason: 'A corner that moves by more than 1 lu in one frame is seen to jump.' },
-  'held-too-long': {
-    warn: 100,
-    fail: 3000,
-    reason:
-      'A splash that stays when everything is loaded makes people wait; over three seconds they notice.',
-  },
-  'fade-cut-short': { warn: 0, fail: 400, reason: 'A fade that is cut off ends in a jump.' },
-  'outside-stage': { warn: 0, fail: Infinity, reason: 'A window of the system does not draw everything.' },
-  'icon-masked': { warn: 0.002, fail: 0.02, reason: 'What lies outside of the circle is cut off.' },
-};
 
 /** What a rule says of one case. */
 export interface LaunchFault {
@@ -94,6 +65,7 @@ const jumpFaults = (h: Handover, stage: number, names: readonly string[]): Launc
 function timeFaults(launch: Launch, stages: readonly StageResult[], names: readonly string[]): LaunchFault[] {
   const all = stages.map((s) => s.stage);
   const { spans } = timelineOf(launch, all);
+  const { fail: longest } = launchLimit(launch, 'held-too-long');
   const faults: LaunchFault[] = [];
   for (const { index, start, end, fadeMs, heldUntil } of spans) {
     if (fadeMs > end - start) {
@@ -118,8 +90,8 @@ function timeFaults(launch: Launch, stages: readonly StageResult[], names: reado
         rule: 'held-too-long',
         stage: index,
         about: '',
-        // Over three seconds on the screen count as such, whatever the loading takes.
-        value: shown > 3000 ? Math.max(waited, shown) : waited,
+        // What is on the screen for longer than that fails, whatever the loading takes.
+        value: longest !== null && shown > longest ? Math.max(waited, shown) : waited,
         say: () => ({
           said: `people wait ${sayMs(waited)} longer than the loading takes; ${names[index]} is on the screen for ${sayMs(shown)}`,
           because: [

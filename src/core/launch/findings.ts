@@ -1,23 +1,29 @@
 import { byOutcome, worse, type Outcome } from '../measure/judge';
 import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';
-import {
-  createFaults,
-  LAUNCH_LIMITS,
-  LAUNCH_RULES,
-  type LaunchKept,
-  type Launched,
-  type LaunchFault,
-  type LaunchRule,
-} from './faults';
+import { createFaults, type LaunchFault, type LaunchKept, type Launched } from './faults';
+import type { Launch } from './launch';
+import { LAUNCH_RULES, launchOutcome, type LaunchAcceptance } from './limits';
+
+/** One case on which a finding holds. */
+export interface LaunchFoundOn {
+  caseId: string;
+  value: number;
+  outcome: Outcome;
+  /** why it is taken as it is there, where somebody has said so; it then does not count */
+  accepted?: string;
+}
 
 export interface LaunchFinding extends Omit<LaunchFault, 'value' | 'say'> {
   id: string;
+  /** the worst of the cases on which it is not accepted */
   outcome: Outcome;
   worst: { caseId: string; value: number; said: string; because: string[] };
-  on: { caseId: string; value: number; outcome: Outcome }[];
-  /** how much of all weight its cases have, 0..1 */
+  on: LaunchFoundOn[];
+  /** how much of all weight the cases have on which it is not accepted, 0..1 */
   weight: number;
+  /** the reason for which it is accepted, where it is on all of its cases */
+  accepted: string | null;
 }
 
 export interface LaunchAsked extends Launched {
@@ -32,42 +38,64 @@ export interface LaunchFound {
   kept: LaunchKept;
 }
 
-const outcomeFor = (rule: LaunchRule, value: number): Outcome => {
-  const { warn, fail } = LAUNCH_LIMITS[rule];
-  if (value > fail) return 'fail';
-  return value > warn + 1e-9 ? 'warn' : 'clear';
-};
+/** Whether somebody has accepted the same thing on the same stage. */
+export const acceptsFinding = (
+  { rule, stage, about }: LaunchAcceptance,
+  found: Pick<LaunchFault, 'rule' | 'stage' | 'about'>,
+  { stages }: Launch,
+): boolean => rule === found.rule && about === found.about && stage === stages[found.stage]?.id;
 
-/** What is wrong with a launch over all cases: gravest first, then in the order of the rules. */
+const acceptedOn = (launch: Launch, fault: LaunchFault, { screen }: Case) =>
+  launch.accepted?.find((a) => a.screens.includes(screen.id) && acceptsFinding(a, fault, launch))?.reason;
+
+/** The cases on which a finding is not accepted. */
+export const openCases = ({ on }: LaunchFinding): LaunchFoundOn[] => on.filter((f) => !f.accepted);
+
+interface Found extends LaunchFoundOn {
+  fault: LaunchFault;
+}
+
+function findingOf(id: string, all: readonly Found[], weights: ReadonlyMap<string, number>): LaunchFinding {
+  const { rule, stage, about } = all[0]!.fault;
+  const open = all.filter((f) => !f.accepted);
+  const { caseId, value, fault } = (open.length > 0 ? open : all).reduce((worst, f) =>
+    f.value > worst.value ? f : worst,
+  );
+  return {
+    id,
+    rule,
+    stage,
+    about,
+    outcome: open.reduce<Outcome>((o, f) => worse(o, f.outcome), 'clear'),
+    worst: { caseId, value, ...fault.say() },
+    on: all.map(({ fault: _, ...on }) => on),
+    weight: open.reduce((sum, f) => sum + (weights.get(f.caseId) ?? 0), 0),
+    accepted: open.length === 0 ? all[0]!.accepted! : null,
+  };
+}
+
+/** What is wrong with a launch over all cases: gravest first, then in the order of the rules; what is accepted comes last. */
 export function findInLaunch(asked: LaunchAsked): LaunchFound {
+  const { launch, cases } = asked;
   const faults = createFaults(asked, asked.earlier ?? null);
-  const weights = weightsOf(asked.cases);
-  const found = new Map<string, { finding: LaunchFinding; worst: LaunchFault }>();
-  for (const c of asked.cases) {
+  const weights = weightsOf(cases);
+  const found = new Map<string, Found[]>();
+  for (const c of cases) {
     for (const fault of faults.on(c)) {
-      const outcome = outcomeFor(fault.rule, fault.value);
-      if (outcome === 'clear') continue;
       const { rule, stage, about, value } = fault;
+      const outcome = launchOutcome(launch, rule, value);
+      if (outcome === 'clear') continue;
       const id = `${rule} ${stage} ${about}`.trim();
-      const worst = { caseId: c.id, value, said: '', because: [] };
-      const entry = found.get(id) ?? {
-        finding: { id, rule, stage, about, outcome, worst, on: [], weight: 0 },
-        worst: fault,
-      };
-      const { finding } = entry;
-      finding.on.push({ caseId: c.id, value, outcome });
-      finding.weight += weights.get(c.id) ?? 0;
-      finding.outcome = worse(finding.outcome, outcome);
-      if (value > finding.worst.value) {
-        finding.worst = worst;
-        entry.worst = fault;
-      }
-      found.set(id, entry);
+      const accepted = acceptedOn(launch, fault, c);
+      const one = { caseId: c.id, value, outcome, fault, ...(accepted !== undefined && { accepted }) };
+      const group = found.get(id);
+      if (group) group.push(one);
+      else found.set(id, [one]);
     }
   }
   const order = (f: LaunchFinding) => LAUNCH_RULES.indexOf(f.rule);
-  const findings = [...found.values()]
-    .map(({ finding, worst }) => ({ ...finding, worst: { ...finding.worst, ...worst.say() } }))
+  const findings = [...found]
+    .map(([id, all]) => findingOf(id, all, weights))
     .toSorted((a, b) => byOutcome(a.outcome, b.outcome) || order(a) - order(b) || b.weight - a.weight);
   return { findings, kept: faults.kept() };
 }

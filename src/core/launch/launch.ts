@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { Id } from '../scene/values';
 import { KINDS, Screen } from '../screens/screen';
 import { easingOf } from './easing';
+import { LaunchAcceptance, LaunchLimits } from './limits';
 
 /** What draws a stage: a window of the system of one of three kinds, or the app itself. */
 export const SYSTEMS = ['flat', 'icon', 'layout', 'app'] as const;
@@ -60,6 +61,8 @@ export const Launch = z.looseObject({
   loadingMs: ms,
   /** the same when the app still was in memory */
   warm: z.object({ systemMs: ms, loadingMs: ms }),
+  limits: LaunchLimits.optional(),
+  accepted: z.array(LaunchAcceptance).max(500).optional(),
 });
 export type Launch = z.infer<typeof Launch>;
 

@@ -4,9 +4,9 @@ import { hexOf } from '../pixels/raster';
 import type { Documents } from '../scene/documents';
 import type { Layer, PictureLayer, Scene } from '../scene/scene';
 import { handoverOf, outsideCircle } from './handover';
-import { LAUNCH_LIMITS } from './faults';
 import type { LaunchAsked, LaunchFinding } from './findings';
 import { stagesOn, targetOf, type Launch, type Stage, type Target } from './launch';
+import { launchLimit } from './limits';
 import { createLaunchSurvey } from './survey';
 import { asDrawn, ICON_WINDOW } from './system';
 import { fadeOf, timelineOf } from './timeline';
@@ -212,15 +212,15 @@ const outside: Mender = (sick) => {
 
 const STEP = 0.005;
 
-/** The least room around the icon with which the circle leaves all of it; `null` where none does. */
-function roomFor(file: FilePixels, shape: { width: number; height: number }): number | null {
+/** The least room around the icon with which the circle leaves enough of it; `null` where none does. @param most share outside */
+function roomFor(file: FilePixels, shape: { width: number; height: number }, most: number): number | null {
   const circle = { x: 0, y: 0, radius: ICON_WINDOW.circle / 2 };
   for (let padding = 0; padding <= 0.45; padding += STEP) {
     const box = ICON_WINDOW.box * (1 - 2 * padding);
     const scale = box / Math.max(shape.width, shape.height);
     const [width, height] = [shape.width * scale, shape.height * scale];
     const drawn = { x: -width / 2, y: -height / 2, width, height };
-    if (outsideCircle(drawn, file, circle) <= LAUNCH_LIMITS['icon-masked'].warn) return padding;
+    if (outsideCircle(drawn, file, circle) <= most) return padding;
   }
   return null;
 }
@@ -229,9 +229,10 @@ const masked: Mender = (sick) => {
   const { documents, launch, finding, outside: handed } = sick;
   const { target, stages, sceneOf } = worstOf(sick);
   const files = documents.project.pictures.find((p) => p.id === finding.about)?.cuts[0]?.renditions ?? [];
+  const { warn, fail } = launchLimit(launch, 'icon-masked');
   const rooms = files.flatMap((r) => {
     const file = handed.pixels?.get(r.hash);
-    const room = file ? roomFor(file, { width: r.widthPx, height: r.heightPx }) : null;
+    const room = file ? roomFor(file, { width: r.widthPx, height: r.heightPx }, warn ?? fail ?? 0) : null;
     return room === null ? [] : [room];
   });
   if (rooms.length === 0) return [];

@@ -17,6 +17,8 @@ import {
   UPRIGHT,
 } from '../testing/scenes';
 import { filePixelsOf } from '../pixels/file';
+import type { Region } from '../placing/rule';
+import type { PanelLayer } from '../scene/scene';
 import { lu } from '../scene/values';
 import { DEFAULT_LIMITS } from './defaults';
 
@@ -41,6 +43,11 @@ describe('overlap', () => {
           common !== null && [a, b].some((r) => r.width * r.height === common.width * common.height);
         expect(overlapOf(layer, [layer, other])).toBe(holds ? 0 : count);
         expect(overlapOf({ ...layer, parent: 'b' }, [other])).toBe(0);
+        // What a panel in a panel holds is inside of both.
+        const inner = { id: 'c', parent: 'b', seen: { x: 1e6, y: 0, width: 1, height: 1 } };
+        const held = { ...layer, parent: 'c' };
+        expect(overlapOf(held, [held, inner, other])).toBe(0);
+        expect(overlapOf(other, [held, inner, other])).toBe(0);
       }),
     );
   });
@@ -131,6 +138,35 @@ describe('a survey', () => {
       value: 0,
       limit: { measure: 'grounds' },
     });
+  });
+
+  it('counts no overlap where a panel has cut off what would lie across', () => {
+    const box = (width: number, height: number, region: Region = 'screen') => ({
+      x: middleOf({ kind: 'length', length: lu(width) }, region),
+      y: middleOf({ kind: 'length', length: lu(height) }, region),
+    });
+    const none = { left: lu(0), right: lu(0), top: lu(0), bottom: lu(0) };
+    const panel = (clip: boolean): PanelLayer => ({
+      kind: 'panel',
+      id: 'panel',
+      name: 'Panel',
+      role: 'other',
+      visible: true,
+      placing: box(60, 60),
+      colour: { light: '#ffffff' },
+      cornerRadius: lu(0),
+      padding: none,
+      clip,
+    });
+    // A band across the panel, and a column beside it which only the band reaches.
+    const band = pictureLayer(box(200, 40, 'parent'), { parent: 'panel', fit: fitOf('stretch') });
+    const placing = {
+      x: { ...middleOf({ kind: 'length', length: lu(20) }, 'screen'), shift: lu(60) },
+      y: middleOf({ kind: 'length', length: lu(100) }, 'screen'),
+    } as const;
+    const column = pictureLayer(placing, { id: 'column', fit: fitOf('stretch') });
+    const across = (clip: boolean) => drawn([panel(clip), band, column]).measures.overlap;
+    expect([across(false), across(true)]).toEqual([20 * 40, 0]);
   });
 
   it('in the dark finds a background that is light only on a ground that is not', () => {

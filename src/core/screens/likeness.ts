@@ -25,11 +25,14 @@ function likeness(c: Case): string {
   ]);
 }
 
-/** The cases that differ from one another, in the order in which they first come. */
-export function distinctCases(cases: readonly Case[]): DistinctCase[] {
+/**
+ * The cases that differ from one another, in the order in which they first come.
+ * @param by what else tells them apart
+ */
+export function distinctCases(cases: readonly Case[], by: (c: Case) => string = () => ''): DistinctCase[] {
   const distinct = new Map<string, DistinctCase>();
   for (const c of cases) {
-    const key = likeness(c);
+    const key = likeness(c) + by(c);
     const first = distinct.get(key);
     if (first) first.alike.push(c);
     else distinct.set(key, { shown: c, alike: [] });

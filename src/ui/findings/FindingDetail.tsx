@@ -1,19 +1,21 @@
 'use client';
 import { useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import type { Advice } from '@/core/findings/advise';
 import type { Reason } from '@/core/explain/reason';
 import type { Finding } from '@/core/findings/finding';
+import type { Acceptance } from '@/core/measure/accept';
 import { RULES } from '@/core/findings/rule';
 import { ownerName } from '@/core/measure/words';
 import { applyPatch } from '@/core/scene/patch';
-import { findCase } from '@/core/screens/cases';
+import { findCase, screensOf } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { openCase } from '../state/open-case';
 import { openPart } from '../scene/open-part';
 import { Steps } from '../screens/Why';
 import { caseName } from '../words';
+import { AcceptForm } from './AcceptForm';
 import { MendPreview } from './MendPreview';
 import { useAnswers, type Answers } from './useAnswers';
 
@@ -95,59 +97,28 @@ function Mends({ finding, answers, callOff }: MendsProps) {
   );
 }
 
-/** Takes the finding as it is, for a reason, on the screens that it is on now. */
+/** Takes the finding as it is on the screens that it is on now. */
 function Accept({ finding }: { finding: Finding }) {
   const store = useWorkbenchStore();
   const sceneId = useWorkbench((s) => s.sceneId);
   const screens = useWorkbench((s) => s.screens);
-  const [reason, setReason] = useState('');
-  const names = [...new Set(finding.on.flatMap((f) => findCase(f.caseId, screens)?.screen.id ?? []))];
+  const ids = screensOf(finding.on, screens);
   const isSame = (a: { scene: string; layer: string; measure: string }) =>
     a.scene === sceneId && a.layer === finding.layerId && a.measure === finding.measure;
-  const accept = () =>
+  /** @param entry none takes it back */
+  const change = (...entry: Acceptance[]) =>
     edit(store, ({ project }) => {
-      const entry = {
-        scene: sceneId,
-        layer: finding.layerId,
-        measure: finding.measure,
-        screens: names,
-        reason: reason.trim(),
-      };
-      project.accepted = [...(project.accepted ?? []).filter((a) => !isSame(a)), entry];
+      project.accepted = [...(project.accepted ?? []).filter((a) => !isSame(a)), ...entry];
     });
-  const takeBack = () =>
-    edit(store, ({ project }) => {
-      project.accepted = (project.accepted ?? []).filter((a) => !isSame(a));
-    });
-  if (finding.on.some((f) => f.breach.accepted))
-    return (
-      <p>
-        Accepted on some screens or all.{' '}
-        <Button variant="quiet" size="sm" onClick={takeBack}>
-          accept it no longer
-        </Button>
-      </p>
-    );
   return (
-    <Form
-      className="accept"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (reason.trim()) accept();
-      }}
-    >
-      <Form.Control
-        size="sm"
-        aria-label="Why it is accepted"
-        placeholder="why it is accepted as it is"
-        maxLength={400}
-        value={reason}
-        onChange={(e) => setReason(e.target.value)}
-      />
-      <Button variant="quiet" size="sm" type="submit" disabled={!reason.trim()}>
-        accept on {names.length} {names.length === 1 ? 'screen' : 'screens'}
-      </Button>
-    </Form>
+    <AcceptForm
+      screens={ids.length}
+      isAccepted={finding.on.some((f) => f.breach.accepted)}
+      onAccept={(reason) =>
+        change({ scene: sceneId, layer: finding.layerId, measure: finding.measure, screens: ids, reason })
+      }
+      onTakeBack={() => change()}
+    />
   );
 }
 

@@ -3,24 +3,17 @@ import { useCallback, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/formats/numbers';
 import { RULES } from '@/core/findings/rule';
-import { LAUNCH_LIMITS } from '@/core/launch/faults';
+import { acceptsFinding, type LaunchFinding } from '@/core/launch/findings';
+import { LAUNCH_LIMITS, type LaunchAcceptance } from '@/core/launch/limits';
 import { ownerName } from '@/core/measure/words';
-import type { LaunchFinding } from '@/core/launch/findings';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { findCase } from '@/core/screens/cases';
+import { findCase, screensOf } from '@/core/screens/cases';
+import { AcceptForm } from '../findings/AcceptForm';
 import { caseName, OUTCOME_SHAPES } from '../words';
-import { launchOf } from './launched';
-
-const RULE_WORDS: Record<LaunchFinding['rule'], string> = {
-  flash: 'Flash',
-  jump: 'Jump',
-  'held-too-long': 'Held too long',
-  'fade-cut-short': 'Fade cut short',
-  'outside-stage': 'Not drawn by the system',
-  'icon-masked': 'Icon cut by its circle',
-};
+import { editLaunch, launchOf } from './launched';
+import { RULE_WORDS } from './words';
 
 /** What would mend a finding, as the worker tries it; `null` until it is through. */
 function useAdvice(finding: LaunchFinding): LaunchAdvice[] | null {
@@ -50,6 +43,28 @@ function sayCosts({ costs, sceneCosts }: LaunchAdvice): string {
   const ofLaunch = costs.map((c) => `${RULE_WORDS[c.finding.rule].toLowerCase()} on ${c.more} more`);
   const all = [...ofLaunch, ...sceneCosts.map(saySceneCosts)];
   return all.length > 0 ? `but ${all.join('; ')}` : 'nothing gets worse';
+}
+
+/** Takes a finding as it is on the screens that it is on now. */
+function Accept({ finding }: { finding: LaunchFinding }) {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const ids = screensOf(finding.on, screens);
+  /** @param entry none takes it back */
+  const change = (...entry: Pick<LaunchAcceptance, 'screens' | 'reason'>[]) =>
+    editLaunch(store, (l) => {
+      const { rule, stage, about } = finding;
+      const others = (l.accepted ?? []).filter((a) => !acceptsFinding(a, finding, l));
+      l.accepted = [...others, ...entry.map((e) => ({ rule, stage: l.stages[stage]!.id, about, ...e }))];
+    });
+  return (
+    <AcceptForm
+      screens={ids.length}
+      isAccepted={finding.on.some((f) => f.accepted)}
+      onAccept={(reason) => change({ screens: ids, reason })}
+      onTakeBack={() => change()}
+    />
+  );
 }
 
 interface DetailProps {
@@ -109,6 +124,7 @@ function Detail({ finding, trial, onTry, onTake }: DetailProps) {
           </li>
         ))}
       </ul>
+      <Accept finding={finding} />
     </div>
   );
 }
@@ -140,8 +156,9 @@ export function LaunchFindings({ findings, ...detail }: Props) {
               aria-expanded={open === f.id}
               onClick={() => setOpen(open === f.id ? null : f.id)}
             >
-              <span className={`outcome-${f.outcome}`}>{OUTCOME_SHAPES[f.outcome]}</span>{' '}
+              <span className={`outcome-${f.outcome}`}>{f.accepted ? '✓' : OUTCOME_SHAPES[f.outcome]}</span>{' '}
               <b>{RULE_WORDS[f.rule]}</b>{' '}
+              {f.accepted && <span className="quiet">accepted: {f.accepted} </span>}
               <span className="quiet figures">
                 {f.on.length} cases, {sayShare(f.weight)} of the weight
               </span>

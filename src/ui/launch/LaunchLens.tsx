@@ -19,12 +19,14 @@ import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';
 import { HandOver } from './HandOver';
 import { launchOf, useFilms } from './launched';
 import { LaunchFindings } from './LaunchFindings';
+import { LaunchLimits } from './LaunchLimits';
 import { StageColumn } from './StageColumn';
 import { Controls, TimeBar } from './Timeline';
 
 const SHOWS = [
   { value: 'play', label: 'screens' },
   { value: 'strip', label: 'filmstrip' },
+  { value: 'limits', label: 'limits' },
   { value: 'checks', label: 'on a real device' },
 ] as const;
 type Show = (typeof SHOWS)[number]['value'];
@@ -120,6 +122,7 @@ function Open() {
         <Choices label="Launch" hideLabel options={SHOWS} value={show} onChoose={setShow} />
         {show === 'play' && <PlayGrid films={films} />}
         {show === 'strip' && own && <Filmstrip films={films.slice(0, 6)} moments={momentsFor(own)} />}
+        {show === 'limits' && <LaunchLimits launch={launch} />}
         {show === 'checks' && <Checks />}
         {own && <Downloads c={own.c} start={start} />}
       </main>

@@ -99,7 +99,7 @@ function StageBlock({ stage, index, launch, found }: StageProps) {
   const scene = useWorkbench((s) => s.documents.scenes[stage.scene]);
   const pictures = useWorkbench((s) => s.documents.project.pictures);
   const named = useWorkbench((s) => s.documents.project.named);
-  const own = found.filter((f) => f.stage === index);
+  const own = found.filter((f) => f.stage === index && !f.accepted);
   const gravest = own.some((f) => f.outcome === 'fail') ? 'fail' : 'warn';
   const light = scene ? lightOnly(scene, pictures, named) : [];
   return (

@@ -1,6 +1,6 @@
 'use client';
-import { useId, useRef, useState, type ReactNode } from 'react';
-import { Button, Overlay, Popover, type ButtonProps } from 'react-bootstrap';
+import { useEffect, useId, useRef, useState, type ReactNode } from 'react';
+import { Button, Overlay, Popover, type ButtonProps, type PopoverProps } from 'react-bootstrap';
 import { useWorkbenchStore } from '../state/context';
 import { commit } from '../state/edit';
 
@@ -26,6 +26,22 @@ const POPPER = {
     },
   ],
 };
+
+/** Finds a place where it can be seen whole again when what it holds grows, as by a message. */
+function Surface({ children, ...props }: PopoverProps) {
+  const { popper } = props;
+  const body = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    const sizes = new ResizeObserver(() => popper?.scheduleUpdate?.());
+    if (body.current) sizes.observe(body.current);
+    return () => sizes.disconnect();
+  }, [popper]);
+  return (
+    <Popover {...props}>
+      <Popover.Body ref={body}>{children}</Popover.Body>
+    </Popover>
+  );
+}
 
 /** A button that opens an editor in place: Enter opens, Escape closes, and what was changed is one step. */
 export function EditorPopover({ label, id: given, wide, button, children }: Props) {
@@ -66,7 +82,7 @@ export function EditorPopover({ label, id: given, wide, button, children }: Prop
           onHide={hide}
           popperConfig={POPPER}
         >
-          <Popover
+          <Surface
             className={wide ? 'part-editor part-editor-wide' : 'part-editor'}
             role="dialog"
             aria-label={label}
@@ -76,8 +92,8 @@ export function EditorPopover({ label, id: given, wide, button, children }: Prop
               close();
             }}
           >
-            <Popover.Body>{children(close)}</Popover.Body>
-          </Popover>
+            {children(close)}
+          </Surface>
         </Overlay>
       )}
     </span>

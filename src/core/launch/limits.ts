@@ -1,0 +1,118 @@
+import { z } from 'zod';
+import { sayLength, sayMs, sayNumber, sayShare } from '../formats/numbers';
+import type { Outcome } from '../measure/judge';
+import { Id } from '../scene/values';
+
+/** In the order in which they are best mended: what changes a window first, then what depends on it. */
+export const LAUNCH_RULES = [
+  'outside-stage',
+  'icon-masked',
+  'flash',
+  'jump',
+  'held-too-long',
+  'fade-cut-short',
+] as const;
+const Rule = z.enum(LAUNCH_RULES);
+export type LaunchRule = z.infer<typeof Rule>;
+
+const Bound = z.number().min(0).max(600_000).nullable();
+/** Over which value a rule warns, and over which it fails, in its own unit; `null` for none. */
+export const LaunchLimit = z.object({ warn: Bound, fail: Bound });
+export type LaunchLimit = z.infer<typeof LaunchLimit>;
+/** Where a launch differs from the limits that it starts with. */
+export const LaunchLimits = z.partialRecord(Rule, LaunchLimit);
+
+/** Something found in a launch that somebody has looked at and takes as it is, on the screens that are named. */
+export const LaunchAcceptance = z.looseObject({
+  rule: Rule,
+  /** of the stage */
+  stage: Id,
+  /** of a layer, a picture or a target, where there may be several */
+  about: z.string().max(64),
+  screens: z.array(Id).min(1).max(500),
+  reason: z.string().min(1, 'Say why it is accepted.').max(400),
+});
+export type LaunchAcceptance = z.infer<typeof LaunchAcceptance>;
+
+/** The limits that a launch starts with, and why. */
+export const LAUNCH_LIMITS: Record<LaunchRule, LaunchLimit & { reason: string }> = {
+  flash: {
+    warn: 30,
+    fail: 50,
+    reason: 'Mean difference of colour (CIEDE2000) of the two frames: 100 is black to white.',
+  },
+  jump: { warn: 1, fail: 8, reason: 'A corner that moves by more than 1 lu in one frame is seen to jump.' },
+  'held-too-long': {
+    warn: 100,
+    fail: 3000,
+    reason:
+      'A splash that stays when everything is loaded makes people wait; over three seconds they notice.',
+  },
+  'fade-cut-short': { warn: 0, fail: 400, reason: 'A fade that is cut off ends in a jump.' },
+  'outside-stage': { warn: 0, fail: null, reason: 'A window of the system does not draw everything.' },
+  'icon-masked': { warn: 0.002, fail: 0.02, reason: 'What lies outside of the circle is cut off.' },
+};
+
+/** What has limits of its own. */
+interface Limited {
+  limits?: z.infer<typeof LaunchLimits>;
+}
+
+export function launchLimit({ limits }: Limited, rule: LaunchRule): LaunchLimit {
+  const { warn, fail } = limits?.[rule] ?? LAUNCH_LIMITS[rule];
+  return { warn, fail };
+}
+
+/** The limits with another one; those that a launch starts with are not written down. */
+export function withLaunchLimit(
+  { limits }: Limited,
+  rule: LaunchRule,
+  limit: LaunchLimit,
+): Limited['limits'] {
+  const { [rule]: _, ...others } = limits ?? {};
+  const { warn, fail } = LAUNCH_LIMITS[rule];
+  if (limit.warn !== warn || limit.fail !== fail) return { ...others, [rule]: limit };
+  return Object.keys(others).length > 0 ? others : undefined;
+}
+
+/** A value this close beyond its limit is the last bit of a sum. */
+const ROUNDING = 1e-9;
+const isOver = (value: number, bound: number | null) => bound !== null && value > bound + ROUNDING;
+
+export function launchOutcome(launch: Limited, rule: LaunchRule, value: number): Outcome {
+  const { warn, fail } = launchLimit(launch, rule);
+  if (isOver(value, fail)) return 'fail';
+  return isOver(value, warn) ? 'warn' : 'clear';
+}
+
+interface Words {
+  /** what is measured, as in “… over 30” */
+  noun: string;
+  say: (value: number) => string;
+  /** how its limits are typed in */
+  typed: { unit: string; factor: number; step: number };
+}
+
+const MS: Pick<Words, 'say' | 'typed'> = { say: sayMs, typed: { unit: 'ms', factor: 1, step: 50 } };
+
+/** How the values of each rule are said; `null` for what is there or is not. */
+export const LAUNCH_VALUES: Record<LaunchRule, Words | null> = {
+  flash: {
+    noun: 'a mean difference of colour',
+    say: sayNumber,
+    typed: { unit: '', factor: 1, step: 1 },
+  },
+  jump: {
+    noun: 'a corner that moves in one frame',
+    say: sayLength,
+    typed: { unit: 'lu', factor: 1, step: 1 },
+  },
+  'held-too-long': { noun: 'a wait after everything is loaded', ...MS },
+  'fade-cut-short': { noun: 'the part of a fade that is cut off', ...MS },
+  'icon-masked': {
+    noun: 'the part of an icon outside of its circle',
+    say: sayShare,
+    typed: { unit: '%', factor: 100, step: 0.1 },
+  },
+  'outside-stage': null,
+};
