@@ -201,13 +201,13 @@ test('limits of a launch are changed and a finding is accepted, by keyboard', as
   const limits = page.getByRole('region', { name: 'Limits of the launch' });
   await expect(limits).toContainText('These are the limits that a launch starts with.');
   expect(await seriousFindings(page)).toEqual([]);
-  await tabTo(page, limits.getByRole('button', { name: 'Held too long fails over 3 s' }));
+  await tabTo(page, limits.getByRole('button', { name: 'Held too long fails over 3 s on the screen' }));
   await page.keyboard.press('Enter');
   await page.getByRole('textbox', { name: 'Fails over' }).fill('5000');
   await page.keyboard.press('Enter');
   await page.keyboard.press('Escape');
   await expect(held('◭')).toBeVisible({ timeout: 60_000 });
-  await limits.getByRole('button', { name: 'Held too long warns over 100 ms' }).click();
+  await limits.getByRole('button', { name: 'Held too long warns over 100 ms of waiting' }).click();
   await page.getByRole('button', { name: 'never warn' }).click();
   await expect(limits.getByRole('button', { name: 'Held too long never warns' })).toBeVisible();
   await expect(findings(page)).not.toContainText('Held too long', { timeout: 60_000 });

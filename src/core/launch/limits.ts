@@ -86,9 +86,11 @@ export function launchOutcome(launch: Limited, rule: LaunchRule, value: number):
 }
 
 interface Words {
-  /** what is measured, as in “… over 30” */
+  /** what is measured */
   noun: string;
   say: (value: number) => string;
+  /** what a value is of, where a warning and a failure go by different ones */
+  of?: Record<'warn' | 'fail', string>;
   /** how its limits are typed in */
   typed: { unit: string; factor: number; step: number };
 }
@@ -107,7 +109,11 @@ export const LAUNCH_VALUES: Record<LaunchRule, Words | null> = {
     say: sayLength,
     typed: { unit: 'lu', factor: 1, step: 1 },
   },
-  'held-too-long': { noun: 'a wait after everything is loaded', ...MS },
+  'held-too-long': {
+    noun: 'a splash that stays after everything is loaded',
+    of: { warn: 'of waiting', fail: 'on the screen' },
+    ...MS,
+  },
   'fade-cut-short': { noun: 'the part of a fade that is cut off', ...MS },
   'icon-masked': {
     noun: 'the part of an icon outside of its circle',

@@ -60,6 +60,7 @@ function Mends({ finding, answers, callOff }: MendsProps) {
       </div>
     );
   }
+  if (mends.length === 0 && finding.accepted) return <p>What is accepted needs no mend.</p>;
   if (mends.length === 0)
     return <p>No change that Coulee knows of makes this better without making more worse.</p>;
   const take = ({ patch }: Advice) => {

@@ -42,8 +42,8 @@ function FindingRow({ finding, open, onOpen }: RowProps) {
           {accepted && <span className="quiet"> accepted: {accepted}</span>}
         </span>
         <span className="figures">
-          {on.length} {on.length === 1 ? 'case' : 'cases'},{' '}
-          {weight > 0 && weight < 0.001 ? 'under 0.1 %' : sayShare(weight)} of the weight
+          {on.length} {on.length === 1 ? 'case' : 'cases'}
+          {!accepted && `, ${weight > 0 && weight < 0.001 ? 'under 0.1 %' : sayShare(weight)} of the weight`}
         </span>
         <span className="figures quiet">
           worst {sayFigure(measure, worst.breach.value)}, {c && `${caseName(c)}, ${c.appearance}`}; accepted

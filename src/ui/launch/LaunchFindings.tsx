@@ -94,7 +94,7 @@ function Detail({ finding, trial, onTry, onTake }: DetailProps) {
         </Button>
       )}
       {!advice && <p role="status">Mends are being tried on all cases…</p>}
-      {advice?.length === 0 && (
+      {advice?.length === 0 && !finding.accepted && (
         <p>No change that Coulee knows of makes this better without making more worse.</p>
       )}
       <ul className="plain-list">
@@ -160,7 +160,7 @@ export function LaunchFindings({ findings, ...detail }: Props) {
               <b>{RULE_WORDS[f.rule]}</b>{' '}
               {f.accepted && <span className="quiet">accepted: {f.accepted} </span>}
               <span className="quiet figures">
-                {f.on.length} cases, {sayShare(f.weight)} of the weight
+                {f.on.length} cases{!f.accepted && `, ${sayShare(f.weight)} of the weight`}
               </span>
               <span className="launch-said">{f.worst.said}</span>
             </button>

@@ -44,7 +44,8 @@ function BoundPart({ launch, rule, end }: PartProps & { end: End }) {
   const set = (next: number | null) =>
     live((l) => setLimit(l, rule, { ...launchLimit(l, rule), [end]: next }));
   const label = `${RULE_WORDS[rule]}: ${end}s over`;
-  const said = value === null ? `never ${end}s` : `${end}s over ${words.say(value)}`;
+  const over = value === null ? '' : [words.say(value), words.of?.[end]].filter(Boolean).join(' ');
+  const said = value === null ? `never ${end}s` : `${end}s over ${over}`;
   return (
     <EditorPopover
       label={label}
@@ -147,7 +148,7 @@ export function LaunchLimits({ launch }: { launch: Launch }) {
           return (
             <li key={rule}>
               <b>{RULE_WORDS[rule]}</b>
-              {words && <span className="words">: {words.noun}</span>}{' '}
+              {words && <span className="words">{words.noun}</span>}
               {words ? (
                 ENDS.map((end) => <BoundPart key={end} {...{ launch, rule, end }} />)
               ) : (
