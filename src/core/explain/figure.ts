@@ -1,92 +1,18 @@
 import { sayNumber, sayRatio, sayShare, sayTimes } from '../formats/numbers';
-import { paintedRect } from '../fit/tiles';
-import { distances, extent, type Axis, type Side } from '../geometry/rect';
-import { visibleDrawing } from '../measure/clearance';
+import { extent, type Axis, type Side } from '../geometry/rect';
 import { AXIS_WORDS } from '../sentences/words';
-import { sayFit } from '../sentences/fit';
 import type { Case } from '../screens/cases';
 import type { SurveyInput } from '../survey/prepare';
-import { whyEdge, whyExtent } from './box';
-import { askedLayer, contextOf, drawnLayer, rulePath, sideAt, type Asked, type Context } from './context';
+import { whyExtent } from './box';
+import { askedLayer, contextOf, drawnLayer, type Asked, type Context } from './context';
 import { whyContrast } from './contrast';
-import { whyOffCentre, whyOverlap } from './together';
+import { AXIS_OF, whyDrawn, whyDrawnEdge, whyScale } from './drawn';
+import { whyAcrossFold, whyClearance, whyUnder } from './edges';
 import { whyFile } from './file';
-import { whyNatural } from './natural';
+import { whyExcess, whySpill, whySubPixel } from './pixels';
+import { whyOffCentre, whyOverlap } from './together';
 import { reason, type Figure, type FigureName, type Reason } from './reason';
 import { whyInset, whyScreen } from './screen';
-
-const AXIS_OF: Record<Side, Axis> = { left: 'x', right: 'x', top: 'y', bottom: 'y' };
-const endOf = (context: Context, side: Side): 'start' | 'end' =>
-  sideAt(context, AXIS_OF[side], 'start') === side ? 'start' : 'end';
-
-const fitPart = (context: Context, { layer }: Asked, ...path: string[]) => {
-  const rule = rulePath(context, layer.id);
-  const when = layer.kind === 'picture' && layer.when?.[Number(rule[1])]?.fit ? rule : [];
-  return { layerId: layer.id, path: [...when, 'fit', ...path] };
-};
-
-/** Why a picture is drawn at its scale: the fit, the box, and the file. */
-function whyScale(context: Context, asked: Asked): Reason {
-  const { layer } = asked;
-  const { placement } = drawnLayer(context, layer.id);
-  if (layer.kind !== 'picture') return reason(`${layer.name} is drawn as it is.`);
-  const { natural, box, scale } = placement;
-  const across = sayRatio(box.width / natural.width);
-  const down = sayRatio(box.height / natural.height);
-  const same = Math.abs(scale.x - scale.y) < 1e-9;
-  const given = same ? sayTimes(scale.x) : `${sayTimes(scale.x)} across and ${sayTimes(scale.y)} down`;
-  const resized = layer.fit.size === 'natural';
-  const words = resized
-    ? `${layer.name} is ${sayFit(layer.fit, context.names)}, whatever its box: ${sayNumber(natural.width)} × ${sayNumber(natural.height)} in a box of ${sayNumber(box.width)} × ${sayNumber(box.height)}. A box does not resize a picture that is not told to.`
-    : `${layer.name} ${layer.fit.size === 'cover' ? '' : 'is '}${sayFit(layer.fit, context.names)}: its box is ${across} of its natural width and ${down} of its natural height, which gives ${given}.`;
-  return reason(
-    words,
-    [
-      whyExtent(context, asked, 'x'),
-      whyExtent(context, asked, 'y'),
-      whyNatural(context, asked, 'x'),
-      whyNatural(context, asked, 'y'),
-    ],
-    { part: fitPart(context, asked) },
-  );
-}
-
-function whyDrawn(context: Context, asked: Asked, axis: Axis): Reason {
-  const { placement } = drawnLayer(context, asked.layer.id);
-  const drawn = extent(placement.drawn, axis);
-  const screen = extent(context.prepared.regions.screen, axis);
-  const word = AXIS_WORDS[axis].extent;
-  const larger = drawn > screen + 0.05 ? `, more than the screen’s ${sayNumber(screen)}` : '';
-  if (asked.layer.kind !== 'picture')
-    return reason(`${asked.layer.name} is drawn ${sayNumber(drawn)} ${AXIS_WORDS[axis].size}${larger}.`, [
-      whyExtent(context, asked, axis),
-    ]);
-  const scale = axis === 'x' ? placement.scale.x : placement.scale.y;
-  return reason(
-    `The drawn ${word} is ${sayNumber(drawn)}${larger}: ${sayNumber(extent(placement.natural, axis))} of natural ${word} × ${sayRatio(scale)}.`,
-    [whyScale(context, asked)],
-  );
-}
-
-/** Why the drawing ends where it does at one side: by the position in its box, or by the box itself. */
-function whyDrawnEdge(context: Context, asked: Asked, side: Side): Reason {
-  const { layer } = asked;
-  const { placement } = drawnLayer(context, layer.id);
-  const off = distances(paintedRect(placement), placement.box)[side];
-  const axis = AXIS_OF[side];
-  const box = whyEdge(context, asked, axis, endOf(context, side));
-  if (Math.abs(off) < 0.05) return box;
-  const where = off > 0 ? `ends ${sayNumber(off)} inside of` : `reaches ${sayNumber(-off)} over`;
-  if (layer.kind !== 'picture')
-    return reason(`The drawing ${where} the ${side} of its box.`, [box], {
-      part: { layerId: layer.id, path: ['style'] },
-    });
-  return reason(
-    `The drawing ${where} the ${side} of its box, because of how it lies in it.`,
-    [whyScale(context, asked), box],
-    { part: fitPart(context, asked, 'align') },
-  );
-}
 
 function whyCrop(context: Context, asked: Asked, side?: Side): Reason {
   const { measures, placement } = drawnLayer(context, asked.layer.id);
@@ -120,25 +46,6 @@ function whyBareScreen(context: Context, asked: Asked, side?: Side): Reason {
     `${sayShare(bareScreen.total)} of the screen’s area is not covered.`,
     sides.map((s) => whyBareScreen(context, asked, s)),
   );
-}
-
-function whyClearance(context: Context, asked: Asked, side: Side): Reason {
-  const { measures, placement, window } = drawnLayer(context, asked.layer.id);
-  const clear = measures.clearance?.safe[side];
-  if (clear === undefined)
-    return reason(`Nothing of ${asked.layer.name} is seen.`, [whyDrawnEdge(context, asked, side)]);
-  const words =
-    clear < 0
-      ? `The drawing reaches ${sayNumber(-clear)} over the ${side} of the safe area.`
-      : `${sayNumber(clear)} lie between the drawing and the ${side} of the safe area.`;
-  const { screen } = context.prepared.regions;
-  const seen = visibleDrawing(placement, window);
-  const cut =
-    seen &&
-    Math.abs(distances(seen, screen)[side]) < 0.05 &&
-    distances(placement.drawn, screen)[side] < -0.05;
-  const ended = cut ? [reason(`The screen ends the drawing at the ${side}.`)] : [];
-  return reason(words, [...ended, whyDrawnEdge(context, asked, side), whyInset(context, side)]);
 }
 
 function whyShare(context: Context, asked: Asked, axis: Axis): Reason {
@@ -234,7 +141,15 @@ const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) 
   'bare-screen': whyBareScreen,
   distortion: whyDistorted,
   enlargement: whyEnlarged,
-  clearance: (c, a, side = 'left') => whyClearance(c, a, side),
+  clearance: (c, a, side) => whyClearance(c, a, 'safe', side),
+  'clearance-screen': (c, a, side) => whyClearance(c, a, 'screen', side),
+  'under-cutout': (c, a) => whyUnder(c, a, 'cutout'),
+  'outside-corner': (c, a) => whyUnder(c, a, 'corner'),
+  'under-bar': (c, a) => whyUnder(c, a, 'bar'),
+  'across-fold': whyAcrossFold,
+  excess: whyExcess,
+  spill: whySpill,
+  'sub-pixel': (c, a, side = 'left') => whySubPixel(c, a, side),
   'share-width': (c, a) => whyShare(c, a, 'x'),
   'share-height': (c, a) => whyShare(c, a, 'y'),
   'width-mm': whyMillimetres,

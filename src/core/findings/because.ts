@@ -7,11 +7,10 @@ import type { Case } from '../screens/cases';
 import { surveyCase, type CaseResult, type SurveyInput } from '../survey/survey';
 import type { Finding } from './finding';
 
-const smallest = (sides: PerSide): Side => SIDES.reduce((a, b) => (sides[b] < sides[a] ? b : a));
 const largest = (sides: PerSide): Side => SIDES.reduce((a, b) => (sides[b] > sides[a] ? b : a));
 
 /** The figure of the close-up that says most about a measure. */
-const FIGURES: Partial<Record<MeasureName, Figure['name']>> = {
+const FIGURES: Record<LayerMeasure, Figure['name']> = {
   crop: 'crop',
   'keep-lost': 'keep',
   'keep-hidden': 'keep',
@@ -19,33 +18,33 @@ const FIGURES: Partial<Record<MeasureName, Figure['name']>> = {
   'bare-screen': 'bare-screen',
   distortion: 'distortion',
   enlargement: 'enlargement',
-  excess: 'enlargement',
+  excess: 'excess',
   'clearance-safe': 'clearance',
-  'under-cutout': 'clearance',
-  'outside-corner': 'clearance',
-  'under-bar': 'clearance',
+  'clearance-screen': 'clearance-screen',
+  'under-cutout': 'under-cutout',
+  'outside-corner': 'outside-corner',
+  'under-bar': 'under-bar',
+  'across-fold': 'across-fold',
   'share-width': 'share-width',
   'share-height': 'share-height',
   'share-area': 'share-width',
   contrast: 'contrast',
   collapse: 'collapse',
-  spill: 'scale',
+  spill: 'spill',
   'off-centre': 'off-centre',
   'off-centre-screen': 'off-centre',
   'off-centre-safe': 'off-centre',
   overlap: 'overlap',
 };
 
-/** The side on which it shows most. */
+/** The side on which it shows most, where the figure does not find it itself. */
 function sideOf(result: CaseResult, layerId: string, measure: MeasureName): Side | undefined {
   const layer = result.layers.find((l) => l.id === layerId);
   if (!layer || layer.kind === 'ground') return undefined;
-  const { measures } = layer;
-  if (FIGURES[measure] === 'clearance' && measures.clearance) return smallest(measures.clearance.safe);
-  return measure === 'bare-screen' ? largest(measures.bareScreen.distance) : undefined;
+  return measure === 'bare-screen' ? largest(layer.measures.bareScreen.distance) : undefined;
 }
 
-const WHOLE: Partial<Record<MeasureName, string>> = {
+const WHOLE: Record<Exclude<MeasureName, LayerMeasure>, string> = {
   'bar-contrast': 'What lies under the bar is too much like its signs.',
   grounds: 'A scene has one ground, so that it is not left to chance what shows behind.',
   unpaired:
@@ -57,8 +56,9 @@ export function because(input: SurveyInput, finding: Finding, cases: readonly Ca
   const { caseId, breach } = finding.worst;
   const c = cases.find((one) => one.id === caseId)!;
   const said = `${sayFigure(breach.limit.measure, breach.value)}; accepted is ${sayLimit(breach.limit)}.`;
-  const name = FIGURES[breach.limit.measure as LayerMeasure];
-  if (!name) return reason(said, [reason(WHOLE[breach.limit.measure] ?? '')]);
+  const { measure } = breach.limit;
+  if (measure in WHOLE) return reason(said, [reason(WHOLE[measure as keyof typeof WHOLE])]);
+  const name = FIGURES[measure as LayerMeasure];
   const side = sideOf(surveyCase(input, c), finding.layerId, breach.limit.measure);
   return reason(said, [explain(input, c, finding.layerId, { name, side })]);
 }

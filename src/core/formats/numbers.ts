@@ -3,10 +3,14 @@
 const tenth = new Intl.NumberFormat('en', { maximumFractionDigits: 1, useGrouping: false });
 const three = new Intl.NumberFormat('en', { maximumSignificantDigits: 3, useGrouping: false });
 
+const hundredth = new Intl.NumberFormat('en', { maximumFractionDigits: 2, useGrouping: false });
+
 /** A minus sign proper, and no “−0”. */
 const signed = (text: string) => (/^-0(\.0*)?$/.test(text) ? '0' : text.replace(/^-/, '−'));
 
 export const sayNumber = (value: number) => signed(tenth.format(value));
+/** Parts of a px: “0.43” */
+export const sayPixels = (px: number) => signed(hundredth.format(px));
 export const sayRatio = (value: number) => signed(three.format(value));
 /** The last bits of a sum are nothing. */
 const ROUNDING = 1e-11;

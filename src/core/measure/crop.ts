@@ -13,7 +13,9 @@ export function crop(p: Placement, screen: Rect): WithTotal | null {
   if (isRepeated(p) || area(p.drawn) <= 0) return null;
   const window = p.clipped ? intersect(p.box, screen) : screen;
   const shown = p.visible ? area(p.visible) : 0;
-  const total = clamp(1 - shown / area(p.drawn), 0, 1);
+  const lost = clamp(1 - shown / area(p.drawn), 0, 1);
+  // The last bits of a sum are no crop.
+  const total = lost < 1e-12 ? 0 : lost;
   if (!window) return { left: 0, right: 0, top: 0, bottom: 0, total };
   const hidden = distances(window, p.drawn);
   const { width, height } = p.drawn;

@@ -1,0 +1,43 @@
+import { sayNumber, sayPixels, sayShare, sayTimes } from '../formats/numbers';
+import { right, bottom, type Side } from '../geometry/rect';
+import { drawnLayer, type Asked, type Context } from './context';
+import { whyDrawnEdge, whyScale } from './drawn';
+import { whyFile } from './file';
+import { reason, type Reason } from './reason';
+
+/** How many px of the file are decoded for one that is drawn. */
+export function whyExcess(context: Context, asked: Asked): Reason {
+  const { measures, placement } = drawnLayer(context, asked.layer.id);
+  const choice = context.prepared.chosen.get(asked.layer.id);
+  if (!choice || measures.excess === null) return reason('It is not drawn from the pixels of a file.');
+  const { rendition } = choice;
+  if (rendition.vector) return reason('A vector has no pixels to spare.');
+  const { density } = context.prepared.turned.screen;
+  const { width, height } = placement.drawn;
+  return reason(
+    `The file has ${rendition.widthPx} × ${rendition.heightPx} px, and ${sayNumber(width * density)} × ${sayNumber(height * density)} px are drawn: ${sayTimes(measures.excess)} as many along the nearer axis.`,
+    [whyFile(context, asked), whyScale(context, asked)],
+    { part: { layerId: asked.layer.id, path: ['picture'] } },
+  );
+}
+
+/** How much of the drawing lies outside of its box and is seen all the same. */
+export function whySpill(context: Context, asked: Asked): Reason {
+  const { measures } = drawnLayer(context, asked.layer.id);
+  return reason(
+    `${sayShare(measures.spill)} of the drawing of ${asked.layer.name} lies outside of its box, and nothing cuts it off there.`,
+    [whyScale(context, asked)],
+  );
+}
+
+/** How far an edge lies off the lines of the device’s grid. */
+export function whySubPixel(context: Context, asked: Asked, side: Side): Reason {
+  const { measures, placement } = drawnLayer(context, asked.layer.id);
+  const { drawn } = placement;
+  const { density } = context.prepared.turned.screen;
+  const at = { left: drawn.x, right: right(drawn), top: drawn.y, bottom: bottom(drawn) }[side];
+  return reason(
+    `The ${side} of the drawing lies at ${sayNumber(at)} lu, which is ${sayNumber(at * density)} px of the device: ${sayPixels(measures.subPixel[side])} px off its grid. It is drawn on the nearest line.`,
+    [whyDrawnEdge(context, asked, side)],
+  );
+}

@@ -1,0 +1,76 @@
+import { demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
+import { explain } from '../explain/figure';
+import { steps } from '../explain/reason';
+import { sayLength, sayNumber, sayPixels } from '../formats/numbers';
+import { sayValue } from '../measure/words';
+import { measuresFor, type Limit, type MeasureName } from '../measure/limit';
+import { LAYER_ROLES } from '../scene/scene';
+import { turn } from '../screens/turn';
+import { survey, surveyCase } from '../survey/survey';
+import { because, causeOf } from './because';
+import { findingsOf } from './finding';
+
+/** Of less is worse. */
+const LEAST: readonly MeasureName[] = ['clearance-safe', 'clearance-screen', 'contrast'];
+const MEASURES = measuresFor('logo');
+
+/** Cases with cutouts, folds and corners, a few of each. */
+const cases = demoCases.filter(
+  ({ screen }, i) => i % 23 === 0 || (screen.cutouts.length > 0 && i % 11 === 0),
+);
+
+describe.each(['winter-splash', 'sign-in', 'notice'])('on %s every measure that breaks a limit', (name) => {
+  const limits = MEASURES.flatMap((measure) =>
+    LAYER_ROLES.map((role): Limit => {
+      const bound = LEAST.includes(measure) ? { min: 1e9 } : { max: -1e9 };
+      return { measure, role, outcome: 'warn', ...bound };
+    }),
+  );
+  const input = { ...demoInput(name), pixels: madeUpPixels(), limits };
+  const findings = findingsOf(survey(input, cases), cases);
+
+  it.each(MEASURES)('says why, with its figure and the part of a rule: %s', (measure) => {
+    const found = findings.filter((f) => f.measure === measure);
+    // Only keep areas are not in all three.
+    if (!measure.startsWith('keep')) expect(found.length).toBeGreaterThan(0);
+    for (const finding of found) {
+      const why = because(input, finding, cases);
+      const all = steps(why).map((s) => s.reason);
+      expect(all.length).toBeGreaterThan(1);
+      expect(all[0]!.text).toContain(sayValue(measure, finding.worst.breach.value));
+      for (const { text } of all) {
+        expect(text).not.toMatch(/undefined|NaN|null|\[object/);
+        expect(text.trim()).toMatch(/[.:]$/);
+      }
+      if (!(measure === 'contrast' || measure === 'overlap' || finding.worst.breach.value === 0))
+        expect([measure, causeOf(why, measure)?.layerId !== undefined]).toEqual([measure, true]);
+    }
+  });
+});
+
+it('a fold is named with where it runs, and an edge with how far it lies off the grid', () => {
+  const input = demoInput('sign-in');
+  const folded = demoCases.filter(({ screen }) =>
+    screen.cutouts.some((h) => h.shape === 'hinge' && h.width * h.height === 0),
+  );
+  expect(folded.length).toBeGreaterThan(0);
+  let crossed = 0;
+  for (const c of folded) {
+    const result = surveyCase(input, c);
+    const fold = turn(c.screen, c.rotation).cutouts.find((h) => h.shape === 'hinge')!;
+    const at = sayNumber(fold.width === 0 ? fold.x : fold.y);
+    for (const layer of result.layers) {
+      if (layer.kind === 'ground') continue;
+      const { intrusion, subPixel } = layer.measures;
+      const said = explain(input, c, layer.id, { name: 'across-fold' }).text;
+      if (intrusion && intrusion.fold > 0) {
+        crossed++;
+        expect(said).toContain(`A fold ${at} from the ${fold.width === 0 ? 'left' : 'top'}`);
+        expect(said).toContain(sayLength(intrusion.fold));
+      } else expect(said).toContain('No fold crosses');
+      const edge = explain(input, c, layer.id, { name: 'sub-pixel', side: 'right' }).text;
+      expect(edge).toContain(`${sayPixels(subPixel.right)} px off its grid`);
+    }
+  }
+  expect(crossed).toBeGreaterThan(0);
+});
