@@ -28,7 +28,7 @@ test('a change of fit is drawn and measured on all screens at once', async ({ pa
   await page.goto(`${SCENE}?case=${PILL}.0.light`);
   const close = closeUp(page);
   await expect(close.getByRole('table', { name: 'Harbour' })).toContainText('1136 × 852 lu');
-  await expect(page.getByRole('status', tally)).not.toContainText('0 fail◭ 0 warn');
+  await expect(page.getByRole('status', tally)).toContainText(/\d+ fail/);
   const before = await page.getByRole('status', tally).textContent();
   await page.getByRole('button', { name: 'contain', exact: true }).click();
   await expect(cell(page, `${PILL}.0.light`)).toHaveAccessibleName(/fail, Harbour bare 65.4 %/);

@@ -64,7 +64,9 @@ export function watchSurvey(store: WorkbenchStore): () => void {
 
   const surveyScene = async (state: WorkbenchState) => {
     surveyed = state.documents;
-    if (state.sceneId !== surveyedScene) store.setState({ found: null });
+    // What another scene says is not said of this one.
+    if (state.sceneId !== surveyedScene)
+      store.setState({ found: null, summaries: new Map(), marks: new Map() });
     surveyedScene = state.sceneId;
     explained = null;
     const scene = sceneOf(state);

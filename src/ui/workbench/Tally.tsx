@@ -8,6 +8,12 @@ import { OUTCOME_SHAPES } from '../words';
 export function Tally() {
   const summaries = useWorkbench((s) => s.summaries);
   const counts = tally(summaries.values());
+  if (summaries.size === 0)
+    return (
+      <p className="tally figures" role="status" aria-label="Outcomes">
+        being measured…
+      </p>
+    );
   return (
     <p className="tally figures" role="status" aria-label="Outcomes" title="Cases in light and dark together">
       {OUTCOMES.map((o) => (
