@@ -1,4 +1,5 @@
 import { explain } from '../explain/figure';
+import { capitalised } from '../formats/words';
 import { reason, steps, type Figure, type Reason } from '../explain/reason';
 import { sayFigure, sayLimit } from '../measure/words';
 import type { LayerMeasure, MeasureName } from '../measure/limit';
@@ -55,7 +56,8 @@ const WHOLE: Record<Exclude<MeasureName, LayerMeasure>, string> = {
 export function because(input: SurveyInput, finding: Finding, cases: readonly Case[]): Reason {
   const { caseId, breach } = finding.worst;
   const c = cases.find((one) => one.id === caseId)!;
-  const said = `${sayFigure(breach.limit.measure, breach.value)}; accepted is ${sayLimit(breach.limit)}.`;
+  const figure = capitalised(sayFigure(breach.limit.measure, breach.value));
+  const said = `${figure}; accepted is ${sayLimit(breach.limit)}.`;
   const { measure } = breach.limit;
   if (measure in WHOLE) return reason(said, [reason(WHOLE[measure as keyof typeof WHOLE])]);
   const name = FIGURES[measure as LayerMeasure];

@@ -1,3 +1,4 @@
+import { capitalised } from '../formats/words';
 import type { Align, Fit } from '../fit/rule';
 import type { Axis } from '../geometry/rect';
 import type { Extent, Ratio, Region } from '../placing/rule';
@@ -67,6 +68,8 @@ export function joined(clauses: readonly (readonly Token[])[]): Token[] {
 export function capital(tokens: readonly Token[]): Token[] {
   const [first, ...rest] = tokens;
   if (first === undefined) return [];
-  const up = (s: string) => s.charAt(0).toUpperCase() + s.slice(1);
-  return [typeof first === 'string' ? up(first) : { ...first, text: up(first.text) }, ...rest];
+  return [
+    typeof first === 'string' ? capitalised(first) : { ...first, text: capitalised(first.text) },
+    ...rest,
+  ];
 }
