@@ -30,13 +30,15 @@ export const demoInput = (scene: string): SurveyInput => ({
   fonts: halfWide,
 });
 
-/** For every file of the demo a few pixels of many colours, some of them see-through. */
+/** For every file of the demo a few pixels of many colours; those of every other one are see-through. */
 export function madeUpPixels(): ReadonlyMap<string, FilePixels> {
   const file = (seed: number) =>
     filePixelsOf({
       width: 12,
       height: 9,
-      data: Uint8Array.from({ length: 12 * 9 * 4 }, (_, i) => (seed * 31 + i * i * 37) % 256),
+      data: Uint8Array.from({ length: 12 * 9 * 4 }, (_, i) =>
+        i % 4 === 3 && seed % 2 === 0 ? 255 : (seed * 31 + i * i * 37) % 256,
+      ),
     });
   return new Map(Array.from({ length: 10 }, (_, i) => [String(i).repeat(64), file(i)]));
 }
