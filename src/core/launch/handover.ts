@@ -4,7 +4,7 @@ import { areaInRound } from '../measure/glass';
 import { ciede2000, labOf } from '../pixels/colour';
 import type { FilePixels } from '../pixels/file';
 import { colourAt, countOf, type Colours, type Rgba } from '../pixels/raster';
-import { sumsOnGrid } from '../pixels/sums';
+import { sumOfAll, sumsOnGrid } from '../pixels/sums';
 import { backdropOf } from '../survey/backdrop';
 import type { CaseResult, PictureResult } from '../survey/result';
 
@@ -154,8 +154,8 @@ export function outsideCircle(
     if (far >= circle.radius) continue;
     const half = Math.sqrt(circle.radius ** 2 - far ** 2);
     const at = (x: number) => Math.min(sums.width, Math.max(0, (x - drawn.x) * across));
-    inside += sumsOnGrid(sums, [at(circle.x - half), at(circle.x + half)], [row, row + 1])[3]!;
+    inside += sumsOnGrid(sums, [at(circle.x - half), at(circle.x + half)], [row, row + 1]).alpha[0]!;
   }
-  const all = sumsOnGrid(sums, [0, sums.width], [0, sums.height])[3]!;
+  const all = sumOfAll(sums).alpha;
   return all > 0 ? Math.max(0, 1 - inside / all) : 0;
 }

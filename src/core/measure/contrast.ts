@@ -18,12 +18,13 @@ export function tileContrasts(ink: Rgba, tiles: Colours, out?: Float64Array): Fl
 }
 
 /** The least few of one list after another: making room for them takes longer than finding them. */
-let least = new Float64Array(0);
+let room = new Float64Array(0);
 
 /** The tenth percentile by nearest rank: at least nine tenths of the tiles have this much contrast or more. */
-export function tenthPercentile(contrasts: ArrayLike<number>): number {
+export function tenthPercentile(contrasts: Float64Array | readonly number[]): number {
   const rank = Math.ceil(contrasts.length * PERCENTILE);
-  if (least.length < rank) least = new Float64Array(rank);
+  if (room.length < rank) room = new Float64Array(rank);
+  const least = room;
   // Only the least few are asked for: they are kept in order, the greatest of them last.
   const last = rank - 1;
   for (let i = 0; i < contrasts.length; i++) {

@@ -1,9 +1,9 @@
 import { colourer, type PlacedPaint } from '../fit/gradient';
 import { coveredArea, isRepeated } from '../fit/tiles';
-import { area, bottom, contains, intersect, right, type Rect } from '../geometry/rect';
+import { area, bottom, contains, intersect, meet, right, type Rect } from '../geometry/rect';
 import type { FilePixels } from '../pixels/file';
 import { rgbaOf, type Colours, type Rgba } from '../pixels/raster';
-import { sumsOnGrid } from '../pixels/sums';
+import { gridSums, sumOfAll, sumsOnGrid, type GridSums } from '../pixels/sums';
 import type { Appearance } from '../scene/values';
 import type { LayerResult, PictureResult } from './result';
 
@@ -35,10 +35,8 @@ interface Grid extends Division {
   /** size of a tile, lu */
   width: number;
   height: number;
-  /** premultiplied means of one layer, four numbers a tile: once scaled 0..255 each and alpha 0..1 */
-  means: Float64Array;
-  /** what the means are still to be multiplied by */
-  scale: number;
+  /** premultiplied means of one layer: three channels of 0..255 and alpha of 0..1 for each tile */
+  means: GridSums;
   /** how much of each tile still shows what is behind, 0..1 */
   rest: Float64Array;
   /** the tiles as far as they are mixed */
@@ -56,8 +54,7 @@ const emptyGrid = ({ columns, rows }: Division): Grid => ({
   ysPx: new Float64Array(rows + 1),
   width: 0,
   height: 0,
-  means: new Float64Array(columns * rows * 4),
-  scale: 1,
+  means: gridSums(columns * rows),
   rest: new Float64Array(columns * rows),
   tiles: new Float64Array(columns * rows * 3),
 });
@@ -68,8 +65,8 @@ const kept = new Map<number, Grid>();
 
 function gridOf(rect: Rect, division: Division): Grid {
   const key = division.columns * 1000 + division.rows;
-  const grid = kept.get(key) ?? emptyGrid(division);
-  kept.set(key, grid);
+  let grid = kept.get(key);
+  if (!grid) kept.set(key, (grid = emptyGrid(division)));
   grid.rect = rect;
   grid.width = rect.width / grid.columns;
   grid.height = rect.height / grid.rows;
@@ -85,12 +82,12 @@ const tileAt = ({ xs, ys, columns, width, height }: Grid, i: number): Rect => ({
   height,
 });
 
-function set(means: Float64Array, i: number, { r, g, b, a }: Rgba, share: number): void {
-  const alpha = a * share;
-  means[i * 4] = r * alpha;
-  means[i * 4 + 1] = g * alpha;
-  means[i * 4 + 2] = b * alpha;
-  means[i * 4 + 3] = alpha;
+function set({ colour, alpha }: GridSums, i: number, { r, g, b, a }: Rgba, share: number): void {
+  const own = a * share;
+  colour[i * 3] = r * own;
+  colour[i * 3 + 1] = g * own;
+  colour[i * 3 + 2] = b * own;
+  alpha[i] = own;
 }
 
 /**
@@ -98,7 +95,7 @@ function set(means: Float64Array, i: number, { r, g, b, a }: Rgba, share: number
  * @returns whether anything is laid on the grid
  */
 function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): boolean {
-  if (!seen || !intersect(seen, grid.rect)) return false;
+  if (!seen || !meet(seen, grid.rect)) return false;
   const { means, count } = grid;
   const whole = contains(seen, grid.rect);
   if (whole && paint.kind === 'colour') {
@@ -107,7 +104,8 @@ function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): boolean 
     for (let i = 0; i < count; i++) set(means, i, colour, 1);
     return true;
   }
-  means.fill(0);
+  means.colour.fill(0);
+  means.alpha.fill(0);
   const colourAt = colourer(paint);
   for (let i = 0; i < count; i++) {
     const tile = tileAt(grid, i);
@@ -120,28 +118,43 @@ const middleOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
 
 /** Of a repeated picture every tile gets the mean of a whole copy, as often as copies cover it. */
 function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): boolean {
-  const whole = sumsOnGrid(sums, [0, sums.width], [0, sums.height]);
+  const whole = sumOfAll(sums);
   const px = sums.width * sums.height;
+  const { colour, alpha } = grid.means;
   for (let i = 0; i < grid.count; i++) {
     const tile = tileAt(grid, i);
     const share = coveredArea(p, tile) / area(tile) / px;
-    for (let c = 0; c < 4; c++) grid.means[i * 4 + c] = whole[c]! * share;
+    for (let c = 0; c < 3; c++) colour[i * 3 + c] = whole.colour[c]! * share;
+    alpha[i] = whole.alpha * share;
   }
   return true;
 }
 
+/** Lines of a grid along one axis, in px of a file that is drawn there, as far as they lie in what is seen of it. */
+function linesPx(
+  out: Float64Array,
+  lines: Float64Array,
+  drawnStart: number,
+  seenStart: number,
+  seenEnd: number,
+  pxPerLu: number,
+): void {
+  for (let i = 0; i < lines.length; i++) {
+    const line = lines[i]!;
+    const seen = line > seenStart ? (line < seenEnd ? line : seenEnd) : seenStart;
+    out[i] = (seen - drawnStart) * pxPerLu;
+  }
+}
+
 function singleMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): boolean {
   const seen = p.visible;
-  if (!seen || !intersect(seen, grid.rect)) return false;
+  if (!seen || !meet(seen, grid.rect)) return false;
   const across = sums.width / p.drawn.width;
   const down = sums.height / p.drawn.height;
   const { means, xs, ys, xsPx, ysPx } = grid;
-  for (let i = 0; i < xs.length; i++)
-    xsPx[i] = (Math.max(seen.x, Math.min(right(seen), xs[i]!)) - p.drawn.x) * across;
-  for (let i = 0; i < ys.length; i++)
-    ysPx[i] = (Math.max(seen.y, Math.min(bottom(seen), ys[i]!)) - p.drawn.y) * down;
-  sumsOnGrid(sums, xsPx, ysPx, means);
-  grid.scale = 1 / (grid.width * across * grid.height * down);
+  linesPx(xsPx, xs, p.drawn.x, seen.x, right(seen), across);
+  linesPx(ysPx, ys, p.drawn.y, seen.y, bottom(seen), down);
+  sumsOnGrid(sums, xsPx, ysPx, 1 / (grid.width * across * grid.height * down), means);
   return true;
 }
 
@@ -151,8 +164,7 @@ function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): boole
     : singleMeans(layer, file, grid);
   if (laid && layer.tint) {
     const colour = rgbaOf(layer.tint);
-    for (let i = 0; i < grid.count; i++) set(grid.means, i, colour, grid.means[i * 4 + 3]! * grid.scale);
-    grid.scale = 1;
+    for (let i = 0; i < grid.count; i++) set(grid.means, i, colour, grid.means.alpha[i]!);
   }
   return laid;
 }
@@ -162,7 +174,6 @@ function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): boole
  * too fine to have a mean, such as letters.
  */
 function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): boolean {
-  grid.scale = 1;
   if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
   if (layer.kind === 'panel') return paintMeans(layer.paint, layer.placement.visible, grid);
   if (layer.kind === 'text') return false;
@@ -192,14 +203,16 @@ export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): numb
 }
 
 /** Makes the grid’s means its tiles. @returns how much the least covered one still shows */
-function setMeans({ means, scale, rest, tiles, count }: Grid, opacity: number): number {
-  const share = opacity * scale;
+function setMeans(grid: Grid, opacity: number): number {
+  const { rest, count, means } = grid;
+  const { colour, alpha } = means;
+  // What the tiles were is no longer needed: they take turns.
+  means.colour = grid.tiles;
+  grid.tiles = colour;
+  if (opacity < 1) for (let i = 0; i < colour.length; i++) colour[i]! *= opacity;
   let most = 0;
   for (let i = 0; i < count; i++) {
-    tiles[i * 3] = means[i * 4]! * share;
-    tiles[i * 3 + 1] = means[i * 4 + 1]! * share;
-    tiles[i * 3 + 2] = means[i * 4 + 2]! * share;
-    const left = 1 - means[i * 4 + 3]! * share;
+    const left = 1 - alpha[i]! * opacity;
     rest[i] = left;
     if (left > most) most = left;
   }
@@ -207,39 +220,42 @@ function setMeans({ means, scale, rest, tiles, count }: Grid, opacity: number): 
 }
 
 /** Adds the grid’s means to its tiles, as far as these are not covered yet. @returns as above */
-function addMeans({ means, scale, rest, tiles, count }: Grid, opacity: number): number {
+function addMeans({ means: { colour, alpha }, rest, tiles, count }: Grid, opacity: number): number {
   let most = 0;
   for (let i = 0; i < count; i++) {
-    const share = opacity * rest[i]! * scale;
-    tiles[i * 3]! += means[i * 4]! * share;
-    tiles[i * 3 + 1]! += means[i * 4 + 1]! * share;
-    tiles[i * 3 + 2]! += means[i * 4 + 2]! * share;
-    const left = rest[i]! * (1 - means[i * 4 + 3]! * scale * opacity);
+    const share = opacity * rest[i]!;
+    tiles[i * 3]! += colour[i * 3]! * share;
+    tiles[i * 3 + 1]! += colour[i * 3 + 1]! * share;
+    tiles[i * 3 + 2]! += colour[i * 3 + 2]! * share;
+    const left = rest[i]! * (1 - alpha[i]! * opacity);
     rest[i] = left;
     if (left > most) most = left;
   }
   return most;
 }
 
-/** The same as `backdropOf` for whoever reads it at once: the next call writes over it. */
+/**
+ * The same as `backdropOf` for whoever reads it at once: the next call writes over it.
+ * @param layers of which only so many from the back are looked at
+ */
 export function passingBackdrop(
   rect: Rect,
-  below: readonly LayerResult[],
+  layers: readonly LayerResult[],
   pixels: ReadonlyMap<string, FilePixels>,
   appearance: Appearance,
+  count = layers.length,
   division = TILES,
 ): Colours {
   const grid = gridOf(rect, division);
   let lay = setMeans;
   // Front to back: under a background nothing is looked at any more.
   let most = 1;
-  for (let k = below.length - 1; k >= 0 && most > COVERED; k--) {
-    if (!layMeans(below[k]!, grid, pixels)) continue;
-    most = lay(grid, opacityOf(below[k]!, below));
+  for (let k = count - 1; k >= 0 && most > COVERED; k--) {
+    if (!layMeans(layers[k]!, grid, pixels)) continue;
+    most = lay(grid, opacityOf(layers[k]!, layers));
     lay = addMeans;
   }
   if (most > COVERED) {
-    grid.scale = 1;
     for (let i = 0; i < grid.count; i++) set(grid.means, i, BEHIND[appearance], 1);
     lay(grid, 1);
   }
@@ -248,8 +264,13 @@ export function passingBackdrop(
 
 /**
  * The mean colour of each tile of a rectangle under everything that is drawn there, mixed as it is coded. Letters under it are left out, and so are the rounded corners of panels.
- * @param below layers in drawing order
+ * @param layers in drawing order
  * @returns row by row
  */
-export const backdropOf = (...asked: Parameters<typeof passingBackdrop>): Colours =>
-  passingBackdrop(...asked).slice();
+export const backdropOf = (
+  rect: Rect,
+  layers: readonly LayerResult[],
+  pixels: ReadonlyMap<string, FilePixels>,
+  appearance: Appearance,
+  division = TILES,
+): Colours => passingBackdrop(rect, layers, pixels, appearance, layers.length, division).slice();

@@ -53,12 +53,12 @@ export const isMeasured = ({ role }: LayerResult) => role === 'text' || role ===
 /**
  * The ink of a text or a logo on one case, as see-through as the layer is; `null` for every other layer, and for what
  * is not seen.
- * @param below everything drawn before it
+ * @param layers of the case
  */
-function inkSeen(layer: PlacedResult, below: readonly LayerResult[], pixels: Pixels): Seen | null {
+function inkSeen(layer: PlacedResult, layers: readonly LayerResult[], pixels: Pixels): Seen | null {
   if (layer.kind === 'panel' || !isMeasured(layer)) return null;
   const seen = layer.kind === 'text' ? textInk(layer) : pictureInk(layer, pixels);
-  if (seen) seen.ink = faded(seen.ink, opacityOf(layer, below));
+  if (seen) seen.ink = faded(seen.ink, opacityOf(layer, layers));
   return seen;
 }
 
@@ -68,18 +68,22 @@ const contrasts = new Float64Array(TILES.columns * TILES.rows);
 const tenthOf = (ink: Rgba, tiles: Colours): number =>
   tenthPercentile(tileContrasts(ink, tiles, countOf(tiles) === contrasts.length ? contrasts : undefined));
 
-/** WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21. */
+/**
+ * WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21.
+ * @param at its place in the drawing order
+ */
 export function contrastOf(
   layer: PlacedResult,
-  below: readonly LayerResult[],
+  at: number,
+  layers: readonly LayerResult[],
   pixels: Pixels | null,
   appearance: Appearance,
 ): number | null {
-  const seen = pixels && inkSeen(layer, below, pixels);
+  const seen = pixels && inkSeen(layer, layers, pixels);
   if (!seen) return null;
   const { ink, own, rect } = seen;
   if (own) return contrastRatio(ink.a < 1 ? over(ink, own) : ink, own);
-  return tenthOf(ink, passingBackdrop(rect, below, pixels, appearance));
+  return tenthOf(ink, passingBackdrop(rect, layers, pixels, appearance, at));
 }
 
 /** Contrast of the signs on a bar with what lies under the bar, or with its own colour. */
@@ -102,9 +106,9 @@ export function inkOn(result: CaseResult, layerId: string, input: SurveyInput): 
   const layer = result.layers[at];
   if (!layer || layer.kind === 'ground') return null;
   const { pixels } = input;
-  const below = result.layers.slice(0, at);
-  const seen = pixels && inkSeen(layer, below, pixels);
+  const seen = pixels && inkSeen(layer, result.layers, pixels);
   if (!seen) return null;
   const { ink, own, rect } = seen;
+  const below = result.layers.slice(0, at);
   return { ink, tiles: own ? coloursOf([own]) : backdropOf(rect, below, pixels, result.appearance) };
 }

@@ -11,7 +11,7 @@ import {
 } from '../scene/scene';
 import { resolveLength, type NamedValue } from '../scene/values';
 import type { Regions } from '../screens/regions';
-import { setText, type TextBlock, type TextMetrics } from '../text/layout';
+import { fitsFreely, setText, type TextBlock, type TextMetrics } from '../text/layout';
 import { faceOf } from '../text/style';
 
 const mirroredRegions = ({ screen, safe, content, margins }: Regions): Regions => ({
@@ -36,7 +36,9 @@ function checkedFonts({ name, text, style }: TextLayer, fonts: TextMetrics | nul
 
 interface Blocks {
   text: string;
-  fonts: TextMetrics | null;
+  fonts: TextMetrics;
+  /** as it is where there is room enough: lines end where the text says so */
+  free: TextBlock;
   /** by the width and the height of the room that they were set in */
   blocks: Map<number, Map<number | undefined, TextBlock>>;
 }
@@ -50,6 +52,16 @@ const known = new WeakMap<TextLayer['style'], Blocks>();
 /** Rooms of so many widths are kept of one style: several times those that all screens have. */
 const MOST_WIDTHS = 4000;
 
+function blocksOf(layer: TextLayer, fonts: TextMetrics | null): Blocks {
+  const { text, style } = layer;
+  const kept = known.get(style);
+  if (kept?.text === text && kept.fonts === fonts) return kept;
+  const checked = checkedFonts(layer, fonts);
+  const blocks = { text, fonts: checked, free: setText(text, style, Infinity, checked), blocks: new Map() };
+  known.set(style, blocks);
+  return blocks;
+}
+
 /** The lines of a text in a room. @param within its width, lu; @param height absent while its size is being found */
 export function blockOf(
   layer: TextLayer,
@@ -58,17 +70,14 @@ export function blockOf(
   height?: number,
 ): TextBlock {
   const { text, style } = layer;
-  let kept = known.get(style);
-  if (kept?.text !== text || kept.fonts !== fonts) {
-    kept = { text, fonts, blocks: new Map() };
-    known.set(style, kept);
-  }
+  const kept = blocksOf(layer, fonts);
+  if (fitsFreely(kept.free, style, within, height)) return kept.free;
   let alike = kept.blocks.get(within);
   // A width that is dragged goes through thousands of rooms.
   if (!alike && kept.blocks.size >= MOST_WIDTHS) kept.blocks.clear();
   if (!alike) kept.blocks.set(within, (alike = new Map()));
   let block = alike.get(height);
-  if (!block) alike.set(height, (block = setText(text, style, within, checkedFonts(layer, fonts), height)));
+  if (!block) alike.set(height, (block = setText(text, style, within, kept.fonts, height)));
   return block;
 }
 

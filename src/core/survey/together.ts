@@ -60,7 +60,7 @@ function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }
   const own = !kept?.result.layers.includes(layer);
   let { contrast } = before;
   if (pixels && isMeasured(layer) && (own || !isUntouched(layer.placement.visible, i, drawn, pixels)))
-    contrast = contrastOf(layer, drawn.layers.slice(0, i), pixels, c.appearance);
+    contrast = contrastOf(layer, i, drawn.layers, pixels, c.appearance);
   if (overlap === before.overlap && contrast === before.contrast) return layer;
   if (!own) return { ...layer, measures: { ...before, overlap, contrast } };
   before.overlap = overlap;

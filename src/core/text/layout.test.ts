@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { halfWide } from '../testing/fonts';
-import { setText } from './layout';
+import { fitsFreely, setText } from './layout';
 import type { TextStyle } from './style';
 
 const style = (more: Partial<TextStyle> = {}): TextStyle => ({
@@ -76,5 +76,34 @@ describe('a text in lines', () => {
         },
       ),
     );
+  });
+
+  it('is set in any room that it fits freely just as it is without one', () => {
+    const text = fc.stringMatching(/^[a-z]{1,6}([ \n][a-z]{1,6}){0,4}$/);
+    const more = fc.record(
+      { maxLines: fc.integer({ min: 1, max: 3 }), shrinkTo: fc.integer({ min: 4, max: 12 }) },
+      { requiredKeys: [] },
+    );
+    const height = fc.option(fc.integer({ min: 5, max: 100 }), { nil: undefined });
+    const freely = { yes: 0, no: 0 };
+    fc.assert(
+      fc.property(text, fc.integer({ min: 5, max: 120 }), height, more, (words, within, high, rest) => {
+        const free = set(words, Infinity, rest);
+        const block = set(words, within, rest, high);
+        const is = fitsFreely(free, style(rest), within, high);
+        freely[is ? 'yes' : 'no']++;
+        if (is) expect(block).toEqual(free);
+        // Where it does not, a line breaks, the letters shrink, or what is left out or too much stays so.
+        else
+          expect(
+            block.lines.length > free.lines.length ||
+              block.fontSize < 10 ||
+              block.shortened ||
+              rest.shrinkTo! >= 10,
+          ).toBe(true);
+      }),
+      { numRuns: 500 },
+    );
+    expect(Math.min(freely.yes, freely.no)).toBeGreaterThan(50);
   });
 });

@@ -101,6 +101,17 @@ function setAt(
 
 const SHRINK_STEPS = 24;
 
+/** Whether nothing of a text is left out, and none of it sticks out of a room. */
+const isWhole = (b: TextBlock, within: number, height: number) =>
+  !b.shortened && b.height <= height + ROUNDING && b.width <= within + ROUNDING;
+
+/**
+ * Whether a text is set in a room just as it is without any: no line has to break, nor to shrink.
+ * @param free the text set within Infinity, in a room of any height
+ */
+export const fitsFreely = (free: TextBlock, style: TextStyle, within: number, height = Infinity): boolean =>
+  style.shrinkTo === undefined ? free.width <= within + ROUNDING : isWhole(free, within, height);
+
 /**
  * A text set in lines. They break at line breaks, at spaces, and then anywhere; over `maxLines` the last one ends
  * with an ellipsis. Where the style lets it shrink and a box is given, the font size is the largest that fits the
@@ -116,8 +127,7 @@ export function setText(
   height = Infinity,
 ): TextBlock {
   const at = (fontSize: number) => setAt(text, style, fontSize, within, metrics);
-  const whole = (b: TextBlock) =>
-    !b.shortened && b.height <= height + ROUNDING && b.width <= within + ROUNDING;
+  const whole = (b: TextBlock) => isWhole(b, within, height);
   const usual = at(style.size);
   const least = style.shrinkTo;
   if (least === undefined || least >= style.size || whole(usual)) return usual;
