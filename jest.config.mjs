@@ -16,6 +16,8 @@ const config = {
   watchman: false,
   maxWorkers: '100%',
   testEnvironment: 'node',
+  // What is asserted is results: a busy machine may take its time.
+  testTimeout: 60_000,
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': swc },

@@ -33,7 +33,7 @@ const ROWS: readonly (readonly [string, string, string, MeasureName, string])[] 
   ['the logo is gigantic', 'system-window', 'emblem', 'share-height', 'of the screen’s height'],
   ['nothing shows at all', 'notice', 'advice', 'collapse', 'nothing of it is seen'],
   ['logo under the rounded corner', 'notice', 'emblem', 'outside-corner', 'of the whole screen'],
-  ['logo under the camera', 'notice', 'emblem', 'under-cutout', 'the safe area'],
+  ['logo under the camera', 'notice', 'emblem', 'under-cutout', 'The safe area stands'],
   ['off centre though centred', 'winter-splash', 'emblem', 'off-centre', 'more room on one side of the ink'],
   ['the light picture in the dark', 'sign-in', 'scene', 'unpaired', 'light file on a dark ground'],
   ['white text unreadable', 'notice', 'news', 'contrast', 'The ink of News is #ffffff'],

@@ -23,14 +23,16 @@ const ROUNDING = 1e-9;
 const rank: Record<Outcome, number> = { clear: 0, warn: 1, fail: 2 };
 export const worse = (a: Outcome, b: Outcome): Outcome => (rank[a] >= rank[b] ? a : b);
 
+/** @param found what is broken is added to these */
 export function breachesOf(
   layer: { id: string; role: LayerRole },
   measures: Measures,
   limits: readonly Limit[],
+  found: Breach[] = [],
 ): Breach[] {
-  return judged(layer.id, layer.role, limits, (limit) =>
-    figure(measures, limit.measure as LayerMeasure, limit.side),
-  );
+  for (const limit of limitsFor(layer.role, limits))
+    judge(layer.id, limit, figure(measures, limit.measure as LayerMeasure, limit.side), found);
+  return found;
 }
 
 /** Limits by their role; the list of a project is never changed in place, and is asked for each layer of every case. */
@@ -52,13 +54,16 @@ export function judged(
   valueOf: (limit: Limit) => number | null | undefined,
 ): Breach[] {
   const found: Breach[] = [];
-  for (const limit of limitsFor(role, limits)) {
-    const value = valueOf(limit);
-    if (value === null || value === undefined) continue;
-    const by = Math.max(value - (limit.max ?? Infinity), (limit.min ?? -Infinity) - value);
-    if (by > ROUNDING) found.push({ layerId, limit, value, by });
-  }
+  for (const limit of limitsFor(role, limits)) judge(layerId, limit, valueOf(limit), found);
   return found;
+}
+
+/** @param value `null` where the measure does not apply */
+function judge(layerId: string, limit: Limit, value: number | null | undefined, found: Breach[]): void {
+  if (value === null || value === undefined) return;
+  const { max = Infinity, min = -Infinity } = limit;
+  const by = value > max ? value - max : min - value;
+  if (by > ROUNDING) found.push({ layerId, limit, value, by });
 }
 
 export const outcomeOf = (breaches: readonly Breach[]): Outcome =>

@@ -1,4 +1,4 @@
-import { extent, span, type Axis, type Rect } from '../geometry/rect';
+import { type Axis, type Rect } from '../geometry/rect';
 
 /** Distance of a drawing's middle from where its rule means it to be, lu; > 0 is right / down. */
 export interface OffCentre {
@@ -9,7 +9,7 @@ export interface OffCentre {
   safe: number;
 }
 
-const middle = (r: Rect, axis: Axis) => span(r, axis).start + extent(r, axis) / 2;
+const middle = (r: Rect, axis: Axis) => (axis === 'x' ? r.x + r.width / 2 : r.y + r.height / 2);
 
 /**
  * @param inked the part of the drawing that has ink
@@ -24,6 +24,9 @@ export function offCentre(
   regions: { screen: Rect; safe: Rect },
 ): OffCentre {
   const at = middle(inked, axis);
-  const from = (r: Rect) => at - (middle(r, axis) + shift);
-  return { own: at - meant, screen: from(regions.screen), safe: from(regions.safe) };
+  return {
+    own: at - meant,
+    screen: at - (middle(regions.screen, axis) + shift),
+    safe: at - (middle(regions.safe, axis) + shift),
+  };
 }

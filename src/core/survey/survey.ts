@@ -39,7 +39,7 @@ function judge({ layers, barContrast }: Together, { input, c, prepared, bars, ke
   const found: Breach[] = [];
   layers.forEach((l, i) => {
     if (l.kind === 'ground') return;
-    if (l !== was?.layers[i]) found.push(...breachesOf(l, l.measures, limits));
+    if (l !== was?.layers[i]) breachesOf(l, l.measures, limits, found);
     else for (const b of was.breaches) if (b.layerId === l.id) found.push(b);
   });
   bars.forEach((bar, i) => found.push(...judged(`bar:${bar.kind}`, 'bar', limits, () => barContrast[i])));
