@@ -189,6 +189,11 @@ export function placeAsIs(drawn: Rect, box: Rect, window: Rect, cornerRadius = 0
     clipped: false,
     cornerRadius,
     visible,
-    source: visible && { ...visible, x: visible.x - drawn.x, y: visible.y - drawn.y },
+    source: visible && {
+      x: visible.x - drawn.x,
+      y: visible.y - drawn.y,
+      width: visible.width,
+      height: visible.height,
+    },
   };
 }

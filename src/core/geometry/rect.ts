@@ -81,7 +81,12 @@ export const mapSides = (f: (side: Side) => number): PerSide => ({
 });
 
 /** The rectangle seen in a mirror that stands in the middle of an area of this width from x = 0 on. */
-export const mirrored = (r: Rect, width: number): Rect => ({ ...r, x: width - right(r) });
+export const mirrored = (r: Rect, width: number): Rect => ({
+  x: width - right(r),
+  y: r.y,
+  width: r.width,
+  height: r.height,
+});
 
 /** The part of a rectangle that shares of its width and height name. */
 export const partOf = (r: Rect, share: Rect): Rect => ({

@@ -1,12 +1,10 @@
 import { area, bottom, clamp, intersect, right, type PerSide, type Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import { coveredArea, paintedRect } from '../fit/tiles';
-import type { WithTotal } from './crop';
+import { NO_LOSS, type WithTotal } from './crop';
 
-export interface BareScreen extends WithTotal {
-  /** distance from each edge of the screen to the picture, lu, ≥ 0 */
-  distance: PerSide;
-}
+/** `distance`: from each edge of the screen to the picture, lu, ≥ 0. */
+export type BareScreen = WithTotal & { readonly distance: PerSide };
 
 const share = (part: number, whole: number) => (whole > 0 ? clamp(part / whole, 0, 1) : 0);
 
@@ -15,7 +13,9 @@ const totalIn = (window: Rect, p: Placement) => 1 - share(coveredArea(p, window)
 /** Distance from each edge of a window to the picture, lu, ≥ 0. */
 function gapsIn(window: Rect, p: Placement): PerSide {
   const painted = paintedRect(p);
-  const drawn = p.clipped ? (intersect(painted, p.box) ?? { ...p.box, width: 0, height: 0 }) : painted;
+  const drawn = p.clipped
+    ? (intersect(painted, p.box) ?? { x: p.box.x, y: p.box.y, width: 0, height: 0 })
+    : painted;
   return {
     left: clamp(drawn.x - window.x, 0, window.width),
     right: clamp(right(window) - right(drawn), 0, window.width),
@@ -30,13 +30,15 @@ function gapsIn(window: Rect, p: Placement): PerSide {
  */
 export function bare(p: Placement): WithTotal | null {
   if (area(p.box) <= 0) return null;
+  const total = totalIn(p.box, p);
+  if (total === 0) return NO_LOSS;
   const gaps = gapsIn(p.box, p);
   return {
     left: share(gaps.left, p.box.width),
     right: share(gaps.right, p.box.width),
     top: share(gaps.top, p.box.height),
     bottom: share(gaps.bottom, p.box.height),
-    total: totalIn(p.box, p),
+    total,
   };
 }
 

@@ -2,7 +2,10 @@ import { area, clamp, distances, intersect, type PerSide, type Rect } from '../g
 import type { Placement } from '../fit/place';
 import { isRepeated } from '../fit/tiles';
 
-export type WithTotal = PerSide & { total: number };
+export type WithTotal = Readonly<PerSide & { total: number }>;
+
+/** Most layers lose nothing on most cases: they share one result, so that there is less to keep of thousands. */
+export const NO_LOSS: WithTotal = { left: 0, right: 0, top: 0, bottom: 0, total: 0 };
 
 /**
  * Hidden extent ÷ drawn extent per side, and hidden area ÷ drawn area as the total, 0..1; the sides do not sum
@@ -16,6 +19,7 @@ export function crop(p: Placement, screen: Rect): WithTotal | null {
   const lost = clamp(1 - shown / area(p.drawn), 0, 1);
   // The last bits of a sum are no crop.
   const total = lost < 1e-12 ? 0 : lost;
+  if (total === 0) return NO_LOSS;
   if (!window) return { left: 0, right: 0, top: 0, bottom: 0, total };
   const hidden = distances(window, p.drawn);
   const { width, height } = p.drawn;

@@ -1,6 +1,6 @@
 import type { LayerRole } from '../scene/scene';
-import type { LayerMeasure, Limit } from './limit';
-import { figure, type Measures } from './measures';
+import { isOfLayers, type Limit } from './limit';
+import { figureOf, type Measures } from './measures';
 
 export type Outcome = 'clear' | 'warn' | 'fail';
 export const OUTCOMES = ['fail', 'warn', 'clear'] as const satisfies readonly Outcome[];
@@ -30,19 +30,30 @@ export function breachesOf(
   limits: readonly Limit[],
   found: Breach[] = [],
 ): Breach[] {
-  for (const limit of limitsFor(layer.role, limits))
-    judge(layer.id, limit, figure(measures, limit.measure as LayerMeasure, limit.side), found);
+  for (const { limit, read } of limitsFor(layer.role, limits))
+    if (read) judge(layer.id, limit, read(measures), found);
   return found;
 }
 
-/** Limits by their role; the list of a project is never changed in place, and is asked for each layer of every case. */
-const byRole = new WeakMap<readonly Limit[], Map<Limit['role'], Limit[]>>();
+interface Held {
+  limit: Limit;
+  /** of a limit on layers: what reads the figure that it is held against */
+  read: ((m: Measures) => number | null) | null;
+}
 
-function limitsFor(role: Limit['role'], limits: readonly Limit[]): readonly Limit[] {
+const heldOf = (limit: Limit): Held => ({
+  limit,
+  read: isOfLayers(limit.measure) ? figureOf(limit.measure, limit.side) : null,
+});
+
+/** Limits by their role; the list of a project is never changed in place, and is asked for each layer of every case. */
+const byRole = new WeakMap<readonly Limit[], Map<Limit['role'], Held[]>>();
+
+function limitsFor(role: Limit['role'], limits: readonly Limit[]): readonly Held[] {
   let roles = byRole.get(limits);
   if (!roles) byRole.set(limits, (roles = new Map()));
   let own = roles.get(role);
-  if (!own) roles.set(role, (own = limits.filter((l) => l.role === role)));
+  if (!own) roles.set(role, (own = limits.filter((l) => l.role === role).map(heldOf)));
   return own;
 }
 
@@ -54,7 +65,7 @@ export function judged(
   valueOf: (limit: Limit) => number | null | undefined,
 ): Breach[] {
   const found: Breach[] = [];
-  for (const limit of limitsFor(role, limits)) judge(layerId, limit, valueOf(limit), found);
+  for (const { limit } of limitsFor(role, limits)) judge(layerId, limit, valueOf(limit), found);
   return found;
 }
 

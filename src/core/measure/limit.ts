@@ -30,6 +30,9 @@ const LAYER_MEASURES = [
 ] as const;
 export type LayerMeasure = (typeof LAYER_MEASURES)[number];
 
+export const isOfLayers = (measure: MeasureName): measure is LayerMeasure =>
+  (LAYER_MEASURES as readonly MeasureName[]).includes(measure);
+
 /** Measures of a case as a whole, and of its bars. */
 export const MEASURES = [...LAYER_MEASURES, 'bar-contrast', 'grounds', 'unpaired'] as const;
 export type MeasureName = (typeof MEASURES)[number];

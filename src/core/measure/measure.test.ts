@@ -17,7 +17,7 @@ import { DEFAULT_LIMITS } from './defaults';
 import { subPixel } from './grid';
 import { spill } from './spill';
 import type { Limit } from './limit';
-import { figure, type Measures } from './measures';
+import { figureOf, type Measures } from './measures';
 import { share } from './share';
 import { sayBreach, sayLimit } from './words';
 
@@ -206,8 +206,8 @@ describe('limits', () => {
       safe: { left: 5, right: -3, top: 0, bottom: 9 },
       screen: { left: 5, right: 4, top: 0, bottom: 9 },
     };
-    expect(figure(m, 'clearance-safe')).toBe(-3);
-    expect(figure(m, 'clearance-safe', 'left')).toBe(5);
+    expect(figureOf('clearance-safe')(m)).toBe(-3);
+    expect(figureOf('clearance-safe', 'left')(m)).toBe(5);
   });
 
   it('all have a reason, and are said in words', () => {

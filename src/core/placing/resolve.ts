@@ -52,8 +52,9 @@ const hugs = (layer: Placeable, axis: Axis) => extentRule(layer.placing[axis])?.
  */
 export class Resolver implements Around {
   readonly sizes = new Sizes(this);
-  private readonly done: Record<Axis, Map<string, LocalSpan>> = { x: new Map(), y: new Map() };
-  private readonly open: string[] = [];
+  /** by the layer's place in the list; lists of so few are searched faster than maps are made */
+  private readonly done: Record<Axis, (LocalSpan | undefined)[]> = { x: [], y: [] };
+  private readonly open: { layer: Placeable; axis: Axis }[] = [];
 
   constructor(
     private readonly layers: readonly Placeable[],
@@ -118,18 +119,19 @@ export class Resolver implements Around {
     return within.start + Math.max(0, ...ends) + within.end;
   }
 
+  private indexOf(id: string): number {
+    for (let i = 0; i < this.layers.length; i++) if (this.layers[i]!.id === id) return i;
+    throw new Error(`A rule is measured from the layer “${id}”, which is not in the scene.`);
+  }
+
   private layerOf(id: string): Placeable {
-    const layer = this.layers.find((l) => l.id === id);
-    if (!layer) throw new Error(`A rule is measured from the layer “${id}”, which is not in the scene.`);
-    return layer;
+    return this.layers[this.indexOf(id)]!;
   }
 
   private placed(id: string, axis: Axis): LocalSpan {
-    const done = this.done[axis].get(id);
-    if (done) return done;
-    const found = this.knownSpan(id, axis) ?? this.placedAnew(this.layerOf(id), axis);
-    this.done[axis].set(id, found);
-    return found;
+    const done = this.done[axis];
+    const i = this.indexOf(id);
+    return (done[i] ??= this.knownSpan(id, axis) ?? this.placedAnew(this.layers[i]!, axis));
   }
 
   private knownSpan(id: string, axis: Axis): LocalSpan | null {
@@ -141,12 +143,11 @@ export class Resolver implements Around {
 
   private placedAnew(layer: Placeable, axis: Axis): LocalSpan {
     const { open } = this;
-    const key = `${axis} ${layer.id}`;
-    if (open.includes(key)) {
-      const circle = [...open.slice(open.indexOf(key)), key];
-      throw new PlacingCycle(circle.map((k) => this.nameOf(this.layerOf(k.slice(2)))));
+    for (let i = 0; i < open.length; i++) {
+      if (open[i]!.layer !== layer || open[i]!.axis !== axis) continue;
+      throw new PlacingCycle([...open.slice(i).map((o) => this.nameOf(o.layer)), this.nameOf(layer)]);
     }
-    open.push(key);
+    open.push({ layer, axis });
     try {
       return this.placeAlong(layer, axis);
     } finally {

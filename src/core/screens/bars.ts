@@ -1,4 +1,4 @@
-import { bottom, right, type Rect, type Side } from '../geometry/rect';
+import { bottom, fromSize, right, type Rect, type Side } from '../geometry/rect';
 import type { Bars, BarSymbols } from '../scene/scene';
 import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
 import type { RoundRect } from './outline';
@@ -27,13 +27,13 @@ const inkOf = (symbols: BarSymbols | undefined, appearance: Appearance): string 
 function along(side: Side, whole: Rect, from: number, depth: number): Rect {
   switch (side) {
     case 'top':
-      return { ...whole, y: whole.y + from, height: depth };
+      return { x: whole.x, y: whole.y + from, width: whole.width, height: depth };
     case 'bottom':
-      return { ...whole, y: bottom(whole) - from - depth, height: depth };
+      return { x: whole.x, y: bottom(whole) - from - depth, width: whole.width, height: depth };
     case 'left':
-      return { ...whole, x: whole.x + from, width: depth };
+      return { x: whole.x + from, y: whole.y, width: depth, height: whole.height };
     case 'right':
-      return { ...whole, x: right(whole) - from - depth, width: depth };
+      return { x: right(whole) - from - depth, y: whole.y, width: depth, height: whole.height };
   }
 }
 
@@ -89,7 +89,7 @@ export function barsOf(
   appearance: Appearance,
   named: readonly NamedValue[],
 ): BarResult[] {
-  const whole = { x: 0, y: 0, ...turned.size };
+  const whole = fromSize(turned.size);
   const taken: Record<Side, number> = { left: 0, right: 0, top: 0, bottom: 0 };
   return shownBars(turned, bars).map((bar) => {
     const rect = along(bar.side, whole, taken[bar.side], bar.depth);

@@ -1,4 +1,4 @@
-import { bottom, right, type Rect } from '../geometry/rect';
+import { bottom, fromSize, right, type Rect } from '../geometry/rect';
 import type { Turned } from './turn';
 
 /** A rectangle with circular corners; `radius` is at most half of the shorter side. */
@@ -17,7 +17,7 @@ export interface Outline {
  * the edge it hangs on, so that only its inner corners are round. Fold lines without width are left out.
  */
 export function outlineOf({ size, screen, cutouts }: Turned): Outline {
-  const whole = { x: 0, y: 0, ...size };
+  const whole = fromSize(size);
   const holes = cutouts
     .filter((c) => c.width > 0 && c.height > 0)
     .map(({ shape, x, y, width, height, radius }) => {

@@ -56,13 +56,16 @@ function choices(input: SurveyInput, layers: readonly Layer[], turned: Turned, {
 }
 
 /** Whether two choices place alike: one file of another size may move every layer that leans on it. */
-const areAlike = (a: Prepared['chosen'], b: Prepared['chosen']) =>
-  [...b].every(([id, { cut, rendition: r }]) => {
+function areAlike(a: Prepared['chosen'], b: Prepared['chosen']): boolean {
+  for (const [id, { cut, rendition: r }] of b) {
     const other = a.get(id);
     if (other?.cut !== cut) return false;
     const { widthPx, heightPx, density, vector } = other.rendition;
-    return r.widthPx === widthPx && r.heightPx === heightPx && r.density === density && r.vector === vector;
-  });
+    if (r.widthPx !== widthPx || r.heightPx !== heightPx || r.density !== density || r.vector !== vector)
+      return false;
+  }
+  return true;
+}
 
 /**
  * The other appearance of a case that is prepared: with files of the same sizes everything lies where it lies there.
