@@ -26,7 +26,7 @@ import { tellingCases } from '@/core/solve/telling';
 import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { markOf, type Mark } from '@/core/survey/mark';
 import { scrimFor, type Scrim } from '@/core/survey/scrim';
-import { surveyAgain } from '@/core/survey/again';
+import { surveyAgain, surveyRunning } from '@/core/survey/again';
 import { samePixels, type Earlier } from '@/core/survey/earlier';
 import {
   survey,
@@ -58,7 +58,7 @@ let groups: DistinctCase[] = [];
 let distinct: Case[] = [];
 /** what the last survey of everything was asked, and which limits it found broken */
 let last: { input: SurveyInput; judged: Judged[] } | null = null;
-/** the last survey of everything, of which the next takes over what an edit has not reached */
+/** the last survey of everything that was not in the middle of an edit: the next takes over what has not been reached */
 let earlier: Earlier | null = null;
 /** the same of a launch, with the pixels that it was looked at with */
 let launchKept: { kept: LaunchKept; pixels: Outside['pixels'] } | null = null;
@@ -122,7 +122,7 @@ const api = {
     const summaries: CaseSummary[] = [];
     const judged: Judged[] = [];
     const alike = new Map(groups.map((g) => [g.shown, g.alike]));
-    earlier = surveyAgain(input, distinct, earlier, (result, shown) => {
+    earlier = surveyRunning(input, distinct, earlier, (result, shown) => {
       const mark = markOf(result, asked.scene);
       const summary = summarise(result);
       for (const { id } of [shown, ...alike.get(shown)!]) {
@@ -134,9 +134,13 @@ const api = {
     last = { input, judged };
     return { summaries, marks };
   },
-  /** What the last survey found wrong, over all cases that can be told apart, and the parts of rules that cause it. */
+  /**
+   * What the last survey found wrong, over all cases that can be told apart, and the parts of rules that cause it. Asked
+   * for once an edit has ended, so that its survey is worth keeping.
+   */
   found(): Found {
     if (!last) return { findings: [], causes: [] };
+    earlier = surveyAgain(last.input, distinct, earlier);
     const findings = findingsOf(last.judged, distinct);
     return { findings, causes: causesOf(last.input, findings, distinct) };
   },

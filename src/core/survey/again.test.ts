@@ -3,9 +3,9 @@ import { isPlaced, type Layer, type Scene } from '../scene/scene';
 import { lu } from '../scene/values';
 import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
 import { anyFit, colour, paint, placing } from '../testing/arbitraries';
-import { resultsOf, surveyAgain } from './again';
+import { resultsOf, surveyAgain, surveyRunning } from './again';
 import type { Earlier } from './earlier';
-import { survey, type SurveyInput } from './survey';
+import { survey, type CaseResult, type SurveyInput } from './survey';
 
 const pixels = madeUpPixels();
 /** A few screens in both appearances, among them ones that turn. */
@@ -110,10 +110,10 @@ describe('a survey after an edit', () => {
     'of %s finds what one from scratch finds, after any edits',
     (scene) => {
       fc.assert(
-        fc.property(fc.array(edit, { minLength: 1, maxLength: 4 }), (edits) => {
+        fc.property(fc.array(fc.tuple(edit, fc.boolean()), { minLength: 1, maxLength: 4 }), (edits) => {
           let input = start(scene);
           let earlier: Earlier | null = surveyAgain(input, cases, null);
-          for (const change of edits) {
+          for (const [change, goesOn] of edits) {
             const next = change(input);
             const asked = {
               ...next,
@@ -121,12 +121,15 @@ describe('a survey after an edit', () => {
               pictures: structuredClone(next.pictures),
             };
             const fresh = attempt(() => survey(next, cases));
-            const again = attempt(() => surveyAgain(asked, cases, earlier));
+            const results: CaseResult[] = [];
+            const work = goesOn ? surveyRunning : surveyAgain;
+            const again = attempt(() => work(asked, cases, earlier, (r) => results.push(r)));
             if (typeof fresh === 'string' || typeof again === 'string') {
               expect(again).toEqual(fresh);
               continue;
             }
-            expect(difference(resultsOf(again, cases), fresh)).toBeNull();
+            expect(difference(results, fresh)).toBeNull();
+            if (!goesOn) expect(resultsOf(again, cases)).toEqual(results);
             input = next;
             earlier = again;
           }
@@ -147,6 +150,19 @@ describe('a survey after an edit', () => {
     );
     surveyAgain(moved(input), cases, earlier);
     expect([...earlier.found.values()].map((f) => f.result)).toEqual(before);
+  });
+
+  it('is not kept while the edit goes on, but where the one before says nothing of the scene', () => {
+    const input = start('winter-splash');
+    const earlier = surveyAgain(input, cases, null);
+    const other = start('sign-in');
+    let seen = 0;
+    const next = (asked: SurveyInput) => surveyRunning(asked, cases, earlier, () => seen++);
+    expect(next(onLayer(2, (l) => (l.opacity = 0.5))(input))).toBe(earlier);
+    const kept = next(other);
+    expect(kept.input.scene.id).toBe('sign-in');
+    expect(kept.found.size).toBe(cases.length);
+    expect(seen).toBe(2 * cases.length);
   });
 
   it('takes over whole what an edit does not reach, and no more', () => {

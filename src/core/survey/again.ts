@@ -1,6 +1,6 @@
 import type { Case } from '../screens/cases';
-import { foundOn, withKnown, type Earlier, type Found } from './earlier';
-import { createSurvey, type CaseResult, type SurveyInput } from './survey';
+import { foundOn, unchangedSince, withKnown, type Earlier, type Found } from './earlier';
+import { createSurvey, surveyEach, type CaseResult, type SurveyInput } from './survey';
 
 /** A survey that keeps what the next one, after an edit, need not work out again. */
 export interface Keeping {
@@ -34,5 +34,23 @@ export function surveyAgain(
 ): Earlier {
   const { on, kept } = createKeeping(input, earlier);
   for (const c of cases) visit(on(c), c);
+  return kept;
+}
+
+/**
+ * The same while an edit goes on, as while a value runs: each state is compared with what was kept before the first, and
+ * is not kept itself. Keeping thousands of results for a moment costs a good part of what taking them over saves.
+ * @param kept what was kept before the edit
+ * @returns what is kept now: the same, unless nothing of it says anything of this scene
+ */
+export function surveyRunning(
+  input: SurveyInput,
+  cases: readonly Case[],
+  kept: Earlier | null,
+  visit: (result: CaseResult, c: Case) => void,
+): Earlier {
+  const known = kept && withKnown(input, kept);
+  if (!known || !unchangedSince(known, kept)) return surveyAgain(input, cases, null, visit);
+  surveyEach(known, cases, visit, kept);
   return kept;
 }
