@@ -98,6 +98,9 @@ test('fits are compared on telling screens, and one is put in use', async ({ pag
     timeout: 30_000,
   });
   await expect(table.getByRole('row', { name: /^stretch/ })).toContainText(/distorted \+/);
+  const tile = table.getByRole('row', { name: /^tile/ });
+  await expect(tile).toContainText('crop and keep areas are not measured');
+  await expect(tile).not.toContainText(/nothing lost|crop [−+\d]/);
   expect(await seriousFindings(page)).toEqual([]);
   await tabTo(page, page.getByRole('button', { name: 'Use contain' }));
   await page.keyboard.press('Enter');
@@ -108,8 +111,15 @@ test('fits are compared on telling screens, and one is put in use', async ({ pag
     .getByRole('button', { name: 'position' })
     .click();
   await expect(table.getByRole('row')).toHaveCount(5);
-  await table
-    .getByRole('row', { name: /^held 100 % across/ })
+  const row = (name: RegExp) => table.getByRole('row', { name });
+  // Any value can be compared, without a pointer.
+  await tabTo(page, row(/held 0 % across, 55 % down/).getByRole('button', { name: /^Compare with another/ }));
+  await page.keyboard.press('Enter');
+  await page.getByRole('textbox', { name: 'Across' }).fill('70');
+  await page.keyboard.press('Escape');
+  await expect(row(/held 70 % across, 55 % down/)).toContainText(/clear for [\d.]+ %/, { timeout: 30_000 });
+  expect(await seriousFindings(page)).toEqual([]);
+  await row(/held 100 % across/)
     .getByRole('button', { name: /^Open / })
     .first()
     .click();

@@ -57,6 +57,17 @@ test('a free window tells at which sizes something changes, and its close-up say
   await page.keyboard.press('ArrowLeft');
   await expect(closeUp(page)).toContainText('Accepted is at most 65 %');
   await expect(page).toHaveURL(/window=37\dx800/);
+  // On the strip it stands at its ratio, a hair before the tick of that change.
+  const plot = free.getByRole('region', { name: 'Valley' }).getByRole('img');
+  await expect(plot).toHaveAccessibleName(/; the free window at 0\.46\d*$/);
+  const here = (await plot.locator('.valley-window line').boundingBox())!;
+  const ticks = await plot
+    .locator('.valley-change')
+    .evaluateAll((all) => all.map((t) => t.getBoundingClientRect().x));
+  expect(Math.min(...ticks.map((x) => Math.abs(x - here.x)))).toBeLessThan(2);
+  await plot.click({ position: { x: (await plot.boundingBox())!.width / 2, y: 60 } });
+  await expect(page).not.toHaveURL(/window=37\dx800/);
+  await expect(page).toHaveURL(/window=\d+x800/);
   await tabTo(page, free.getByRole('button', { name: /^Corner of the free window/ }));
   await page.keyboard.press('Shift+ArrowDown');
   await expect(free).toContainText('× 810 lu');

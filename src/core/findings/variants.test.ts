@@ -1,7 +1,8 @@
 import { applyPatch } from '../scene/patch';
 import { Documents } from '../scene/documents';
 import { demoDocuments } from '../../../demo/documents';
-import { COMPARED, variantsOf } from './variants';
+import { isPlaced } from '../scene/scene';
+import { COMPARED, usualValues, variantsOf } from './variants';
 
 const documents = demoDocuments(() => [
   { hash: 'a'.repeat(64), widthPx: 240, heightPx: 180, density: 3, appearance: 'light', vector: false },
@@ -22,5 +23,29 @@ describe('variants', () => {
     expect(variantsOf(documents, 'winter-splash', 'harbour', 'size')).toHaveLength(0);
     expect(variantsOf(documents, 'winter-splash', 'emblem', 'size')).toHaveLength(4);
     expect(variantsOf(documents, 'winter-splash', 'ground', 'fit')).toEqual([]);
+  });
+
+  it('have the values that somebody chose, also the one in use', () => {
+    const of = (id: string) => documents.scenes['winter-splash']!.layers.find((l) => l.id === id)!;
+    const [emblem, harbour] = [of('emblem'), of('harbour')];
+    if (!isPlaced(emblem) || !isPlaced(harbour)) throw new Error('Both are placed.');
+    const chosen = { ...usualValues(emblem, documents), size: [30, 38] };
+    const sizes = variantsOf(documents, 'winter-splash', 'emblem', 'size', chosen);
+    expect(sizes.map((v) => [v.label, v.chosen])).toEqual([
+      ['as it is', undefined],
+      ['30 % of the safe area’s width', 0],
+      ['38 % of the safe area’s width', 1],
+    ]);
+    expect(sizes.map((v) => v.patch.length > 0)).toEqual([false, true, false]);
+    const after = applyPatch(documents, sizes[1]!.patch).scenes['winter-splash']!.layers;
+    expect(after.find((l) => l.id === 'emblem')).toMatchObject({
+      placing: { x: { extent: { length: { value: 30, unit: '%' }, of: 'safe' } } },
+    });
+    const held = { ...usualValues(harbour, documents), position: [{ x: 20, y: 80 }] };
+    const [, moved] = variantsOf(documents, 'winter-splash', 'harbour', 'position', held);
+    expect(moved!.label).toBe('held 20 % across, 80 % down');
+    // What is usual is never what is in use already.
+    expect(usualValues(emblem, documents).size).not.toContain(38);
+    expect(usualValues(harbour, documents).picture).not.toContain('harbour');
   });
 });

@@ -15,30 +15,45 @@ export type Compared = (typeof COMPARED)[number];
 export interface Variant {
   label: string;
   patch: Patch;
+  /** which of the values that can be chosen it has; absent of others */
+  chosen?: number;
 }
 
-type Change = readonly [label: string, layer: PlacedLayer];
+/** The values that are compared with the one in use, where they can be chosen: up to three of each. */
+export interface ComparedValues {
+  /** where a picture is held, % of the free way */
+  position: readonly { x: number; y: number }[];
+  /** % of the safe area along the axis that has an extent of its own */
+  size: readonly number[];
+  /** ids of pictures */
+  picture: readonly string[];
+}
+
+const MOST_CHOSEN = 3;
+
+interface Change {
+  label: string;
+  layer: PlacedLayer;
+  chosen?: number;
+}
 
 function fits(layer: PlacedLayer): Change[] {
   if (layer.kind !== 'picture') return [];
-  return FIT_PRESETS.map((p) => [
-    FIT_LABELS[p],
-    p === presetOf(layer.fit) ? layer : { ...layer, fit: withPreset(layer.fit, p) },
-  ]);
+  return FIT_PRESETS.map((p) => ({
+    label: FIT_LABELS[p],
+    layer: p === presetOf(layer.fit) ? layer : { ...layer, fit: withPreset(layer.fit, p) },
+  }));
 }
 
-function positions(layer: PlacedLayer): Change[] {
+function positions(layer: PlacedLayer, { position }: ComparedValues): Change[] {
   if (layer.kind !== 'picture') return [];
-  const { align } = layer.fit;
-  const y = align.kind === 'position' ? align.y : { percent: 50, offset: lu(0) };
-  const at = (share: number): Change => [
-    `held ${sayShare(share)} across`,
-    {
-      ...layer,
-      fit: { ...layer.fit, align: { kind: 'position', x: { percent: share * 100, offset: lu(0) }, y } },
-    },
-  ];
-  return [['as it is', layer], at(0), at(0.5), at(1)];
+  const along = (share: number) => ({ percent: share, offset: lu(0) });
+  const at = ({ x, y }: { x: number; y: number }, chosen: number): Change => ({
+    label: `held ${sayShare(x / 100)} across, ${sayShare(y / 100)} down`,
+    layer: { ...layer, fit: { ...layer.fit, align: { kind: 'position', x: along(x), y: along(y) } } },
+    chosen,
+  });
+  return [{ label: 'as it is', layer }, ...position.map(at)];
 }
 
 /** The axis whose extent is a length of its own. */
@@ -50,21 +65,22 @@ function sized(layer: PlacedLayer): { axis: 'x' | 'y'; rule: Exclude<AxisRule, {
   return null;
 }
 
-function sizes(layer: PlacedLayer): Change[] {
+function sizes(layer: PlacedLayer, { size }: ComparedValues): Change[] {
   const found = sized(layer);
   if (!found) return [];
   const { axis, rule } = found;
-  const share = (value: number): Change => [
-    `${value} % of the safe area’s ${axis === 'x' ? 'width' : 'height'}`,
-    {
+  const share = (value: number, chosen: number): Change => ({
+    label: `${sayShare(value / 100)} of the safe area’s ${axis === 'x' ? 'width' : 'height'}`,
+    layer: {
       ...layer,
       placing: {
         ...layer.placing,
         [axis]: { ...rule, extent: { ...rule.extent, kind: 'length', length: percent(value), of: 'safe' } },
       },
     },
-  ];
-  return [['as it is', layer], share(25), share(40), share(60)];
+    chosen,
+  });
+  return [{ label: 'as it is', layer }, ...size.map(share)];
 }
 
 const REGIONS = [
@@ -86,24 +102,46 @@ function measuredFrom(placing: Placing, region: Region): Placing {
 }
 
 const regions = (layer: PlacedLayer): Change[] => [
-  ['as it is', layer],
-  ...REGIONS.map(([region, word]): Change => [
-    `from ${word}`,
-    { ...layer, placing: measuredFrom(layer.placing, region) },
-  ]),
+  { label: 'as it is', layer },
+  ...REGIONS.map(([region, word]): Change => ({
+    label: `from ${word}`,
+    layer: { ...layer, placing: measuredFrom(layer.placing, region) },
+  })),
 ];
 
-function pictures(layer: PlacedLayer, { project }: Documents): Change[] {
+function pictures(layer: PlacedLayer, { picture }: ComparedValues, { project }: Documents): Change[] {
   if (layer.kind !== 'picture') return [];
-  const others = project.pictures.filter((p) => p.id !== layer.picture).slice(0, 3);
-  const own = project.pictures.find((p) => p.id === layer.picture);
+  const nameOf = (id: string) => project.pictures.find((p) => p.id === id)?.name ?? 'as it is';
   return [
-    [own?.name ?? 'as it is', layer],
-    ...others.map((p): Change => [p.name, { ...layer, picture: p.id }]),
+    { label: nameOf(layer.picture), layer },
+    ...picture.map((id, chosen): Change => ({ label: nameOf(id), layer: { ...layer, picture: id }, chosen })),
   ];
 }
 
-const MAKERS: Record<Compared, (layer: PlacedLayer, documents: Documents) => Change[]> = {
+/** The values that a layer is compared with as long as nobody has chosen others. */
+export function usualValues(layer: PlacedLayer, { project }: Documents): ComparedValues {
+  const align = layer.kind === 'picture' && layer.fit.align.kind === 'position' ? layer.fit.align : null;
+  const y = align?.y.percent ?? 50;
+  const own = sized(layer)?.rule.extent;
+  const now = own?.kind === 'length' && own.of === 'safe' && 'unit' in own.length ? own.length.value : null;
+  const shown = layer.kind === 'picture' ? layer.picture : null;
+  return {
+    position: [0, 50, 100, 25]
+      .filter((x) => x !== align?.x.percent)
+      .slice(0, MOST_CHOSEN)
+      .map((x) => ({ x, y })),
+    size: [25, 40, 60, 30].filter((s) => s !== now).slice(0, MOST_CHOSEN),
+    picture: project.pictures
+      .map((p) => p.id)
+      .filter((id) => id !== shown)
+      .slice(0, MOST_CHOSEN),
+  };
+}
+
+const MAKERS: Record<
+  Compared,
+  (layer: PlacedLayer, values: ComparedValues, documents: Documents) => Change[]
+> = {
   fit: fits,
   position: positions,
   size: sizes,
@@ -111,22 +149,27 @@ const MAKERS: Record<Compared, (layer: PlacedLayer, documents: Documents) => Cha
   picture: pictures,
 };
 
-/** Values of a part of a layer’s rule, side by side; none where the layer has no such part. */
+/**
+ * Values of a part of a layer’s rule, side by side; none where the layer has no such part.
+ * @param values to compare with; without them the usual ones
+ */
 export function variantsOf(
   documents: Documents,
   sceneId: string,
   layerId: string,
   part: Compared,
+  values?: ComparedValues | null,
 ): Variant[] {
   const scene = documents.scenes[sceneId];
   const layer = scene?.layers.find((l) => l.id === layerId);
   if (!scene || !layer || !isPlaced(layer)) return [];
-  const variants = MAKERS[part](layer, documents).map(([label, changed]): Variant => {
+  const changes = MAKERS[part](layer, values ?? usualValues(layer, documents), documents);
+  const variants = changes.map(({ label, layer: changed, chosen }): Variant => {
     const layers = scene.layers.map((l) => (l === layer ? changed : l));
     const after = { ...documents, scenes: { ...documents.scenes, [sceneId]: { ...scene, layers } } };
-    return { label, patch: diff(documents, after) };
+    return { label, patch: diff(documents, after), chosen };
   });
-  // What is in use already is not shown twice.
+  // What is in use already is not shown twice, unless somebody has chosen it.
   const first = variants.findIndex((v) => v.patch.length === 0);
-  return variants.filter((v, i) => v.patch.length > 0 || i === first);
+  return variants.filter((v, i) => v.patch.length > 0 || i === first || v.chosen !== undefined);
 }

@@ -1,4 +1,4 @@
-import type { Fit, FitName } from './rule';
+import { isRepeating, type Fit, type FitName } from './rule';
 
 /** The sizes of fit that a picture is tried with, and tile: natural size, repeated both ways. */
 export const FIT_PRESETS = [
@@ -50,6 +50,6 @@ export function withPreset(fit: Fit, preset: FitPreset): Fit {
 /** The preset that a fit is, or `null` for an explicit size or another way of repeating. */
 export function presetOf({ size, repeat }: Fit): FitPreset | null {
   if (typeof size === 'object') return null;
-  if (repeat.x === 'no-repeat' && repeat.y === 'no-repeat') return size;
+  if (!isRepeating({ repeat })) return size;
   return size === 'natural' && repeat.x === 'repeat' && repeat.y === 'repeat' ? 'tile' : null;
 }

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { Axis } from '../geometry/rect';
 import { Length } from '../scene/values';
 
 export const FIT_NAMES = [
@@ -30,6 +31,10 @@ export const Align = z.discriminatedUnion('kind', [
 ]);
 export type Align = z.infer<typeof Align>;
 
+/** Whether more than one copy may be drawn. */
+export const isRepeating = ({ repeat: { x, y } }: { repeat: Record<Axis, Repeat> }): boolean =>
+  x !== 'no-repeat' || y !== 'no-repeat';
+
 export const Fit = z
   .object({
     size: FitSize,
@@ -38,7 +43,7 @@ export const Fit = z
     clip: z.boolean(),
     cornerRadius: Length,
   })
-  .refine((f) => f.align.kind !== 'focal' || (f.repeat.x === 'no-repeat' && f.repeat.y === 'no-repeat'), {
+  .refine((f) => f.align.kind !== 'focal' || !isRepeating(f), {
     message: 'A repeated picture has no focal point: give it a position.',
   });
 export type Fit = z.infer<typeof Fit>;

@@ -1,4 +1,4 @@
-import { sayArea, sayContrast, sayLength, sayShare, sayTimes } from '../formats/numbers';
+import { sayArea, sayContrast, sayLength, sayRatio, sayShare, sayTimes } from '../formats/numbers';
 import type { Breach } from './judge';
 import type { Limit, MeasureName } from './limit';
 
@@ -85,6 +85,18 @@ export const sayValue = (measure: MeasureName, value: number) => FIGURES[measure
 /** “crop 65.3 %”, “enlarged 1.42 ×”, “to safe edge −12 lu” */
 export const sayFigure = (measure: MeasureName, value: number) =>
   `${FIGURES[measure].word} ${FIGURES[measure].say(value)}`;
+
+/** Less than this of what is typed is not said. */
+const LEAST_SAID = 0.05;
+
+/** “crop −66.3 %”, “to safe edge +12 lu”; `null` for next to nothing. @param by in the measure’s own unit */
+export function sayChange(measure: MeasureName, by: number): string | null {
+  const { word, typed } = FIGURES[measure];
+  const amount = Math.abs(by) * typed.factor;
+  if (amount < LEAST_SAID) return null;
+  const unit = typed === CONTRAST || typed === COUNT ? '' : ` ${typed.unit}`;
+  return `${word} ${by > 0 ? '+' : '−'}${sayRatio(amount)}${unit}`;
+}
 
 const BARS: Record<string, string> = {
   'bar:status': 'Status bar',

@@ -1,8 +1,10 @@
 'use client';
 import { useMemo } from 'react';
-import { sayShare } from '@/core/formats/numbers';
+import { isRepeated } from '@/core/fit/tiles';
+import { changes, LOSSES } from '@/core/measure/change';
 import { gravest, outcomeOf } from '@/core/measure/judge';
-import { sayFigure } from '@/core/measure/words';
+import { figureOf } from '@/core/measure/measures';
+import { sayChange, sayFigure } from '@/core/measure/words';
 import type { Documents } from '@/core/scene/documents';
 import type { Case } from '@/core/screens/cases';
 import type { CaseResult } from '@/core/survey/survey';
@@ -12,28 +14,26 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { openCase } from '../state/open-case';
 import { caseName, OUTCOME_SHAPES } from '../words';
 
+/** Differences that there is room for; all stand in the title. */
+const MOST_SAID = 2;
 /** CSS px that the longer side of a screen takes. */
 const ROOM = 112;
 
-/** Crop, bare and distortion of a layer in one number of each, as far as it has them. */
-function lossesOf(result: CaseResult | null, layerId: string) {
+/** What is measured of one layer, and what of it is wrong; `null` of a ground. */
+function judgedOf(result: CaseResult | null, layerId: string) {
   const layer = result?.layers.find((l) => l.id === layerId);
   if (!layer || layer.kind === 'ground') return null;
-  const { crop, bare, distortion } = layer.measures;
-  return { crop: crop?.total ?? 0, bare: bare?.total ?? 0, distorted: distortion ?? 0 };
+  const breaches = result!.breaches.filter((b) => b.layerId === layerId);
+  return { layer, measures: layer.measures, breaches };
 }
 
-/** “crop 12 %”, or that nothing is lost. */
-function sayLosses(losses: ReturnType<typeof lossesOf>): string {
-  const said = Object.entries(losses ?? {}).flatMap(([k, v]) => (v >= 0.0005 ? [`${k} ${sayShare(v)}`] : []));
-  return said.join(', ') || 'nothing lost';
-}
-
-/** “+12 %”, or nothing where both are the same. */
-function sayChange(is: number, was: number): string | null {
-  const by = is - was;
-  if (Math.abs(by) < 0.0005) return null;
-  return `${by > 0 ? '+' : '−'}${sayShare(Math.abs(by))}`;
+/** “crop 12 %”, or that nothing is lost; of a repeated picture nobody can say that. */
+function sayLosses({ layer, measures }: NonNullable<ReturnType<typeof judgedOf>>): string {
+  const said = LOSSES.flatMap((m) => {
+    const value = figureOf(m)(measures) ?? 0;
+    return value >= 0.0005 ? [sayFigure(m, value)] : [];
+  });
+  return said.join(', ') || (isRepeated(layer.placement) ? 'repeated' : 'nothing lost');
 }
 
 interface Props {
@@ -49,22 +49,18 @@ export function FitCell({ shown, documents, inUse, layerId }: Props) {
   const current = useWorkbench((s) => s.documents);
   const result = useCaseResult(shown, documents);
   const now = useCaseResult(inUse ? null : shown, current);
-  const changes = useMemo(() => {
-    const [is, was] = [lossesOf(result, layerId), lossesOf(now, layerId)];
-    if (!is || !was) return [];
-    return (['crop', 'bare', 'distorted'] as const).flatMap((k) => {
-      const change = sayChange(is[k], was[k]);
-      return change ? [`${k} ${change}`] : [];
-    });
+  const differences = useMemo(() => {
+    const [is, was] = [judgedOf(result, layerId), judgedOf(now, layerId)];
+    const said = is && was ? changes(is, was).flatMap(({ measure, by }) => sayChange(measure, by) ?? []) : [];
+    // Bare parts of the box and of the screen are often the same.
+    return [...new Set(said)];
   }, [result, now, layerId]);
   if (!result) return <td />;
   const { width, height } = result.regions.screen;
-  const own = result.breaches.filter((b) => b.layerId === layerId);
-  const breach = gravest(own);
-  const outcome = outcomeOf(own);
-  const figure = breach
-    ? sayFigure(breach.limit.measure, breach.value)
-    : sayLosses(lossesOf(result, layerId));
+  const own = judgedOf(result, layerId);
+  const breach = gravest(own?.breaches ?? []);
+  const outcome = outcomeOf(own?.breaches ?? []);
+  const figure = breach ? sayFigure(breach.limit.measure, breach.value) : own && sayLosses(own);
   return (
     <td>
       <button
@@ -78,7 +74,11 @@ export function FitCell({ shown, documents, inUse, layerId }: Props) {
       <span className="figures">
         <b className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</b> {figure}
       </span>
-      {changes.length > 0 && <span className="figures quiet">{changes.join(', ')}</span>}
+      {differences.length > 0 && (
+        <span className="figures quiet" title={differences.join(', ')}>
+          {differences.slice(0, MOST_SAID).join(', ')}
+        </span>
+      )}
     </td>
   );
 }

@@ -1,19 +1,24 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
-import { COMPARED, variantsOf, type Compared, type Variant } from '@/core/findings/variants';
-import { sayShare } from '@/core/formats/numbers';
-import { applyPatch } from '@/core/scene/patch';
+import { Form } from 'react-bootstrap';
+import {
+  COMPARED,
+  usualValues,
+  variantsOf,
+  type Compared,
+  type ComparedValues,
+  type Variant,
+} from '@/core/findings/variants';
 import { isPlaced } from '@/core/scene/scene';
-import type { Case } from '@/core/screens/cases';
 import { backgroundOf } from '@/core/survey/mark';
 import { useAsked, type Asking } from '../state/ask';
 import { useTelling } from '../state/telling';
-import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit } from '../state/edit';
+import { useScene, useWorkbench } from '../state/context';
+import { useSettled } from '../state/settled';
 import { caseSize } from '../words';
 import { Choices } from '../workbench/Choices';
-import { FitCell } from './FitCell';
+import { ValueEditor } from './ValueEditor';
+import { VariantRow } from './VariantRow';
 
 /** As many as there is room for. */
 const most = () => (window.innerWidth >= 1600 ? 11 : 7);
@@ -25,12 +30,16 @@ const PART_WORDS: Record<Compared, string> = {
   picture: 'picture',
 };
 
-function useVariants(layerId: string | undefined, part: Compared): Variant[] {
+function useVariants(
+  layerId: string | undefined,
+  part: Compared,
+  values: ComparedValues | undefined,
+): Variant[] {
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
   return useMemo(
-    () => (layerId ? variantsOf(documents, sceneId, layerId, part) : []),
-    [documents, sceneId, layerId, part],
+    () => (layerId ? variantsOf(documents, sceneId, layerId, part, values) : []),
+    [documents, sceneId, layerId, part, values],
   );
 }
 
@@ -49,53 +58,6 @@ function useClear(layerId: string | undefined, variants: readonly Variant[]) {
   return useAsked(layerId === undefined ? null : asking);
 }
 
-interface RowProps {
-  variant: Variant;
-  cases: readonly Case[];
-  /** `undefined` until it is known */
-  clear: number | null | undefined;
-  layerId: string;
-}
-
-function VariantRow({ variant, cases, clear, layerId }: RowProps) {
-  const store = useWorkbenchStore();
-  const documents = useWorkbench((s) => s.documents);
-  const after = useMemo(() => applyPatch(documents, variant.patch), [documents, variant]);
-  const inUse = variant.patch.length === 0;
-  const use = () =>
-    edit(store, (d) => {
-      Object.assign(d, after);
-    });
-  return (
-    <tr className={inUse ? 'fits-in-use' : undefined}>
-      <th scope="row">
-        <b>{variant.label}</b>
-        <span className="figures quiet">
-          {clear === undefined && '…'}
-          {clear === null && 'cannot be drawn'}
-          {typeof clear === 'number' && `clear for ${sayShare(clear)}`}
-        </span>
-        {inUse ? (
-          <span className="quiet">in use</span>
-        ) : (
-          <Button
-            variant="quiet"
-            size="sm"
-            disabled={clear === null}
-            aria-label={`Use ${variant.label}`}
-            onClick={use}
-          >
-            use it
-          </Button>
-        )}
-      </th>
-      {cases.map((c) => (
-        <FitCell key={c.id} shown={c} documents={after} inUse={inUse} layerId={layerId} />
-      ))}
-    </tr>
-  );
-}
-
 /** Fits, or other values of a part of a rule, down; telling screens across; each cell drawn and measured. */
 export function FitsLens() {
   const scene = useScene();
@@ -103,9 +65,15 @@ export function FitsLens() {
   const [part, setPart] = useState<Compared>('fit');
   const layers = scene.layers.filter(isPlaced);
   const layerId = layers.some((l) => l.id === picked) ? picked! : (backgroundOf(scene) ?? layers[0])?.id;
-  const variants = useVariants(layerId, part);
+  const documents = useWorkbench((s) => s.documents);
+  /** what somebody has chosen to compare with, by layer */
+  const [chosen, setChosen] = useState<Record<string, ComparedValues>>({});
+  const variants = useVariants(layerId, part, layerId ? chosen[layerId] : undefined);
   const cases = useTelling(most);
-  const clear = useClear(layerId, variants);
+  const settled = useSettled(variants);
+  const clear = useClear(layerId, settled);
+  const layer = layers.find((l) => l.id === layerId);
+  const values = layer && (chosen[layer.id] ?? usualValues(layer, documents));
   return (
     <main className="fits" id="main">
       <div className="fits-head">
@@ -149,7 +117,25 @@ export function FitsLens() {
             </thead>
             <tbody>
               {variants.map((v, i) => (
-                <VariantRow key={v.label} variant={v} cases={cases} clear={clear?.[i]} layerId={layerId!} />
+                <VariantRow
+                  // By its place: the field that changes what a row says stands in that row.
+                  key={`${layerId} ${part} ${i}`}
+                  variant={v}
+                  value={
+                    v.chosen !== undefined && (
+                      <ValueEditor
+                        label={v.label}
+                        part={part}
+                        at={v.chosen}
+                        values={values!}
+                        onChange={(next) => setChosen((all) => ({ ...all, [layerId!]: next }))}
+                      />
+                    )
+                  }
+                  cases={cases}
+                  clear={variants === settled ? clear?.[i] : undefined}
+                  layerId={layerId!}
+                />
               ))}
             </tbody>
           </table>

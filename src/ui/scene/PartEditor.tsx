@@ -1,7 +1,7 @@
 'use client';
 import { useState, type ReactElement } from 'react';
 import { Form } from 'react-bootstrap';
-import type { Fit } from '@/core/fit/rule';
+import { isRepeating, type Fit } from '@/core/fit/rule';
 import { heldBy } from '@/core/placing/convert';
 import type { Placing, Region } from '@/core/placing/rule';
 import { setAt, valueAt, type Editable, type Part } from '@/core/sentences/parts';
@@ -53,12 +53,12 @@ function AlignPart({ layer, part, editable, onChange, onCommit }: EditorProps<'a
   const store = useWorkbenchStore();
   const id = layer.kind === 'picture' ? layer.picture : '';
   const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === id));
-  const { repeat } = valueAt(layer, part.paths[0]!.slice(0, -1)) as Fit;
+  const fit = valueAt(layer, part.paths[0]!.slice(0, -1)) as Fit;
   return (
     <AlignEditor
       value={editable.value}
       focalPoint={picture?.cuts[0]?.focalPoint ?? { x: 0.5, y: 0.5 }}
-      repeated={repeat.x !== 'no-repeat' || repeat.y !== 'no-repeat'}
+      repeated={isRepeating(fit)}
       layerId={layer.id}
       onChange={onChange}
       onFocal={(point) => editLive(store, (documents) => setFocalPoint(documents, id, point))}

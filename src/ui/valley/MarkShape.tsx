@@ -9,7 +9,7 @@ interface Props {
   solid: boolean;
   title: string;
   chosen: boolean;
-  onOpen: () => void;
+  onOpen?: () => void;
 }
 
 /** A case on the valley: a triangle that fails, half a one that warns, a circle that is clear; hollow off the curve. */

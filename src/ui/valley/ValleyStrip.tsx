@@ -15,6 +15,7 @@ import { lossAtY, RATIO_LABELS, ratioAt, xOf, yOf, type ValleyScale } from './sc
 import { useLimit, WORDS, type ValleyProps } from './limits';
 import { useValley, type ValleyData } from './useValley';
 import { ValleyWords } from './ValleyWords';
+import { WindowOnStrip, type StripWindow } from './WindowOnStrip';
 
 const HEIGHT = 96;
 /** Before it is known. */
@@ -53,9 +54,13 @@ function HeldRange({ data, measure, scale }: ValleyProps & { scale: ValleyScale 
 }
 
 /** What the pointer is doing on the strip. */
-type Drag = { kind: 'brush'; from: number; to: number } | { kind: 'limit'; outcome: string } | null;
+type Drag =
+  | { kind: 'brush'; from: number; to: number }
+  | { kind: 'limit'; outcome: string }
+  | { kind: 'window' }
+  | null;
 
-function Plot({ data, measure }: ValleyProps) {
+function Plot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {
   const store = useWorkbenchStore();
   const view = useWorkbench((s) => s.view);
   const screens = useWorkbench((s) => s.screens);
@@ -84,6 +89,7 @@ function Plot({ data, measure }: ValleyProps) {
     if (!drag) return;
     const { x, y } = pointOf(e);
     if (drag.kind === 'limit') set(drag.outcome, lossAtY(scale, y));
+    else if (drag.kind === 'window') free?.onRatio(ratioAt(scale, x));
     else setDrag({ ...drag, to: x });
   };
   const onUp = () => {
@@ -107,11 +113,12 @@ function Plot({ data, measure }: ValleyProps) {
       viewBox={`0 0 ${size.width} ${size.height}`}
       preserveAspectRatio="none"
       role="img"
-      aria-label={`${data.name}: ${WORDS[measure]} over the ratio of its box, ${data.marks.length} cases`}
+      aria-label={`${data.name}: ${WORDS[measure]} over the ratio of its box, ${data.marks.length} cases${free ? `; the free window at ${sayRatio(free.ratio)}` : ''}`}
       onPointerDown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
         const { x } = pointOf(e);
-        setDrag({ kind: 'brush', from: x, to: x });
+        free?.onRatio(ratioAt(scale, x));
+        setDrag(free ? { kind: 'window' } : { kind: 'brush', from: x, to: x });
       }}
       onPointerMove={onMove}
       onPointerUp={onUp}
@@ -180,17 +187,21 @@ function Plot({ data, measure }: ValleyProps) {
             outcome={outcome}
             solid={m.solid}
             title={said}
-            chosen={m.caseId === view.case}
-            onOpen={() => open(m.caseId)}
+            chosen={!free && m.caseId === view.case}
+            onOpen={() => !free && open(m.caseId)}
           />
         );
       })}
+      {free && <WindowOnStrip window={free} measure={measure} scale={scale} />}
     </svg>
   );
 }
 
-/** The valley of the background above the field: aspect ratio across, loss upwards, every case a mark. */
-export function ValleyStrip() {
+/**
+ * The valley of the background above the field: aspect ratio across, loss upwards, every case a mark.
+ * @param free a window that is dragged over it, instead of a stretch that narrows the field
+ */
+export function ValleyStrip({ free }: { free?: StripWindow }) {
   const data = useValley();
   const store = useWorkbenchStore();
   const [picked, setPicked] = useState<ValleyMeasure | null>(null);
@@ -205,17 +216,23 @@ export function ValleyStrip() {
           value={measure}
           onChoose={setPicked}
         />
-        <ValleyWords data={data} measure={measure} />
-        <Button
-          variant="quiet"
-          size="sm"
-          title="Compare fits and measures over all ratios"
-          onClick={() => store.setState(({ view }) => ({ view: { ...view, middle: 'valley' } }))}
-        >
-          large
-        </Button>
+        <ValleyWords data={data} measure={measure} narrows={!free} />
+        {free ? (
+          <span className="quiet">
+            Drag the window along it. Ticks stand where its width changes something.
+          </span>
+        ) : (
+          <Button
+            variant="quiet"
+            size="sm"
+            title="Compare fits and measures over all ratios"
+            onClick={() => store.setState(({ view }) => ({ view: { ...view, middle: 'valley' } }))}
+          >
+            large
+          </Button>
+        )}
       </div>
-      <Plot data={data} measure={measure} />
+      <Plot data={data} measure={measure} free={free} />
     </section>
   );
 }

@@ -8,16 +8,12 @@ import { ratiosOf } from '../state/view';
 import { OUTCOME_SHAPES } from '../words';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 
-/** Limits and range as words, each of which can be changed without a pointer. */
-export function ValleyWords({ data, measure }: ValleyProps) {
-  const store = useWorkbenchStore();
-  const view = useWorkbench((s) => s.view);
+/**
+ * Limits and range as words, each of which can be changed without a pointer.
+ * @param narrows whether there is a field that ratios narrow
+ */
+export function ValleyWords({ data, measure, narrows }: ValleyProps & { narrows: boolean }) {
   const { set, onCommit } = useLimit(measure);
-  const chosen = ratiosOf(view) ?? data.range;
-  const narrow = (change: Partial<typeof chosen>) => {
-    const { low, high } = { ...chosen, ...change };
-    store.setState({ view: { ...store.getState().view, ratios: `${low.toFixed(3)}-${high.toFixed(3)}` } });
-  };
   return (
     <span className="valley-words">
       {data.limits[measure].map((l) => (
@@ -51,6 +47,22 @@ export function ValleyWords({ data, measure }: ValleyProps) {
           )}
         </EditorPopover>
       ))}
+      {narrows && <RatioWords data={data} />}
+    </span>
+  );
+}
+
+/** The ratios that the field is narrowed to. */
+function RatioWords({ data }: Pick<ValleyProps, 'data'>) {
+  const store = useWorkbenchStore();
+  const view = useWorkbench((s) => s.view);
+  const chosen = ratiosOf(view) ?? data.range;
+  const narrow = (change: Partial<typeof chosen>) => {
+    const { low, high } = { ...chosen, ...change };
+    store.setState({ view: { ...store.getState().view, ratios: `${low.toFixed(3)}-${high.toFixed(3)}` } });
+  };
+  return (
+    <>
       <EditorPopover
         label="Ratios that are shown"
         button={{
@@ -91,6 +103,6 @@ export function ValleyWords({ data, measure }: ValleyProps) {
           all ratios
         </Button>
       )}
-    </span>
+    </>
   );
 }

@@ -6,6 +6,7 @@ import { sayNumber, sayRatio } from '@/core/formats/numbers';
 import { breachId, type Breach } from '@/core/measure/judge';
 import { ownerName } from '@/core/measure/words';
 import type { Stretch } from '@/core/solve/stretches';
+import { markOf } from '@/core/survey/mark';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useAsked, type Asking } from '../state/ask';
@@ -13,6 +14,7 @@ import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { BackToField } from '../workbench/BackToField';
 import { sayWindow, windowOf } from '../state/view';
+import { ValleyStrip } from '../valley/ValleyStrip';
 import { OUTCOME_SHAPES } from '../words';
 import { StretchBar } from './StretchBar';
 
@@ -112,6 +114,7 @@ export function FreeWindow() {
   const documents = useWorkbench((s) => s.documents);
   const view = useWorkbench((s) => s.view);
   const c = useChosenCase();
+  const scene = useScene();
   const result = useCaseResult(c, documents);
   const stage = useRef<HTMLDivElement>(null);
   const room = useElementSize(stage);
@@ -138,8 +141,17 @@ export function FreeWindow() {
     const by = e.shiftKey ? 10 : 1;
     set({ width: size.width + step[0] * by, height: size.height + step[1] * by });
   };
+  const { height } = size;
+  const strip = result && {
+    ratio: size.width / height,
+    mark: markOf(result, scene),
+    outcome: result.outcome,
+    changes: widths.slice(1).map((s) => s.from / height),
+    onRatio: (ratio: number) => set({ width: Math.round(ratio * height) }),
+  };
   return (
     <section className="middle-view free-window" aria-label="Free window">
+      {strip && <ValleyStrip free={strip} />}
       <div className="valley-head">
         <span className="figures">
           Free window{' '}

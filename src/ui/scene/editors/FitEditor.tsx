@@ -1,7 +1,7 @@
 'use client';
 import { Form } from 'react-bootstrap';
 import { FIT_PRESETS, presetOf, withPreset } from '@/core/fit/presets';
-import type { Fit, FitSize, Repeat } from '@/core/fit/rule';
+import { isRepeating, type Fit, type FitSize, type Repeat } from '@/core/fit/rule';
 import { percent, type Length, type NamedValue } from '@/core/scene/values';
 import { FIT_WORDS } from '../../words';
 import { LengthField } from './LengthField';
@@ -68,9 +68,8 @@ function SideField(p: {
 /** A repeated picture has no focal point. */
 function withRepeat(fit: Fit, axis: 'x' | 'y', mode: Repeat): Fit {
   const repeat = { ...fit.repeat, [axis]: mode };
-  const once = repeat.x === 'no-repeat' && repeat.y === 'no-repeat';
   const tiled = withPreset(fit, 'tile');
-  return once ? { ...fit, repeat } : { ...fit, align: tiled.align, repeat };
+  return isRepeating({ repeat }) ? { ...fit, align: tiled.align, repeat } : { ...fit, repeat };
 }
 
 /** How a picture is drawn in its box: a usual fit, or a size of its own with copies each way. */

@@ -1,0 +1,72 @@
+import { survey } from '../survey/survey';
+import { demoCases, demoInput } from '../../../demo/testing';
+import type { Layer } from '../scene/scene';
+import { percent } from '../scene/values';
+import { changes, type Judged } from './change';
+import { sayChange } from './words';
+
+const [first] = demoCases;
+const judged = (change: (l: Layer) => Layer, id: string): Judged => {
+  const input = demoInput('winter-splash');
+  const scene = { ...input.scene, layers: input.scene.layers.map((l) => (l.id === id ? change(l) : l)) };
+  const [result] = survey({ ...input, scene }, [first!]);
+  const layer = result!.layers.find((l) => l.id === id)!;
+  if (layer.kind === 'ground') throw new Error('A ground is not measured.');
+  return { measures: layer.measures, breaches: result!.breaches.filter((b) => b.layerId === id) };
+};
+
+describe('changes', () => {
+  it('are of losses, and of whatever breaks a limit in either state', () => {
+    const fit = (size: 'cover' | 'contain' | 'natural') => (l: Layer) =>
+      l.kind === 'picture' ? { ...l, fit: { ...l.fit, size } } : l;
+    const cover = judged(fit('cover'), 'harbour');
+    const contain = judged(fit('contain'), 'harbour');
+    const found = new Map(changes(contain, cover).map((c) => [c.measure, c.by]));
+    expect(found.get('crop')).toBe(-cover.measures.crop!.total);
+    expect(found.get('bare')).toBe(contain.measures.bare!.total);
+    expect(found.get('distortion')).toBeCloseTo(0, 12);
+    expect(found.get('bare-screen')).toBe(contain.measures.bareScreen.total);
+    for (const { limit } of [...cover.breaches, ...contain.breaches])
+      expect(found.has(limit.measure as 'crop')).toBe(true);
+    expect(changes(cover, cover).every((c) => c.by === 0)).toBe(true);
+    // The other way round everything is the other way round.
+    const back = changes(cover, contain);
+    expect(back.map((c) => c.by + found.get(c.measure)!)).toEqual(back.map(() => 0));
+  });
+
+  it('are none of what is not measured in both', () => {
+    const whole = judged((l) => l, 'harbour');
+    const tiled = judged(
+      (l) =>
+        l.kind === 'picture'
+          ? {
+              ...l,
+              fit: {
+                ...l.fit,
+                size: 'natural',
+                repeat: { x: 'repeat', y: 'repeat' },
+                align: {
+                  kind: 'position',
+                  x: { percent: 0, offset: percent(0) },
+                  y: { percent: 0, offset: percent(0) },
+                },
+              },
+            }
+          : l,
+      'harbour',
+    );
+    const measured = changes(tiled, whole).map((c) => c.measure);
+    expect(measured).not.toContain('crop');
+    expect(measured).not.toContain('keep-lost');
+    expect(measured).toContain('bare');
+  });
+
+  it('are said with a sign and a unit, and not at all where they are next to nothing', () => {
+    expect(sayChange('crop', -0.663)).toBe('crop −66.3 %');
+    expect(sayChange('clearance-safe', 12.34)).toBe('to safe edge +12.3 lu');
+    expect(sayChange('contrast', 0.4)).toBe('contrast +0.4');
+    expect(sayChange('enlargement', 1.6)).toBe('enlarged +1.6 ×');
+    expect(sayChange('crop', 0.0004)).toBeNull();
+    expect(sayChange('clearance-safe', -0.04)).toBeNull();
+  });
+});
