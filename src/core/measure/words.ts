@@ -1,4 +1,4 @@
-import { sayArea, sayContrast, sayLength, sayRatio, sayShare, sayTimes } from '../formats/numbers';
+import { sayArea, sayContrast, sayLength, sayNumber, sayRatio, sayShare, sayTimes } from '../formats/numbers';
 import type { Breach } from './judge';
 import type { Limit, MeasureName } from './limit';
 
@@ -95,7 +95,8 @@ export function sayChange(measure: MeasureName, by: number): string | null {
   const amount = Math.abs(by) * typed.factor;
   if (amount < LEAST_SAID) return null;
   const unit = typed === CONTRAST || typed === COUNT ? '' : ` ${typed.unit}`;
-  return `${word} ${by > 0 ? '+' : '−'}${sayRatio(amount)}${unit}`;
+  const said = typed === SHARE || typed === TIMES ? sayRatio(amount) : sayNumber(amount);
+  return `${word} ${by > 0 ? '+' : '−'}${said}${unit}`;
 }
 
 const BARS: Record<string, string> = {

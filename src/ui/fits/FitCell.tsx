@@ -75,8 +75,13 @@ export function FitCell({ shown, documents, inUse, layerId }: Props) {
         <b className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</b> {figure}
       </span>
       {differences.length > 0 && (
-        <span className="figures quiet" title={differences.join(', ')}>
-          {differences.slice(0, MOST_SAID).join(', ')}
+        <span className="figures quiet fits-changes" title={differences.join(', ')}>
+          {differences.slice(0, MOST_SAID).map((said, i) => (
+            <span key={said}>
+              {said}
+              {i < Math.min(differences.length, MOST_SAID) - 1 && ','}
+            </span>
+          ))}
         </span>
       )}
     </td>
