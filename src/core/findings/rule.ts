@@ -1,15 +1,15 @@
 import type { MeasureName } from '../measure/limit';
 
-/** What is wrong, by the measure that says so. */
+/** What is wrong, by the measure that says so; the word stands after the name of the layer. */
 export const RULES = {
   crop: { id: 'over-cropped', word: 'cropped too much' },
-  'keep-lost': { id: 'keep-area-cut', word: 'a keep area is cut' },
-  'keep-hidden': { id: 'keep-area-hidden', word: 'a keep area is hidden' },
-  bare: { id: 'bare-box', word: 'its box is not filled' },
+  'keep-lost': { id: 'keep-area-cut', word: 'has a keep area cut off' },
+  'keep-hidden': { id: 'keep-area-hidden', word: 'has a keep area hidden' },
+  bare: { id: 'bare-box', word: 'does not fill its box' },
   'bare-screen': { id: 'bare-edge', word: 'stops short of the screen’s edge' },
   distortion: { id: 'distorted', word: 'distorted' },
-  enlargement: { id: 'soft', word: 'too few pixels' },
-  excess: { id: 'wasteful', word: 'far more pixels than are drawn' },
+  enlargement: { id: 'soft', word: 'has too few pixels' },
+  excess: { id: 'wasteful', word: 'has far more pixels than are drawn' },
   'clearance-safe': { id: 'unsafe', word: 'too near the edge of the safe area' },
   'clearance-screen': { id: 'tight', word: 'too near the edge of the screen' },
   'under-cutout': { id: 'unsafe', word: 'under a cutout' },
@@ -26,7 +26,7 @@ export const RULES = {
   overlap: { id: 'overlap', word: 'lies across another layer' },
   contrast: { id: 'low-contrast', word: 'hard to make out' },
   collapse: { id: 'collapsed', word: 'collapsed to nothing' },
-  'bar-contrast': { id: 'bar-unreadable', word: 'its signs are hard to make out' },
+  'bar-contrast': { id: 'bar-unreadable', word: 'has signs that are hard to make out' },
   grounds: { id: 'wrong-ground', word: 'has no ground, or more than one' },
-  unpaired: { id: 'missing-dark', word: 'a dark half is missing' },
+  unpaired: { id: 'missing-dark', word: 'lacks a dark half' },
 } as const satisfies Record<MeasureName, { id: string; word: string }>;

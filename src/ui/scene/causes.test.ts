@@ -30,7 +30,7 @@ describe('what a rule causes', () => {
     const said = [...faults].map(([part, fault]) => [part.editable.kind, fault]);
     expect(said).toEqual([
       ['fit', { outcome: 'fail', words: 'cropped too much, distorted' }],
-      ['align', { outcome: 'fail', words: 'a keep area is cut' }],
+      ['align', { outcome: 'fail', words: 'has a keep area cut off' }],
     ]);
   });
 

@@ -29,7 +29,7 @@ export const useCauses = (layerId: string | null): readonly Cause[] =>
 /** What is said of a part that causes something. */
 export interface PartFault {
   outcome: Outcome;
-  /** “cropped too much, a keep area is cut” */
+  /** “cropped too much, has a keep area cut off” */
   words: string;
 }
 
