@@ -5,11 +5,14 @@ import type { Case } from '../screens/cases';
 import type { SurveyInput } from '../survey/survey';
 import { because, causeOf } from './because';
 import type { Finding } from './finding';
+import { ruleOfFinding } from './rule';
 
 /** The part of a rule that a finding comes from. */
 export interface Cause {
   findingId: string;
   measure: MeasureName;
+  /** what is wrong, after the name of the layer */
+  word: string;
   /** the gravest of its cases */
   outcome: Outcome;
   part: NonNullable<Reason['part']>;
@@ -21,5 +24,5 @@ export const causesOf = (input: SurveyInput, findings: readonly Finding[], cases
     const { id, measure, outcome, accepted } = finding;
     if (accepted) return [];
     const part = causeOf(because(input, finding, cases), measure);
-    return part ? [{ findingId: id, measure, outcome, part }] : [];
+    return part ? [{ findingId: id, measure, word: ruleOfFinding(finding).word, outcome, part }] : [];
   });

@@ -1,4 +1,11 @@
+import type { Breach } from '../measure/judge';
 import type { MeasureName } from '../measure/limit';
+import type { Finding } from './finding';
+
+interface Rule {
+  id: string;
+  word: string;
+}
 
 /** What is wrong, by the measure that says so; the word stands after the name of the layer. */
 export const RULES = {
@@ -19,9 +26,9 @@ export const RULES = {
   'off-centre': { id: 'off-centre', word: 'looks off centre' },
   'off-centre-screen': { id: 'off-centre', word: 'off the screen’s centre' },
   'off-centre-safe': { id: 'off-centre', word: 'off the safe area’s centre' },
-  'share-width': { id: 'size', word: 'too wide or too narrow' },
-  'share-height': { id: 'size', word: 'too high or too low' },
-  'share-area': { id: 'size', word: 'too large or too small' },
+  'share-width': { id: 'too-small-or-large', word: 'too wide or too narrow' },
+  'share-height': { id: 'too-small-or-large', word: 'too high or too low' },
+  'share-area': { id: 'too-small-or-large', word: 'too large or too small' },
   spill: { id: 'spill', word: 'larger than its box' },
   overlap: { id: 'overlap', word: 'lies across another layer' },
   contrast: { id: 'low-contrast', word: 'hard to make out' },
@@ -29,4 +36,31 @@ export const RULES = {
   'bar-contrast': { id: 'bar-unreadable', word: 'has signs that are hard to make out' },
   grounds: { id: 'wrong-ground', word: 'has no ground, or more than one' },
   unpaired: { id: 'missing-dark', word: 'lacks a dark half' },
-} as const satisfies Record<MeasureName, { id: string; word: string }>;
+} as const satisfies Record<MeasureName, Rule>;
+
+/** Of measures that are limited at both ends: what is wrong at each. */
+const ENDS: Partial<Record<MeasureName, { under: Rule; over: Rule }>> = {
+  'share-width': {
+    under: { id: 'too-small', word: 'too narrow' },
+    over: { id: 'too-large', word: 'too wide' },
+  },
+  'share-height': {
+    under: { id: 'too-small', word: 'too low' },
+    over: { id: 'too-large', word: 'too high' },
+  },
+  'share-area': {
+    under: { id: 'too-small', word: 'too small' },
+    over: { id: 'too-large', word: 'too large' },
+  },
+};
+
+/** What is wrong, as exactly as it can be said of all of these: breaches of one measure, at least one. */
+export function ruleOf(breaches: readonly Breach[]): Rule {
+  const { measure } = breaches[0]!.limit;
+  const ends = ENDS[measure];
+  const under = breaches.filter(({ limit, value }) => limit.min !== undefined && value < limit.min).length;
+  if (!ends || (under > 0 && under < breaches.length)) return RULES[measure];
+  return under > 0 ? ends.under : ends.over;
+}
+
+export const ruleOfFinding = ({ on }: Finding): Rule => ruleOf(on.map((f) => f.breach));

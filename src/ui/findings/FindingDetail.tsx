@@ -5,7 +5,7 @@ import type { Advice } from '@/core/findings/advise';
 import type { Reason } from '@/core/explain/reason';
 import type { Finding } from '@/core/findings/finding';
 import type { Acceptance } from '@/core/measure/accept';
-import { RULES } from '@/core/findings/rule';
+import { ruleOfFinding } from '@/core/findings/rule';
 import { ownerName } from '@/core/measure/words';
 import { applyPatch } from '@/core/scene/patch';
 import { findCase, screensOf } from '@/core/screens/cases';
@@ -29,7 +29,7 @@ function Costs({ costs }: Pick<Advice, 'costs'>) {
       {costs
         .map(
           ({ finding: f, more }) =>
-            `${ownerName(f.layerId, layers)} ${RULES[f.measure].word} on ${more} more`,
+            `${ownerName(f.layerId, layers)} ${ruleOfFinding(f).word} on ${more} more`,
         )
         .join(', ')}
     </span>

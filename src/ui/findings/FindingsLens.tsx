@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { sayShare } from '@/core/formats/numbers';
-import { RULES } from '@/core/findings/rule';
+import { ruleOfFinding } from '@/core/findings/rule';
 import type { Finding } from '@/core/findings/finding';
 import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
@@ -38,7 +38,7 @@ function FindingRow({ finding, open, onOpen }: RowProps) {
       <button type="button" className="finding-head" aria-expanded={open} onClick={onOpen}>
         <span className={`outcome-${outcome}`}>{accepted ? '✓' : OUTCOME_SHAPES[outcome]}</span>
         <span>
-          <b>{ownerName(finding.layerId, layers)}</b> {RULES[measure].word}
+          <b>{ownerName(finding.layerId, layers)}</b> {ruleOfFinding(finding).word}
           {accepted && <span className="quiet"> accepted: {accepted}</span>}
         </span>
         <span className="figures">
@@ -57,7 +57,7 @@ function FindingRow({ finding, open, onOpen }: RowProps) {
 }
 
 const GROUP: Record<'cause' | 'layer', (f: Finding) => string> = {
-  cause: (f) => RULES[f.measure].id,
+  cause: (f) => ruleOfFinding(f).id,
   layer: (f) => f.layerId,
 };
 

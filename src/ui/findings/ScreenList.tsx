@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { byScreen } from '@/core/findings/by-screen';
 import type { Finding } from '@/core/findings/finding';
-import { RULES } from '@/core/findings/rule';
+import { ruleOf } from '@/core/findings/rule';
 import { ownerName, sayFigure } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
@@ -38,7 +38,7 @@ export function ScreenList({ findings }: { findings: readonly Finding[] }) {
                   <span className={`outcome-${worst.breach.limit.outcome}`}>
                     {worst.breach.accepted ? '✓' : OUTCOME_SHAPES[worst.breach.limit.outcome]}
                   </span>{' '}
-                  {ownerName(finding.layerId, layers)} {RULES[finding.measure].word},{' '}
+                  {ownerName(finding.layerId, layers)} {ruleOf(on.map((o) => o.breach)).word},{' '}
                   <span className="figures">{sayFigure(finding.measure, worst.breach.value)}</span>{' '}
                   <button type="button" className="why" onClick={() => openCase(store, worst.caseId)}>
                     {c ? `${caseTurn(c)}, ${c.appearance}` : worst.caseId}

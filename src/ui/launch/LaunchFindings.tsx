@@ -2,7 +2,7 @@
 import { useCallback, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/formats/numbers';
-import { RULES } from '@/core/findings/rule';
+import { ruleOfFinding } from '@/core/findings/rule';
 import { acceptsFinding, type LaunchFinding } from '@/core/launch/findings';
 import { LAUNCH_LIMITS, type LaunchAcceptance } from '@/core/launch/limits';
 import { ownerName } from '@/core/measure/words';
@@ -32,7 +32,7 @@ function saySceneCosts({ scene, costs }: LaunchAdvice['sceneCosts'][number]): st
     .slice(0, NAMED)
     .map(
       ({ finding: f, more }) =>
-        `${ownerName(f.layerId, scene.layers)} ${RULES[f.measure].word} on ${more} more`,
+        `${ownerName(f.layerId, scene.layers)} ${ruleOfFinding(f).word} on ${more} more`,
     );
   const rest = costs.length - said.length;
   return `in ${scene.name} ${said.join(', ')}${rest > 0 ? ` and ${rest} other ${rest === 1 ? 'thing' : 'things'}` : ''}`;

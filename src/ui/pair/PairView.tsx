@@ -2,7 +2,7 @@
 import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Variant } from '@/core/findings/variants';
-import { RULES } from '@/core/findings/rule';
+import { ruleOf } from '@/core/findings/rule';
 import { breachId, gravestOfEach } from '@/core/measure/judge';
 import { ownerName, sayFigure } from '@/core/measure/words';
 import { findCase, type Case } from '@/core/screens/cases';
@@ -105,8 +105,7 @@ function Breaches({ label, result, other }: { label: string; result: CaseResult;
         return (
           <li key={breachId(b)} className={isSame ? 'quiet' : undefined}>
             <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
-            {ownerName(b.layerId, layers)} {RULES[b.limit.measure].word},{' '}
-            <span className="figures">{figure}</span>
+            {ownerName(b.layerId, layers)} {ruleOf([b]).word}, <span className="figures">{figure}</span>
             {!same && <b> only here</b>}
           </li>
         );

@@ -1,4 +1,5 @@
 import type { Cause } from '@/core/findings/causes';
+import { RULES } from '@/core/findings/rule';
 import { layerSentence } from '@/core/sentences/layer';
 import { demoDocuments } from '../../../demo/documents';
 import { faultOf, faultsOf } from './causes';
@@ -12,6 +13,7 @@ const parts = layerSentence(harbour, names, project.pictures).filter((t) => type
 const cause = (measure: Cause['measure'], outcome: Cause['outcome'], path: Cause['part']['path']): Cause => ({
   findingId: `harbour ${measure}`,
   measure,
+  word: RULES[measure].word,
   outcome,
   part: { layerId: 'harbour', path },
 });

@@ -1,5 +1,4 @@
 'use client';
-import { RULES } from '@/core/findings/rule';
 import type { Cause } from '@/core/findings/causes';
 import { worse, type Outcome } from '@/core/measure/judge';
 import type { Part } from '@/core/sentences/parts';
@@ -38,7 +37,7 @@ export function faultOf(causes: readonly Cause[]): PartFault | null {
   if (causes.length === 0) return null;
   return {
     outcome: causes.reduce<Outcome>((o, c) => worse(o, c.outcome), 'clear'),
-    words: [...new Set(causes.map((c) => RULES[c.measure].word))].join(', '),
+    words: [...new Set(causes.map((c) => c.word))].join(', '),
   };
 }
 

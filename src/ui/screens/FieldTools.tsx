@@ -1,7 +1,7 @@
 'use client';
 import { Button, Form } from 'react-bootstrap';
 import { FIT_PRESETS, presetOf, withPreset } from '@/core/fit/presets';
-import { RULES } from '@/core/findings/rule';
+import { ruleOfFinding } from '@/core/findings/rule';
 import { ownerName } from '@/core/measure/words';
 import { OUTCOMES } from '@/core/measure/judge';
 import { KIND_GROUPS } from '@/core/screens/kinds';
@@ -54,7 +54,7 @@ function FindingFilter() {
       onClick={() => store.setState(({ view }) => ({ view: { ...view, lens: 'findings' } }))}
     >
       <span className={`outcome-${finding.outcome}`}>{OUTCOME_SHAPES[finding.outcome]}</span>{' '}
-      {ownerName(finding.layerId, layers ?? [])} {RULES[finding.measure].word}
+      {ownerName(finding.layerId, layers ?? [])} {ruleOfFinding(finding).word}
     </Button>
   );
 }

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { Button } from 'react-bootstrap';
-import { RULES } from '@/core/findings/rule';
+import { ruleOf } from '@/core/findings/rule';
 import { sayNumber, sayRatio } from '@/core/formats/numbers';
 import { breachId, type Breach } from '@/core/measure/judge';
 import { ownerName } from '@/core/measure/words';
@@ -72,7 +72,7 @@ function Changes({
   onGo: (lu: number) => void;
 }) {
   const { layers } = useScene();
-  const say = (b: Breach) => `${ownerName(b.layerId, layers)} ${RULES[b.limit.measure].word}`;
+  const say = (b: Breach) => `${ownerName(b.layerId, layers)} ${ruleOf([b]).word}`;
   return (
     <section className="window-changes" aria-label={`Where the ${along} changes an outcome`}>
       <h3>
