@@ -1,4 +1,4 @@
-import { contrastRatio, luminance, luminancesOf, over, ratioOf } from '../pixels/colour';
+import { contrastRatio, luminance, luminanceAt, over, ratioOf } from '../pixels/colour';
 import { colourAt, countOf, type Colours, type Rgba } from '../pixels/raster';
 
 /** How many tiles may have less contrast than the figure says: under a tenth of them. */
@@ -11,9 +11,9 @@ const PERCENTILE = 0.1;
  */
 export function tileContrasts(ink: Rgba, tiles: Colours, out?: Float64Array): Float64Array {
   const own = luminance(ink);
-  const all = luminancesOf(tiles, out);
+  const all = out ?? new Float64Array(countOf(tiles));
   for (let i = 0; i < all.length; i++)
-    all[i] = ratioOf(ink.a < 1 ? luminance(over(ink, colourAt(tiles, i))) : own, all[i]!);
+    all[i] = ratioOf(ink.a < 1 ? luminance(over(ink, colourAt(tiles, i))) : own, luminanceAt(tiles, i));
   return all;
 }
 

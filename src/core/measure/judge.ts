@@ -77,8 +77,15 @@ function judge(layerId: string, limit: Limit, value: number | null | undefined, 
   if (by > ROUNDING) found.push({ layerId, limit, value, by });
 }
 
-export const outcomeOf = (breaches: readonly Breach[]): Outcome =>
-  breaches.reduce<Outcome>((worst, b) => (b.accepted ? worst : worse(worst, b.limit.outcome)), 'clear');
+export function outcomeOf(breaches: readonly Breach[]): Outcome {
+  let worst: Outcome = 'clear';
+  for (const { accepted, limit } of breaches) {
+    if (accepted) continue;
+    if (limit.outcome === 'fail') return 'fail';
+    worst = 'warn';
+  }
+  return worst;
+}
 
 /** Orders outcomes with the gravest first. */
 export const byOutcome = (a: Outcome, b: Outcome) => rank[b] - rank[a];

@@ -1,4 +1,4 @@
-import { countOf, type Colours, type Rgba } from './raster';
+import type { Colours, Rgba } from './raster';
 
 /** Source: WCAG 2.2, relative luminance; the threshold is the one of IEC 61966-2-1. */
 function linearOf(coded: number): number {
@@ -24,13 +24,9 @@ const weighed = (r: number, g: number, b: number) =>
 /** Relative luminance of an opaque colour, 0 black to 1 white. */
 export const luminance = ({ r, g, b }: Omit<Rgba, 'a'>) => weighed(r, g, b);
 
-/** The same of many. @param out room for as many */
-export function luminancesOf(colours: Colours, out?: Float64Array): Float64Array {
-  const all = out ?? new Float64Array(countOf(colours));
-  for (let i = 0; i < all.length; i++)
-    all[i] = weighed(colours[i * 3]!, colours[i * 3 + 1]!, colours[i * 3 + 2]!);
-  return all;
-}
+/** The same of one of many. */
+export const luminanceAt = (colours: Colours, i: number) =>
+  weighed(colours[i * 3]!, colours[i * 3 + 1]!, colours[i * 3 + 2]!);
 
 /** Contrast of two opaque colours, 1 to 21. Source: WCAG 2.2, contrast ratio. */
 export function contrastRatio(a: Omit<Rgba, 'a'>, b: Omit<Rgba, 'a'>): number {

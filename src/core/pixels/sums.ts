@@ -67,6 +67,7 @@ export interface GridSums {
   alpha: Float64Array;
 }
 
+/** Room for the sums of a grid. */
 export const gridSums = (count: number): GridSums => ({
   colour: new Float64Array(count * COLOURS),
   alpha: new Float64Array(count),
@@ -192,6 +193,7 @@ function fillAlpha(
  * @param ys the same between the rows
  * @param scale by which every sum is multiplied
  * @param out room for as many rectangles
+ * @param asksAlpha without it the alpha of an opaque picture, which nobody may need, is not written
  */
 export function sumsOnGrid(
   sums: Sums,
@@ -199,6 +201,7 @@ export function sumsOnGrid(
   ys: ArrayLike<number>,
   scale = 1,
   out: GridSums = gridSums((xs.length - 1) * (ys.length - 1)),
+  asksAlpha = true,
 ): GridSums {
   const { width, colour, alpha, parts } = sums;
   const lines = xs.length;
@@ -211,7 +214,7 @@ export function sumsOnGrid(
   const columns = lines - 1;
   readGrid(sums, colour, readColours, lines, ys, columns * COLOURS, scale / parts.channel, out.colour);
   if (alpha) readGrid(sums, alpha, readAlpha, lines, ys, columns, scale / parts.alpha, out.alpha);
-  else fillAlpha(sums, xs, ys, scale, out.alpha);
+  else if (asksAlpha) fillAlpha(sums, xs, ys, scale, out.alpha);
   return out;
 }
 

@@ -90,19 +90,19 @@ function set({ colour, alpha }: GridSums, i: number, { r, g, b, a }: Rgba, share
   alpha[i] = own;
 }
 
-/**
- * @param seen what of the painted area is seen; its rounded corners are not taken off
- * @returns whether anything is laid on the grid
- */
-function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): boolean {
-  if (!seen || !meet(seen, grid.rect)) return false;
+/** What a layer lays on a grid: nothing, something, or something opaque on all of it, whose alpha is not written. */
+type Laid = 'nothing' | 'something' | 'all';
+
+/** @param seen what of the painted area is seen; its rounded corners are not taken off */
+function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): Laid {
+  if (!seen || !meet(seen, grid.rect)) return 'nothing';
   const { means, count } = grid;
   const whole = contains(seen, grid.rect);
   if (whole && paint.kind === 'colour') {
     // The usual ground: nothing to be worked out tile by tile.
     const colour = rgbaOf(paint.colour);
     for (let i = 0; i < count; i++) set(means, i, colour, 1);
-    return true;
+    return colour.a === 1 ? 'all' : 'something';
   }
   means.colour.fill(0);
   means.alpha.fill(0);
@@ -112,12 +112,12 @@ function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): boolean 
     const part = whole ? tile : intersect(tile, seen);
     if (part) set(means, i, colourAt(middleOf(tile)), area(part) / area(tile));
   }
-  return true;
+  return 'something';
 }
 const middleOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
 
 /** Of a repeated picture every tile gets the mean of a whole copy, as often as copies cover it. */
-function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): boolean {
+function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): Laid {
   const whole = sumOfAll(sums);
   const px = sums.width * sums.height;
   const { colour, alpha } = grid.means;
@@ -127,7 +127,7 @@ function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, gr
     for (let c = 0; c < 3; c++) colour[i * 3 + c] = whole.colour[c]! * share;
     alpha[i] = whole.alpha * share;
   }
-  return true;
+  return 'something';
 }
 
 /** Lines of a grid along one axis, in px of a file that is drawn there, as far as they lie in what is seen of it. */
@@ -146,23 +146,24 @@ function linesPx(
   }
 }
 
-function singleMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): boolean {
+function singleMeans({ placement: p, tint }: PictureResult, { sums }: FilePixels, grid: Grid): Laid {
   const seen = p.visible;
-  if (!seen || !meet(seen, grid.rect)) return false;
+  if (!seen || !meet(seen, grid.rect)) return 'nothing';
+  const isAll = !sums.alpha && !tint && contains(seen, grid.rect);
   const across = sums.width / p.drawn.width;
   const down = sums.height / p.drawn.height;
   const { means, xs, ys, xsPx, ysPx } = grid;
   linesPx(xsPx, xs, p.drawn.x, seen.x, right(seen), across);
   linesPx(ysPx, ys, p.drawn.y, seen.y, bottom(seen), down);
-  sumsOnGrid(sums, xsPx, ysPx, 1 / (grid.width * across * grid.height * down), means);
-  return true;
+  sumsOnGrid(sums, xsPx, ysPx, 1 / (grid.width * across * grid.height * down), means, !isAll);
+  return isAll ? 'all' : 'something';
 }
 
-function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): boolean {
+function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Laid {
   const laid = isRepeated(layer.placement)
     ? repeatedMeans(layer, file, grid)
     : singleMeans(layer, file, grid);
-  if (laid && layer.tint) {
+  if (laid !== 'nothing' && layer.tint) {
     const colour = rgbaOf(layer.tint);
     for (let i = 0; i < grid.count; i++) set(grid.means, i, colour, grid.means.alpha[i]!);
   }
@@ -173,12 +174,12 @@ function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): boole
  * Writes what one layer lays over each tile into the grid’s means. Nothing for what lies elsewhere, is not known, or is
  * too fine to have a mean, such as letters.
  */
-function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): boolean {
+function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): Laid {
   if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
   if (layer.kind === 'panel') return paintMeans(layer.paint, layer.placement.visible, grid);
-  if (layer.kind === 'text') return false;
+  if (layer.kind === 'text') return 'nothing';
   const file = pixels.get(layer.rendition.hash);
-  return file ? pictureMeans(layer, file, grid) : false;
+  return file ? pictureMeans(layer, file, grid) : 'nothing';
 }
 
 /** Whether nothing under a layer is looked at in a part of the screen: an opaque file or colour covers it. */
@@ -202,17 +203,18 @@ export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): numb
   return layer.opacity * (holder ? opacityOf(holder, all) : 1);
 }
 
-/** Makes the grid’s means its tiles. @returns how much the least covered one still shows */
-function setMeans(grid: Grid, opacity: number): number {
+/** Makes the grid’s means its tiles. @param all whether they are opaque @returns how much the least covered one still shows */
+function setMeans(grid: Grid, opacity: number, all: boolean): number {
   const { rest, count, means } = grid;
   const { colour, alpha } = means;
   // What the tiles were is no longer needed: they take turns.
   means.colour = grid.tiles;
   grid.tiles = colour;
+  if (all && opacity === 1) return 0;
   if (opacity < 1) for (let i = 0; i < colour.length; i++) colour[i]! *= opacity;
   let most = 0;
   for (let i = 0; i < count; i++) {
-    const left = 1 - alpha[i]! * opacity;
+    const left = 1 - (all ? opacity : alpha[i]! * opacity);
     rest[i] = left;
     if (left > most) most = left;
   }
@@ -220,14 +222,18 @@ function setMeans(grid: Grid, opacity: number): number {
 }
 
 /** Adds the grid’s means to its tiles, as far as these are not covered yet. @returns as above */
-function addMeans({ means: { colour, alpha }, rest, tiles, count }: Grid, opacity: number): number {
+function addMeans(
+  { means: { colour, alpha }, rest, tiles, count }: Grid,
+  opacity: number,
+  all: boolean,
+): number {
   let most = 0;
   for (let i = 0; i < count; i++) {
     const share = opacity * rest[i]!;
     tiles[i * 3]! += colour[i * 3]! * share;
     tiles[i * 3 + 1]! += colour[i * 3 + 1]! * share;
     tiles[i * 3 + 2]! += colour[i * 3 + 2]! * share;
-    const left = rest[i]! * (1 - alpha[i]! * opacity);
+    const left = rest[i]! * (1 - (all ? opacity : alpha[i]! * opacity));
     rest[i] = left;
     if (left > most) most = left;
   }
@@ -251,13 +257,14 @@ export function passingBackdrop(
   // Front to back: under a background nothing is looked at any more.
   let most = 1;
   for (let k = count - 1; k >= 0 && most > COVERED; k--) {
-    if (!layMeans(layers[k]!, grid, pixels)) continue;
-    most = lay(grid, opacityOf(layers[k]!, layers));
+    const laid = layMeans(layers[k]!, grid, pixels);
+    if (laid === 'nothing') continue;
+    most = lay(grid, opacityOf(layers[k]!, layers), laid === 'all');
     lay = addMeans;
   }
   if (most > COVERED) {
     for (let i = 0; i < grid.count; i++) set(grid.means, i, BEHIND[appearance], 1);
-    lay(grid, 1);
+    lay(grid, 1, true);
   }
   return grid.tiles;
 }

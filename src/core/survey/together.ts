@@ -57,7 +57,8 @@ function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }
   if (layer.kind === 'ground') return layer;
   const { pixels = null } = input;
   const before = layer.measures;
-  const own = !kept?.result.layers.includes(layer);
+  // A layer mostly has the place that it had.
+  const own = !kept || (kept.result.layers[i] !== layer && !kept.result.layers.includes(layer));
   let { contrast } = before;
   if (pixels && isMeasured(layer) && (own || !isUntouched(layer.placement.visible, i, drawn, pixels)))
     contrast = contrastOf(layer, i, drawn.layers, pixels, c.appearance);
