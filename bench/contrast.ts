@@ -30,22 +30,21 @@ const label: TextLayer = {
 };
 
 /** A photo with as many pixels as are ever read. */
-function photo() {
+function photo(seed: number) {
   const width = Math.floor(Math.sqrt(MOST_READ_PIXELS * (4 / 3)));
   const height = Math.floor(MOST_READ_PIXELS / width);
   const data = Uint8Array.from({ length: width * height * 4 }, (_, i) =>
-    i % 4 === 3 ? 255 : (i * 7919) % 256,
+    i % 4 === 3 ? 255 : (i * (7919 + seed * 2)) % 256,
   );
   return filePixelsOf({ width, height, data });
 }
 
-/** Pixels for every file that the results show. */
+/** Pixels for every file that the results show, each its own. */
 function pixelsFor(results: ReturnType<typeof survey>) {
-  const file = photo();
   const hashes = results.flatMap((r) =>
     r.layers.flatMap((l) => (l.kind === 'picture' ? [l.rendition.hash] : [])),
   );
-  return new Map(hashes.map((hash) => [hash, file]));
+  return new Map([...new Set(hashes)].map((hash, i) => [hash, photo(i)]));
 }
 
 /** Six layers, with pixels. */
@@ -54,7 +53,7 @@ export function wholeInput() {
   const second = { ...label, id: 'second', placing: below('label') };
   const scene = { ...input.scene, layers: [...layers, label, second] };
   const bare = { ...input, fonts: halfWide, scene, limits: [...DEFAULT_LIMITS] };
-  return { ...bare, pixels: pixelsFor(survey(bare, cases.slice(0, 4))) };
+  return { ...bare, pixels: pixelsFor(survey(bare, cases)) };
 }
 
 /** Six layers on all distinct cases in both appearances: every measure, every limit, and what of it is kept. */

@@ -22,8 +22,9 @@ const shapeOf: Record<string, number> = {
 const renditions = (id: string): Rendition[] =>
   demoPictures
     .find((p) => p.id === id)!
-    .files.map(({ widthPx, density, appearance }) => ({
-      hash: '0'.repeat(64),
+    .files.map(({ widthPx, density, appearance }, i) => ({
+      // Every file is one of its own, with pixels of its own.
+      hash: `${id}-${i}`.padEnd(64, '0'),
       widthPx,
       heightPx: Math.round(widthPx / (shapeOf[id] ?? 1)),
       density,
