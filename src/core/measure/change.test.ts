@@ -1,7 +1,7 @@
 import { survey } from '../survey/survey';
 import { demoCases, demoInput } from '../../../demo/testing';
 import type { Layer } from '../scene/scene';
-import { percent } from '../scene/values';
+import { fitOf } from '../testing/scenes';
 import { changes, type Judged } from './change';
 import { sayChange } from './words';
 
@@ -36,23 +36,9 @@ describe('changes', () => {
 
   it('are none of what is not measured in both', () => {
     const whole = judged((l) => l, 'harbour');
+    const repeat = { x: 'repeat', y: 'repeat' } as const;
     const tiled = judged(
-      (l) =>
-        l.kind === 'picture'
-          ? {
-              ...l,
-              fit: {
-                ...l.fit,
-                size: 'natural',
-                repeat: { x: 'repeat', y: 'repeat' },
-                align: {
-                  kind: 'position',
-                  x: { percent: 0, offset: percent(0) },
-                  y: { percent: 0, offset: percent(0) },
-                },
-              },
-            }
-          : l,
+      (l) => (l.kind === 'picture' ? { ...l, fit: { ...fitOf('natural'), repeat } } : l),
       'harbour',
     );
     const measured = changes(tiled, whole).map((c) => c.measure);
