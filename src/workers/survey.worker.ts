@@ -140,7 +140,7 @@ const api = {
    */
   found(): Found {
     if (!last) return { findings: [], causes: [] };
-    earlier = surveyAgain(last.input, distinct, earlier);
+    if (earlier?.input !== last.input) earlier = surveyAgain(last.input, distinct, earlier);
     const findings = findingsOf(last.judged, distinct);
     return { findings, causes: causesOf(last.input, findings, distinct) };
   },

@@ -158,7 +158,7 @@ export function variantsOf(
   sceneId: string,
   layerId: string,
   part: Compared,
-  values?: ComparedValues | null,
+  values?: ComparedValues,
 ): Variant[] {
   const scene = documents.scenes[sceneId];
   const layer = scene?.layers.find((l) => l.id === layerId);

@@ -2,11 +2,11 @@ import { survey } from '../survey/survey';
 import { demoCases, demoInput } from '../../../demo/testing';
 import type { Layer } from '../scene/scene';
 import { fitOf } from '../testing/scenes';
-import { changes, type Judged } from './change';
+import { changes, type LayerState } from './change';
 import { sayChange } from './words';
 
 const [first] = demoCases;
-const judged = (change: (l: Layer) => Layer, id: string): Judged => {
+const judged = (change: (l: Layer) => Layer, id: string): LayerState => {
   const input = demoInput('winter-splash');
   const scene = { ...input.scene, layers: input.scene.layers.map((l) => (l.id === id ? change(l) : l)) };
   const [result] = survey({ ...input, scene }, [first!]);

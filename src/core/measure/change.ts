@@ -3,7 +3,7 @@ import { isOfLayers, type LayerMeasure } from './limit';
 import { figureOf, type Measures } from './measures';
 
 /** What was measured of one layer on one case, and which limits that breaks. */
-export interface Judged {
+export interface LayerState {
   measures: Measures;
   breaches: readonly Breach[];
 }
@@ -22,7 +22,7 @@ export const LOSSES: readonly LayerMeasure[] = ['crop', 'bare', 'distortion'];
  * By how much the losses of a layer, and whatever breaks a limit in one of two states, differ from one state to the other;
  * nothing of what is not measured in both.
  */
-export function changes(is: Judged, was: Judged): Change[] {
+export function changes(is: LayerState, was: LayerState): Change[] {
   const broken = [...is.breaches, ...was.breaches].map((b) => b.limit.measure).filter(isOfLayers);
   return [...new Set([...LOSSES, ...broken])].flatMap((measure) => {
     const read = figureOf(measure);

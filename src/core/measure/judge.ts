@@ -73,7 +73,7 @@ export function judged(
 function judge(layerId: string, limit: Limit, value: number | null | undefined, found: Breach[]): void {
   if (value === null || value === undefined) return;
   const { max = Infinity, min = -Infinity } = limit;
-  const by = value > max ? value - max : min - value;
+  const by = Math.max(value - max, min - value);
   if (by > ROUNDING) found.push({ layerId, limit, value, by });
 }
 

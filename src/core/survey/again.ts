@@ -1,5 +1,5 @@
 import type { Case } from '../screens/cases';
-import { foundOn, unchangedSince, withKnown, type Earlier, type Found } from './earlier';
+import { foundOn, isSameGround, withKnown, type Earlier, type Found } from './earlier';
 import { createSurvey, surveyEach, type CaseResult, type SurveyInput } from './survey';
 
 /** A survey that keeps what the next one, after an edit, need not work out again. */
@@ -50,7 +50,7 @@ export function surveyRunning(
   visit: (result: CaseResult, c: Case) => void,
 ): Earlier {
   const known = kept && withKnown(input, kept);
-  if (!known || !unchangedSince(known, kept)) return surveyAgain(input, cases, null, visit);
+  if (!known || !isSameGround(known, kept.input)) return surveyAgain(input, cases, null, visit);
   surveyEach(known, cases, visit, kept);
   return kept;
 }

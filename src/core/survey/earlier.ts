@@ -61,7 +61,7 @@ export const samePixels = (a: Outside['pixels'], b: Outside['pixels']): boolean 
   a === b || (!!a && !!b && [...a].every(([hash, file]) => b.get(hash) === file) && a.size === b.size);
 
 /** Whether everything but the layers themselves, and what is asked of them, is as it was. */
-const isSameGround = (a: SurveyInput, b: SurveyInput) =>
+export const isSameGround = (a: SurveyInput, b: SurveyInput): boolean =>
   a.fonts === b.fonts &&
   samePixels(a.pixels, b.pixels) &&
   sameJson({ ...a.scene, layers: [] }, { ...b.scene, layers: [] }) &&

@@ -30,6 +30,16 @@ const PART_WORDS: Record<Compared, string> = {
   picture: 'picture',
 };
 
+/** What a layer is compared with: what somebody has chosen, else the usual. */
+function useValues(layerId: string | undefined, chosen: ComparedValues | undefined) {
+  const documents = useWorkbench((s) => s.documents);
+  const sceneId = useWorkbench((s) => s.sceneId);
+  return useMemo(() => {
+    const layer = documents.scenes[sceneId]?.layers.find((l) => l.id === layerId);
+    return chosen ?? (layer && isPlaced(layer) ? usualValues(layer, documents) : undefined);
+  }, [documents, sceneId, layerId, chosen]);
+}
+
 function useVariants(
   layerId: string | undefined,
   part: Compared,
@@ -65,15 +75,13 @@ export function FitsLens() {
   const [part, setPart] = useState<Compared>('fit');
   const layers = scene.layers.filter(isPlaced);
   const layerId = layers.some((l) => l.id === picked) ? picked! : (backgroundOf(scene) ?? layers[0])?.id;
-  const documents = useWorkbench((s) => s.documents);
   /** what somebody has chosen to compare with, by layer */
   const [chosen, setChosen] = useState<Record<string, ComparedValues>>({});
-  const variants = useVariants(layerId, part, layerId ? chosen[layerId] : undefined);
+  const values = useValues(layerId, layerId ? chosen[layerId] : undefined);
+  const variants = useVariants(layerId, part, values);
   const cases = useTelling(most);
   const settled = useSettled(variants);
   const clear = useClear(layerId, settled);
-  const layer = layers.find((l) => l.id === layerId);
-  const values = layer && (chosen[layer.id] ?? usualValues(layer, documents));
   return (
     <main className="fits" id="main">
       <div className="fits-head">

@@ -15,6 +15,11 @@ interface Props {
   onChange: (values: ComparedValues) => void;
 }
 
+const AXES = [
+  ['x', 'Across'],
+  ['y', 'Down'],
+] as const;
+
 /** Nothing of a comparison is kept: there is no step to be ended. */
 const onCommit = () => {};
 
@@ -37,25 +42,17 @@ function Fields({ part, at, values, onChange }: Omit<Props, 'label'>) {
     const position = values.position[at]!;
     const move = (change: Partial<typeof position>) =>
       onChange({ ...values, position: values.position.with(at, { ...position, ...change }) });
-    return (
-      <>
-        <NumberField
-          label="Across"
-          unit="%"
-          value={position.x}
-          onChange={(x) => move({ x })}
-          onCommit={onCommit}
-          autoFocus
-        />
-        <NumberField
-          label="Down"
-          unit="%"
-          value={position.y}
-          onChange={(y) => move({ y })}
-          onCommit={onCommit}
-        />
-      </>
-    );
+    return AXES.map(([axis, label]) => (
+      <NumberField
+        key={axis}
+        label={label}
+        unit="%"
+        value={position[axis]}
+        onChange={(share) => move({ [axis]: share })}
+        onCommit={onCommit}
+        autoFocus={axis === 'x'}
+      />
+    ));
   }
   return (
     <Form.Select

@@ -188,7 +188,7 @@ function Plot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {
             solid={m.solid}
             title={said}
             chosen={!free && m.caseId === view.case}
-            onOpen={() => !free && open(m.caseId)}
+            onOpen={free ? undefined : () => open(m.caseId)}
           />
         );
       })}
