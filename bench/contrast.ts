@@ -17,7 +17,7 @@ const label: TextLayer = {
   name: 'Label',
   role: 'text',
   visible: true,
-  placing: below('emblem'),
+  placing: below('wordmark'),
   text: 'Boats leave at noon',
   style: {
     font: 'sans',
@@ -29,22 +29,23 @@ const label: TextLayer = {
   },
 };
 
-/** A photo with as many pixels as are ever read. */
-function photo(seed: number) {
+/** As many pixels as are ever read: an opaque photo, or a logo that fills an ellipse. */
+function photo(seed: number, isLogo: boolean) {
   const width = Math.floor(Math.sqrt(MOST_READ_PIXELS * (4 / 3)));
   const height = Math.floor(MOST_READ_PIXELS / width);
+  const isInk = (pixel: number) =>
+    Math.hypot((pixel % width) / width - 0.5, Math.floor(pixel / width) / height - 0.5) < 0.45;
   const data = Uint8Array.from({ length: width * height * 4 }, (_, i) =>
-    i % 4 === 3 ? 255 : (i * (7919 + seed * 2)) % 256,
+    i % 4 === 3 ? 255 * Number(!isLogo || isInk(i >> 2)) : (i * (7919 + seed * 2)) % 256,
   );
   return filePixelsOf({ width, height, data });
 }
 
 /** Pixels for every file that the results show, each its own. */
 function pixelsFor(results: ReturnType<typeof survey>) {
-  const hashes = results.flatMap((r) =>
-    r.layers.flatMap((l) => (l.kind === 'picture' ? [l.rendition.hash] : [])),
-  );
-  return new Map([...new Set(hashes)].map((hash, i) => [hash, photo(i)]));
+  const shown = results.flatMap((r) => r.layers).filter((l) => l.kind === 'picture');
+  const roles = new Map(shown.map((l) => [l.rendition.hash, l.role]));
+  return new Map([...roles].map(([hash, role], i) => [hash, photo(i, role === 'logo')]));
 }
 
 /** Six layers, with pixels. */

@@ -1,5 +1,5 @@
 import { sayContrast } from '../formats/numbers';
-import { tenthPercentile, tileContrasts } from '../measure/contrast';
+import { tenthContrast, tileContrasts } from '../measure/contrast';
 import { colourAt, countOf, hexOf } from '../pixels/raster';
 import { inkOn } from '../survey/contrast';
 import { TILES } from '../survey/backdrop';
@@ -41,7 +41,7 @@ export function whyContrast({ input, result }: Context, { layer }: Asked): Reaso
   );
   const names = below.filter((l) => l.kind !== 'text').map((l) => l.name);
   return reason(
-    `At least nine tenths of the ${TILES.columns} × ${TILES.rows} tiles under it have ${sayContrast(tenthPercentile(all))} or more.`,
+    `At least nine tenths of the ${TILES.columns} × ${TILES.rows} tiles under it have ${sayContrast(tenthContrast(ink, tiles))} or more.`,
     [
       own,
       reason(`It is least at the ${sayPlace(at)}: ${sayContrast(least)} over ${hexOf(colourAt(tiles, at))}.`),

@@ -5,30 +5,36 @@ import { colourAt, countOf, type Colours, type Rgba } from '../pixels/raster';
 const PERCENTILE = 0.1;
 
 /**
- * Contrast of ink with each of the tiles that lie under it, 1 to 21. Ink that is see-through is mixed with its tile.
+ * Contrast of ink with one of the tiles that lie under it, 1 to 21. Ink that is see-through is mixed with its tile.
  * Source: WCAG 2.2, contrast ratio.
- * @param out room for as many
+ * @param own luminance of the ink by itself
  */
-export function tileContrasts(ink: Rgba, tiles: Colours, out?: Float64Array): Float64Array {
+const contrastAt = (ink: Rgba, own: number, tiles: Colours, i: number): number =>
+  ratioOf(ink.a < 1 ? luminance(over(ink, colourAt(tiles, i))) : own, luminanceAt(tiles, i));
+
+/** The same with each of them. */
+export function tileContrasts(ink: Rgba, tiles: Colours): number[] {
   const own = luminance(ink);
-  const all = out ?? new Float64Array(countOf(tiles));
-  for (let i = 0; i < all.length; i++)
-    all[i] = ratioOf(ink.a < 1 ? luminance(over(ink, colourAt(tiles, i))) : own, luminanceAt(tiles, i));
-  return all;
+  return Array.from({ length: countOf(tiles) }, (_, i) => contrastAt(ink, own, tiles, i));
 }
 
 /** The least few of one list after another: making room for them takes longer than finding them. */
 let room = new Float64Array(0);
 
-/** The tenth percentile by nearest rank: at least nine tenths of the tiles have this much contrast or more. */
-export function tenthPercentile(contrasts: Float64Array | readonly number[]): number {
-  const rank = Math.ceil(contrasts.length * PERCENTILE);
+/**
+ * The tenth percentile of these contrasts by nearest rank: at least nine tenths of the tiles have this much or more.
+ * @param tiles at least one
+ */
+export function tenthContrast(ink: Rgba, tiles: Colours): number {
+  const count = countOf(tiles);
+  const rank = Math.ceil(count * PERCENTILE);
   if (room.length < rank) room = new Float64Array(rank);
   const least = room;
+  const own = luminance(ink);
   // Only the least few are asked for: they are kept in order, the greatest of them last.
   const last = rank - 1;
-  for (let i = 0; i < contrasts.length; i++) {
-    const value = contrasts[i]!;
+  for (let i = 0; i < count; i++) {
+    const value = contrastAt(ink, own, tiles, i);
     if (i > last && value >= least[last]!) continue;
     let at = i < last ? i : last;
     for (; at > 0 && least[at - 1]! > value; at--) least[at] = least[at - 1]!;

@@ -73,104 +73,123 @@ export const gridSums = (count: number): GridSums => ({
   alpha: new Float64Array(count),
 });
 
+/** Lines along one axis: the pixel that each runs through, where it starts in the table, and how far into it the line is. */
+interface Lines {
+  start: Int32Array;
+  /** 0..1 */
+  share: Float64Array;
+}
+const roomFor = (count: number): Lines => ({
+  start: new Int32Array(count),
+  share: new Float64Array(count),
+});
+
 /**
  * What a grid needs while it is read. Grids are read by the thousand, and making room for each takes longer than reading
  * it, so the room is used again.
  */
 const room = {
-  /** of each line between columns: the pixel that it runs through, and how far into the pixel it is, 0..1 */
-  pixel: new Int32Array(0),
-  share: new Float64Array(0),
-  /** sums of what lies between two lines, in the rows of corners above and below a line between rows, and down to the last such line */
-  above: new Float64Array(0),
-  below: new Float64Array(0),
+  across: roomFor(0),
+  down: roomFor(0),
+  /** sums between each two lines, of everything above the line between rows that was read last */
   last: new Float64Array(0),
 };
-function makeRoom(lines: number): void {
-  if (room.pixel.length >= lines) return;
-  room.pixel = new Int32Array(lines);
-  room.share = new Float64Array(lines);
-  for (const part of ['above', 'below', 'last'] as const) room[part] = new Float64Array(lines * COLOURS);
+function makeRoom(across: number, down: number): void {
+  if (room.across.share.length < across) {
+    room.across = roomFor(across);
+    room.last = new Float64Array(across * COLOURS);
+  }
+  if (room.down.share.length < down) room.down = roomFor(down);
 }
 
 const within = (line: number, size: number) => Math.max(0, Math.min(size, line));
-/** The pixel that a line runs through. */
-const pixelAt = (line: number, size: number) => Math.min(Math.floor(line), size - 1);
 
-/** Reads one row of corners: the sums between each two lines. Within a pixel they grow evenly. */
-type ReadRow = (table: Uint32Array, row: number, stride: number, lines: number, out: Float64Array) => void;
-
-/** Written out, the three channels take half as long. */
-const readColours: ReadRow = (table, row, stride, lines, out) => {
-  const { pixel, share } = room;
-  const start = (row * stride * COLOURS) | 0;
-  const p0 = (start + pixel[0]! * 3) | 0;
-  const f0 = share[0]!;
-  let r = table[p0]! + (table[p0 + 3]! - table[p0]!) * f0;
-  let g = table[p0 + 1]! + (table[p0 + 4]! - table[p0 + 1]!) * f0;
-  let b = table[p0 + 2]! + (table[p0 + 5]! - table[p0 + 2]!) * f0;
-  for (let i = 1, o = 0; i < lines; i++, o += COLOURS) {
-    const p = (start + pixel[i]! * COLOURS) | 0;
-    const f = share[i]!;
-    const r1 = table[p]! + (table[p + 3]! - table[p]!) * f;
-    const g1 = table[p + 1]! + (table[p + 4]! - table[p + 1]!) * f;
-    const b1 = table[p + 2]! + (table[p + 5]! - table[p + 2]!) * f;
-    out[o] = r1 - r;
-    out[o + 1] = g1 - g;
-    out[o + 2] = b1 - b;
-    r = r1;
-    g = g1;
-    b = b1;
-  }
-};
-
-const readAlpha: ReadRow = (table, row, stride, lines, out) => {
-  const { pixel, share } = room;
-  const start = row * stride;
-  let before = 0;
-  for (let i = 0; i < lines; i++) {
-    const p = start + pixel[i]!;
-    const value = table[p]! + (table[p + 1]! - table[p]!) * share[i]!;
-    if (i > 0) out[i - 1] = value - before;
-    before = value;
-  }
-};
-
-/** @param across numbers in a row of the grid; @param factor by which each is multiplied */
-function readGrid(
-  { width, height }: Sums,
-  table: Uint32Array,
-  read: ReadRow,
-  lines: number,
-  ys: ArrayLike<number>,
-  across: number,
-  factor: number,
-  out: Float64Array,
-): void {
-  const stride = width + 1;
-  const { last } = room;
-  let { above, below } = room;
-  // Lines that lie close share their rows of corners, which need not be read again.
-  let known = -2;
-  for (let j = 0; j < ys.length; j++) {
-    const y = within(ys[j]!, height);
-    const row = pixelAt(y, height);
-    if (row === known + 1) [above, below] = [below, above];
-    else if (row !== known) read(table, row, stride, lines, above);
-    if (row !== known) read(table, row + 1, stride, lines, below);
-    known = row;
-    const f = y - row;
-    const o = (j - 1) * across;
-    if (j === 0)
-      for (let k = 0; k < across; k++) last[k] = (above[k]! + (below[k]! - above[k]!) * f) * factor;
-    else
-      for (let k = 0; k < across; k++) {
-        const sum = (above[k]! + (below[k]! - above[k]!) * f) * factor;
-        out[o + k] = sum - last[k]!;
-        last[k] = sum;
-      }
+/** @param size of the picture, px @param step from one pixel to the next in the table */
+function findLines({ start, share }: Lines, lines: ArrayLike<number>, size: number, step: number): void {
+  for (let i = 0; i < lines.length; i++) {
+    const line = lines[i]!;
+    const at = line > 0 ? (line < size ? line : size) : 0;
+    const pixel = at < size ? at | 0 : size - 1;
+    start[i] = pixel * step;
+    share[i] = at - pixel;
   }
 }
+
+/**
+ * Reads the corners of a grid, each between the four of its pixel, within which sums grow evenly.
+ * @param across number of lines between columns; the lines are in the room
+ * @param factor by which each sum is multiplied
+ */
+type ReadGrid = (
+  table: Uint32Array,
+  stride: number,
+  across: number,
+  down: number,
+  factor: number,
+  out: Float64Array,
+) => void;
+
+/** Written out, and without a list between the steps, the three channels take a third of the time. */
+const readColours: ReadGrid = (table, stride, across, down, factor, out) => {
+  const { last } = room;
+  const { start, share } = room.across;
+  for (let j = 0, o = 0; j < down; j++) {
+    const row = room.down.start[j]!;
+    const below = room.down.share[j]! * factor;
+    const above = factor - below;
+    let [r, g, b] = [0, 0, 0];
+    for (let i = 0, k = 0; i < across; i++) {
+      const p = (row + start[i]!) | 0;
+      const q = (p + stride) | 0;
+      const f = share[i]!;
+      let from = table[p]! * above + table[q]! * below;
+      let to = table[p + 3]! * above + table[q + 3]! * below;
+      const r1 = from + (to - from) * f;
+      from = table[p + 1]! * above + table[q + 1]! * below;
+      to = table[p + 4]! * above + table[q + 4]! * below;
+      const g1 = from + (to - from) * f;
+      from = table[p + 2]! * above + table[q + 2]! * below;
+      to = table[p + 5]! * above + table[q + 5]! * below;
+      const b1 = from + (to - from) * f;
+      if (i > 0) {
+        if (j > 0) {
+          out[o] = r1 - r - last[k]!;
+          out[o + 1] = g1 - g - last[k + 1]!;
+          out[o + 2] = b1 - b - last[k + 2]!;
+          o += COLOURS;
+        }
+        last[k] = r1 - r;
+        last[k + 1] = g1 - g;
+        last[k + 2] = b1 - b;
+        k += COLOURS;
+      }
+      r = r1;
+      g = g1;
+      b = b1;
+    }
+  }
+};
+
+const readAlpha: ReadGrid = (table, stride, across, down, factor, out) => {
+  const { last } = room;
+  const { start, share } = room.across;
+  for (let j = 0, o = 0; j < down; j++) {
+    const below = room.down.share[j]! * factor;
+    const above = factor - below;
+    let before = 0;
+    for (let i = 0; i < across; i++) {
+      const p = room.down.start[j]! + start[i]!;
+      const from = table[p]! * above + table[p + stride]! * below;
+      const to = table[p + 1]! * above + table[p + 1 + stride]! * below;
+      const sum = from + (to - from) * share[i]!;
+      if (i > 0) {
+        if (j > 0) out[o++] = sum - before - last[i]!;
+        last[i] = sum - before;
+      }
+      before = sum;
+    }
+  }
+};
 
 /** Of an opaque picture alpha is how much of a rectangle lies on it. */
 function fillAlpha(
@@ -203,17 +222,17 @@ export function sumsOnGrid(
   out: GridSums = gridSums((xs.length - 1) * (ys.length - 1)),
   asksAlpha = true,
 ): GridSums {
-  const { width, colour, alpha, parts } = sums;
-  const lines = xs.length;
-  makeRoom(lines);
-  for (let i = 0; i < lines; i++) {
-    const x = within(xs[i]!, width);
-    room.pixel[i] = pixelAt(x, width);
-    room.share[i] = x - room.pixel[i]!;
-  }
-  const columns = lines - 1;
-  readGrid(sums, colour, readColours, lines, ys, columns * COLOURS, scale / parts.channel, out.colour);
-  if (alpha) readGrid(sums, alpha, readAlpha, lines, ys, columns, scale / parts.alpha, out.alpha);
+  const { width, height, colour, alpha, parts } = sums;
+  const [across, down] = [xs.length, ys.length];
+  makeRoom(across, down);
+  const read = (by: ReadGrid, table: Uint32Array, channels: number, inStep: number, into: Float64Array) => {
+    const stride = (width + 1) * channels;
+    findLines(room.across, xs, width, channels);
+    findLines(room.down, ys, height, stride);
+    by(table, stride, across, down, scale / inStep, into);
+  };
+  read(readColours, colour, COLOURS, parts.channel, out.colour);
+  if (alpha) read(readAlpha, alpha, 1, parts.alpha, out.alpha);
   else if (asksAlpha) fillAlpha(sums, xs, ys, scale, out.alpha);
   return out;
 }

@@ -1,12 +1,12 @@
-import { tenthPercentile, tileContrasts } from '../measure/contrast';
+import { tenthContrast } from '../measure/contrast';
 import { isRepeated } from '../fit/tiles';
 import { intersect, partOf, type Rect } from '../geometry/rect';
 import { contrastRatio, laidOver, over } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
 import type { FilePixels } from '../pixels/file';
-import { coloursOf, countOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
+import { coloursOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
-import { backdropOf, opacityOf, passingBackdrop, TILES } from './backdrop';
+import { backdropOf, opacityOf, passingBackdrop } from './backdrop';
 import type { SurveyInput } from './prepare';
 import type { CaseResult, LayerResult, PictureResult, PlacedResult, TextResult } from './result';
 
@@ -62,12 +62,6 @@ function inkSeen(layer: PlacedResult, layers: readonly LayerResult[], pixels: Pi
   return seen;
 }
 
-/** Room for the contrasts of one grid after another. */
-const contrasts = new Float64Array(TILES.columns * TILES.rows);
-
-const tenthOf = (ink: Rgba, tiles: Colours): number =>
-  tenthPercentile(tileContrasts(ink, tiles, countOf(tiles) === contrasts.length ? contrasts : undefined));
-
 /**
  * WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21.
  * @param at its place in the drawing order
@@ -83,7 +77,7 @@ export function contrastOf(
   if (!seen) return null;
   const { ink, own, rect } = seen;
   if (own) return contrastRatio(ink.a < 1 ? over(ink, own) : ink, own);
-  return tenthOf(ink, passingBackdrop(rect, layers, pixels, appearance, at));
+  return tenthContrast(ink, passingBackdrop(rect, layers, pixels, appearance, at));
 }
 
 /** Contrast of the signs on a bar with what lies under the bar, or with its own colour. */
@@ -97,7 +91,7 @@ export function barContrast(
   const own = colour ? rgbaOf(colour) : null;
   if (own?.a === 1) return contrastRatio(rgbaOf(ink), own);
   const below = passingBackdrop(rect, layers, pixels, appearance);
-  return tenthOf(rgbaOf(ink), own ? laidOver(own, below) : below);
+  return tenthContrast(rgbaOf(ink), own ? laidOver(own, below) : below);
 }
 
 /** The ink of a layer of a case that is surveyed, and the tiles under it; `null` as above, and without pixels. */
