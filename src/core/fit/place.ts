@@ -1,4 +1,4 @@
-import { clamp, extent, intersect, type Axis, type Rect, type Size } from '../geometry/rect';
+import { clamp, extent, intersect, rectOf, type Axis, type Rect, type Size } from '../geometry/rect';
 import { resolveLength, type Length, type NamedValue } from '../scene/values';
 import type { Fit, FitSize, Repeat } from './rule';
 
@@ -13,22 +13,41 @@ export interface Tiling {
 }
 
 /** How a picture lies in its box on one case. Rectangles are absolute on the screen, in lu. */
-export interface Placement {
-  box: Rect;
-  natural: Size;
-  /** lu drawn per lu of the natural size */
-  scale: { x: number; y: number };
-  /** the whole picture before anything is cut off; the anchored tile of a repeated one */
-  drawn: Rect;
-  /** `null` on an axis along which there is a single copy */
-  tiles: { x: Tiling | null; y: Tiling | null };
-  /** whether the drawing ends at the box; a repeated picture always does */
-  clipped: boolean;
-  cornerRadius: number;
-  /** the part of `drawn` that is on the screen and not cut off */
-  visible: Rect | null;
+export class Placement {
   /** `visible` as a rectangle of the picture, in lu of the natural size */
-  source: Rect | null;
+  readonly source: Rect | null;
+
+  constructor(
+    readonly box: Rect,
+    readonly natural: Size,
+    /** lu drawn per lu of the natural size */
+    readonly scale: Readonly<Record<Axis, number>>,
+    /** the whole picture before anything is cut off; the anchored tile of a repeated one */
+    readonly drawn: Rect,
+    /** `null` on an axis along which there is a single copy */
+    readonly tiles: Readonly<Record<Axis, Tiling | null>>,
+    /** whether the drawing ends at the box; a repeated picture always does */
+    readonly clipped: boolean,
+    readonly cornerRadius: number,
+    /** the part of `drawn` that is on the screen and not cut off */
+    readonly visible: Rect | null,
+  ) {
+    this.source =
+      visible &&
+      rectOf(
+        (visible.x - drawn.x) / scale.x,
+        (visible.y - drawn.y) / scale.y,
+        visible.width / scale.x,
+        visible.height / scale.y,
+      );
+  }
+}
+
+class Scale {
+  constructor(
+    readonly x: number,
+    readonly y: number,
+  ) {}
 }
 
 export interface FitInput {
@@ -150,50 +169,25 @@ export function placePicture(input: FitInput): Placement {
   const size = roundedSize(drawnSize(fit.size, natural, box, resolve), fit, box);
   const x = along('x', fit.repeat.x, input, size.width);
   const y = along('y', fit.repeat.y, input, size.height);
-  const drawn = { x: box.x + x.start, y: box.y + y.start, width: size.width, height: size.height };
-  const scale = { x: size.width / natural.width, y: size.height / natural.height };
+  const drawn = rectOf(box.x + x.start, box.y + y.start, size.width, size.height);
   const clipped = fit.clip || x.tiling !== null || y.tiling !== null;
   const window = clipped ? intersect(box, screen) : screen;
   const visible = window && intersect(drawn, window);
-  const source = visible && {
-    x: (visible.x - drawn.x) / scale.x,
-    y: (visible.y - drawn.y) / scale.y,
-    width: visible.width / scale.x,
-    height: visible.height / scale.y,
-  };
-  return {
+  return new Placement(
     box,
     natural,
-    scale,
+    new Scale(size.width / natural.width, size.height / natural.height),
     drawn,
-    tiles: x.tiling || y.tiling ? { x: x.tiling, y: y.tiling } : ONE_COPY,
+    x.tiling || y.tiling ? { x: x.tiling, y: y.tiling } : ONE_COPY,
     clipped,
-    cornerRadius: resolve(fit.cornerRadius, Math.min(box.width, box.height)),
+    resolve(fit.cornerRadius, Math.min(box.width, box.height)),
     visible,
-    source,
-  };
+  );
 }
 
 const ONE_COPY: Placement['tiles'] = { x: null, y: null };
-const AS_IS: Placement['scale'] = { x: 1, y: 1 };
+const AS_IS = new Scale(1, 1);
 
 /** What is drawn just where it lies, such as a text or a panel, as a placement: its natural size is its own. */
-export function placeAsIs(drawn: Rect, box: Rect, window: Rect, cornerRadius = 0): Placement {
-  const visible = intersect(drawn, window);
-  return {
-    box,
-    natural: { width: drawn.width, height: drawn.height },
-    scale: AS_IS,
-    drawn,
-    tiles: ONE_COPY,
-    clipped: false,
-    cornerRadius,
-    visible,
-    source: visible && {
-      x: visible.x - drawn.x,
-      y: visible.y - drawn.y,
-      width: visible.width,
-      height: visible.height,
-    },
-  };
-}
+export const placeAsIs = (drawn: Rect, box: Rect, window: Rect, cornerRadius = 0): Placement =>
+  new Placement(box, drawn, AS_IS, drawn, ONE_COPY, false, cornerRadius, intersect(drawn, window));

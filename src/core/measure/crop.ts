@@ -4,8 +4,18 @@ import { isRepeated } from '../fit/tiles';
 
 export type WithTotal = Readonly<PerSide & { total: number }>;
 
+export class Losses implements WithTotal {
+  constructor(
+    readonly left: number,
+    readonly right: number,
+    readonly top: number,
+    readonly bottom: number,
+    readonly total: number,
+  ) {}
+}
+
 /** Most layers lose nothing on most cases: they share one result, so that there is less to keep of thousands. */
-export const NO_LOSS: WithTotal = { left: 0, right: 0, top: 0, bottom: 0, total: 0 };
+export const NO_LOSS: WithTotal = new Losses(0, 0, 0, 0, 0);
 
 /**
  * Hidden extent ÷ drawn extent per side, and hidden area ÷ drawn area as the total, 0..1; the sides do not sum
@@ -20,14 +30,14 @@ export function crop(p: Placement, screen: Rect): WithTotal | null {
   // The last bits of a sum are no crop.
   const total = lost < 1e-12 ? 0 : lost;
   if (total === 0) return NO_LOSS;
-  if (!window) return { left: 0, right: 0, top: 0, bottom: 0, total };
+  if (!window) return new Losses(0, 0, 0, 0, total);
   const hidden = distances(window, p.drawn);
   const { width, height } = p.drawn;
-  return {
-    left: clamp(hidden.left / width, 0, 1),
-    right: clamp(hidden.right / width, 0, 1),
-    top: clamp(hidden.top / height, 0, 1),
-    bottom: clamp(hidden.bottom / height, 0, 1),
+  return new Losses(
+    clamp(hidden.left / width, 0, 1),
+    clamp(hidden.right / width, 0, 1),
+    clamp(hidden.top / height, 0, 1),
+    clamp(hidden.bottom / height, 0, 1),
     total,
-  };
+  );
 }

@@ -4,17 +4,19 @@ import type { Turned } from '../screens/turn';
 import { hiddenByGlass } from './glass';
 
 /** Where a drawing lies under what is not screen, or not free; areas in lu². */
-export interface Intrusion {
-  readonly cutout: number;
-  readonly corner: number;
-  /** under the bars that are shown */
-  readonly bar: number;
-  /** length of fold lines that cross it, lu */
-  readonly fold: number;
+export class Intrusion {
+  constructor(
+    readonly cutout: number,
+    readonly corner: number,
+    /** under the bars that are shown */
+    readonly bar: number,
+    /** length of fold lines that cross it, lu */
+    readonly fold: number,
+  ) {}
 }
 
 /** Most layers are free on most cases: they share one result. */
-const FREE: Intrusion = { cutout: 0, corner: 0, bar: 0, fold: 0 };
+const FREE = new Intrusion(0, 0, 0, 0);
 
 /** @param seen what of the drawing can be seen; bars do not overlap one another */
 export function intrusion(seen: Rect, outline: Outline, bars: readonly Rect[], turned: Turned): Intrusion {
@@ -31,5 +33,5 @@ export function intrusion(seen: Rect, outline: Outline, bars: readonly Rect[], t
     const down = Math.min(seen.y + seen.height, y + height) - Math.max(seen.y, y);
     if (across >= 0 && down >= 0) fold += Math.max(across, down);
   }
-  return cutout + corner + bar + fold === 0 ? FREE : { cutout, corner, bar, fold };
+  return cutout + corner + bar + fold === 0 ? FREE : new Intrusion(cutout, corner, bar, fold);
 }

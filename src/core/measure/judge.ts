@@ -6,15 +6,17 @@ export type Outcome = 'clear' | 'warn' | 'fail';
 export const OUTCOMES = ['fail', 'warn', 'clear'] as const satisfies readonly Outcome[];
 
 /** A limit that is broken on one case. */
-export interface Breach {
-  /** of the layer; `bar:…` of a bar, `scene` of the case as a whole */
-  layerId: string;
-  limit: Limit;
-  value: number;
-  /** by how much the limit is passed, in the measure's own unit, > 0 */
-  by: number;
-  /** why it is taken as it is, where somebody has said so; it then does not count */
-  accepted?: string;
+export class Breach {
+  constructor(
+    /** of the layer; `bar:…` of a bar, `scene` of the case as a whole */
+    readonly layerId: string,
+    readonly limit: Limit,
+    readonly value: number,
+    /** by how much the limit is passed, in the measure's own unit, > 0 */
+    readonly by: number,
+    /** why it is taken as it is, where somebody has said so; it then does not count */
+    readonly accepted?: string,
+  ) {}
 }
 
 /** A value this close beyond its limit is the last bit of a sum, not a breach. */
@@ -74,7 +76,7 @@ function judge(layerId: string, limit: Limit, value: number | null | undefined, 
   if (value === null || value === undefined) return;
   const { max = Infinity, min = -Infinity } = limit;
   const by = Math.max(value - max, min - value);
-  if (by > ROUNDING) found.push({ layerId, limit, value, by });
+  if (by > ROUNDING) found.push(new Breach(layerId, limit, value, by));
 }
 
 export function outcomeOf(breaches: readonly Breach[]): Outcome {

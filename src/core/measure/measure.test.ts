@@ -201,11 +201,11 @@ describe('limits', () => {
   });
 
   it('take the smallest side of a clearance, or the one that is named', () => {
-    const m = measures(fit('cover'));
-    m.clearance = {
+    const far = {
       safe: { left: 5, right: -3, top: 0, bottom: 9 },
       screen: { left: 5, right: 4, top: 0, bottom: 9 },
     };
+    const m = { ...measures(fit('cover')), clearance: far };
     expect(figureOf('clearance-safe')(m)).toBe(-3);
     expect(figureOf('clearance-safe', 'left')(m)).toBe(5);
   });

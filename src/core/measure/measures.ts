@@ -1,4 +1,4 @@
-import type { Axis, PerSide, Rect, Side } from '../geometry/rect';
+import type { PerSide, Rect, Side } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import type { KeepArea, Rendition } from '../pictures/picture';
 import type { Regions } from '../screens/regions';
@@ -13,38 +13,58 @@ import { enlargement, excess } from './enlargement';
 import { subPixel } from './grid';
 import { intrusion, type Intrusion } from './intrusion';
 import { keep, type KeptSubject } from './keep';
-import type { OffCentre } from './off-centre';
+import type { OffCentre, OffCentres } from './off-centre';
 import { share, type Share } from './share';
 import { spill } from './spill';
 import type { LayerMeasure, MeasureSide } from './limit';
 
 /** Everything measured of one picture layer on one case. `null` = the measure does not apply. */
-export interface Measures {
-  crop: WithTotal | null;
-  bare: WithTotal | null;
-  bareScreen: BareScreen;
-  distortion: number | null;
-  enlargement: number | null;
+export class Measures {
+  readonly crop: WithTotal | null;
+  readonly bare: WithTotal | null;
+  readonly bareScreen: BareScreen;
+  readonly distortion: number | null;
+  readonly enlargement: number | null;
   /** px of the file per px drawn; over 1 is decoded for nothing */
-  excess: number | null;
-  clearance: Clearance | null;
+  readonly excess: number | null;
+  readonly clearance: Clearance | null;
   /** `null` where nothing is seen */
-  intrusion: Intrusion | null;
+  readonly intrusion: Intrusion | null;
   /** of the axes whose rule says “middle” */
-  offCentre: Record<Axis, OffCentre | null>;
+  offCentre: OffCentres;
   /** share of the drawing outside of its box, not cut off */
-  spill: number;
+  readonly spill: number;
   /** distance of the drawing’s edges to the device’s grid, px */
-  subPixel: PerSide;
+  readonly subPixel: PerSide;
   /** area shared with logos, texts and panels that it is not inside of, lu² */
   overlap: number;
-  share: Share;
+  readonly share: Share;
   /** of each keep area of the cut that is shown */
-  keep: KeptSubject[] | null;
+  readonly keep: KeptSubject[] | null;
   /** WCAG ratio with what lies under it, of a text or a logo whose pixels are known */
   contrast: number | null;
   /** axes along which the box has no extent, 0..2 */
-  collapsed: number;
+  readonly collapsed: number;
+
+  /** @param all to be copied */
+  constructor(all: Measures) {
+    this.crop = all.crop;
+    this.bare = all.bare;
+    this.bareScreen = all.bareScreen;
+    this.distortion = all.distortion;
+    this.enlargement = all.enlargement;
+    this.excess = all.excess;
+    this.clearance = all.clearance;
+    this.intrusion = all.intrusion;
+    this.offCentre = all.offCentre;
+    this.spill = all.spill;
+    this.subPixel = all.subPixel;
+    this.overlap = all.overlap;
+    this.share = all.share;
+    this.keep = all.keep;
+    this.contrast = all.contrast;
+    this.collapsed = all.collapsed;
+  }
 }
 
 export interface Measured {
@@ -58,7 +78,7 @@ export interface Measured {
   /** the bars that are shown */
   bars: readonly Rect[];
   turned: Turned;
-  offCentre: Record<Axis, OffCentre | null>;
+  offCentre: OffCentres;
   keepAreas?: readonly KeepArea[];
 }
 
@@ -75,7 +95,7 @@ export function measure({
 }: Measured): Measures {
   const { screen } = turned;
   const seen = visibleDrawing(p, window);
-  return {
+  return new Measures({
     crop: crop(p, window),
     bare: rendition && bare(p),
     bareScreen: bareScreen(p, regions.screen),
@@ -93,7 +113,7 @@ export function measure({
     contrast: null,
     overlap: 0,
     collapsed: collapsed(p.box),
-  };
+  });
 }
 
 type Figure = (m: Measures) => number | null;

@@ -1,12 +1,14 @@
 import { area, type Rect } from '../geometry/rect';
 import type { Screen } from '../screens/screen';
 
-export interface Share {
-  width: number;
-  height: number;
-  area: number;
-  /** width on the panel in mm; `null` where the screen's px per inch are not known */
-  widthMm: number | null;
+export class Share {
+  constructor(
+    readonly width: number,
+    readonly height: number,
+    readonly area: number,
+    /** width on the panel in mm; `null` where the screen's px per inch are not known */
+    readonly widthMm: number | null,
+  ) {}
 }
 
 const MM_PER_INCH = 25.4;
@@ -15,10 +17,10 @@ const MM_PER_INCH = 25.4;
 export function share(seen: Rect | null, rect: Rect, screen: Screen): Share {
   const width = seen?.width ?? 0;
   const panelPxPerLu = (screen.density * screen.panelPx.width) / screen.framebufferPx.width;
-  return {
-    width: width / rect.width,
-    height: (seen?.height ?? 0) / rect.height,
-    area: seen ? area(seen) / area(rect) : 0,
-    widthMm: screen.ppi ? ((width * panelPxPerLu) / screen.ppi) * MM_PER_INCH : null,
-  };
+  return new Share(
+    width / rect.width,
+    (seen?.height ?? 0) / rect.height,
+    seen ? area(seen) / area(rect) : 0,
+    screen.ppi ? ((width * panelPxPerLu) / screen.ppi) * MM_PER_INCH : null,
+  );
 }

@@ -43,10 +43,12 @@ export const Cut = z.looseObject({
 });
 export type Cut = z.infer<typeof Cut>;
 
+const NONE: readonly string[] = [];
+
 /** Subjects of a picture that are marked on others of its cuts and not on this one. */
-export const unmarkedIn = (cuts: readonly Cut[], cut: Cut): string[] =>
+export const unmarkedIn = (cuts: readonly Cut[], cut: Cut): readonly string[] =>
   cuts.length === 1
-    ? []
+    ? NONE
     : [...new Set(cuts.flatMap((c) => c.keepAreas.map((k) => k.subject)))].filter(
         (subject) => !cut.keepAreas.some((k) => k.subject === subject),
       );

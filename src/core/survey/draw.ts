@@ -1,9 +1,9 @@
 import { placeAsIs, placePicture, type Placement } from '../fit/place';
 import { placePaint } from '../fit/gradient';
-import { intersect, partOf, type Axis, type Rect } from '../geometry/rect';
-import { measure } from '../measure/measures';
-import { offCentre, type OffCentre } from '../measure/off-centre';
-import { naturalSizeOf, type Choice } from '../pictures/choose';
+import { intersect, partOf, rectOf, type Axis, type Rect } from '../geometry/rect';
+import { measure, Measures } from '../measure/measures';
+import { offCentre, OffCentres, type OffCentre } from '../measure/off-centre';
+import { naturalSizeOf } from '../pictures/choose';
 import { unmarkedIn } from '../pictures/picture';
 import type { Cut, Rendition } from '../pictures/picture';
 import {
@@ -18,14 +18,15 @@ import { type BarResult } from '../screens/bars';
 import type { Case } from '../screens/cases';
 import { type Outline } from '../screens/outline';
 import { faceOf } from '../text/style';
-import type {
-  CaseResult,
+import {
   GroundResult,
   PanelResult,
   PictureResult,
-  PlacedBase,
-  PlacedResult,
+  TextLine,
   TextResult,
+  type CaseResult,
+  type Lying,
+  type PlacedResult,
 } from './result';
 import { keptGround, keptLayer, liesAsBefore, type Kept } from './earlier';
 import { blockOf } from './laid';
@@ -37,7 +38,7 @@ export interface Scope {
   c: Case;
   prepared: Prepared;
   outline: Outline;
-  bars: BarResult[];
+  bars: readonly BarResult[];
   /** the same screen, turned alike and with files of the same sizes, in the other appearance */
   twin: CaseResult | null;
   /** the same case in an earlier survey */
@@ -54,27 +55,15 @@ function windowOf(layer: PlacedLayer, scope: Scope): Rect {
   for (let panel = holderOf(layer); panel && window; panel = holderOf(panel)) {
     if (panel.clip) window = intersect(window, boxOf(panel.id, scope));
   }
-  return window ?? { x: 0, y: 0, width: 0, height: 0 };
+  return window ?? rectOf(0, 0, 0, 0);
 }
 
 export function drawGround(layer: GroundLayer, { input, c, prepared, kept }: Scope): GroundResult {
   const was = keptGround(layer.id, kept);
   if (was) return was;
-  const { id, name, role, opacity = 1 } = layer;
   const box = prepared.regions.screen;
-  return {
-    kind: 'ground',
-    id,
-    name,
-    role,
-    opacity,
-    box,
-    paint: placePaint(layer.colour, box, c.appearance, input.named),
-  };
+  return new GroundResult(layer, box, placePaint(layer.colour, box, c.appearance, input.named));
 }
-
-/** Where a layer lies, and what is measured of that. */
-type Lying = Pick<PlacedBase, 'placement' | 'window' | 'measures'>;
 
 /** @param file what it is drawn from, `null` for what is not drawn from a file */
 function lying(
@@ -99,81 +88,20 @@ function lying(
   return { placement, window, measures };
 }
 
-// Thousands of results are made of each kind, and read by everything after. Each kind is made in one place, by name and
-// not by spreading others out, so that all of a kind are laid out alike in memory: reading them then takes half as long.
-
-function pictureResult(
-  { id, name, role, opacity = 1, parent, picture: pictureId }: PictureLayer,
-  { placement, window, measures }: Lying,
-  { cut, rendition }: Choice,
-  unmarked: string[],
-  tint: string | null,
-): PictureResult {
-  const { box } = placement;
-  return {
-    kind: 'picture',
-    id,
-    name,
-    role,
-    opacity,
-    box,
-    parent,
-    placement,
-    window,
-    measures,
-    pictureId,
-    cut: cut.cut,
-    rendition,
-    unmarked,
-    tint,
-  };
-}
-
-function textResult(
-  { id, name, role, opacity = 1, parent, style }: TextLayer,
-  { placement, window, measures }: Lying,
-  { fontSize, lines, shortened }: Pick<TextResult, 'fontSize' | 'lines' | 'shortened'>,
-  colour: string,
-): TextResult {
-  const { box } = placement;
-  return {
-    kind: 'text',
-    id,
-    name,
-    role,
-    opacity,
-    box,
-    parent,
-    placement,
-    window,
-    measures,
-    face: faceOf(style),
-    fontSize,
-    colour,
-    lines,
-    shortened,
-  };
-}
-
-function panelResult(
-  { id, name, role, opacity = 1, parent, clip, colour }: PanelLayer,
-  { placement, window, measures }: Lying,
-  { input, c }: Scope,
-): PanelResult {
-  const { box } = placement;
-  const paint = placePaint(colour, box, c.appearance, input.named);
-  return { kind: 'panel', id, name, role, opacity, box, parent, placement, window, measures, paint, clip };
-}
-
 /** The same in the other appearance. What is only measured once everything is drawn is each one's own. */
 const lyingAlike = ({ placement, window, measures }: PlacedResult): Lying => ({
   placement,
   window,
-  measures: { ...measures },
+  measures: new Measures(measures),
 });
 
 /** How far the ink lies off where a rule says “middle”. */
-function offCentres(layer: PlacedLayer, { drawn }: Placement, rendition: Rendition | null, scope: Scope) {
+function offCentres(
+  layer: PlacedLayer,
+  { drawn }: Placement,
+  rendition: Rendition | null,
+  scope: Scope,
+): OffCentres {
   const { prepared, input } = scope;
   const ink = rendition && input.pixels?.get(rendition.hash)?.ink?.bounds;
   const inked = ink ? partOf(drawn, ink) : drawn;
@@ -182,7 +110,7 @@ function offCentres(layer: PlacedLayer, { drawn }: Placement, rendition: Renditi
     const meant = prepared.laid().middleOf(layer.id, axis);
     return offCentre(inked, axis, meant.at, meant.shift, prepared.regions);
   };
-  return { x: along('x'), y: along('y') };
+  return new OffCentres(along('x'), along('y'));
 }
 
 /** The same layer in the other appearance: where it lies there, it lies here. */
@@ -201,7 +129,8 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
     const alike = lyingAlike(twin);
     if (twin.rendition.hash !== rendition.hash)
       alike.measures.offCentre = offCentres(layer, twin.placement, rendition, scope);
-    return pictureResult(layer, alike, choice, twin.unmarked, tint);
+    const { pictureId, unmarked } = twin;
+    return new PictureResult(layer, alike, { pictureId, cut: cut.cut, rendition, unmarked, tint });
   }
   const { cuts } = input.pictures.find((p) => p.id === layer.picture)!;
   const placement = placePicture({
@@ -213,7 +142,9 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
     density: c.screen.density,
     named: input.named,
   });
-  return pictureResult(layer, lying(layer, placement, choice, scope), choice, unmarkedIn(cuts, cut), tint);
+  const unmarked = unmarkedIn(cuts, cut);
+  const shown = { pictureId: layer.picture, cut: cut.cut, rendition, unmarked, tint };
+  return new PictureResult(layer, lying(layer, placement, choice, scope), shown);
 }
 
 const PLACES = { start: 0, middle: 0.5, end: 1 } as const;
@@ -224,36 +155,40 @@ function drawText(layer: TextLayer, scope: Scope): TextResult {
   const { style } = layer;
   const colour = resolveColour(style.colour, c.appearance, input.named);
   const twin = twinOf(layer.id, 'text', scope);
-  if (twin) return textResult(layer, lyingAlike(twin), twin, colour);
+  const face = faceOf(style);
+  if (twin) {
+    const { fontSize, lines, shortened } = twin;
+    return new TextResult(layer, lyingAlike(twin), { face, fontSize, colour, lines, shortened });
+  }
   const box = boxOf(layer.id, scope);
   const block = blockOf(layer, input.fonts, box.width, box.height);
   const alignX = input.scene.direction === 'rtl' ? MIRRORED[style.align.x] : style.align.x;
   const top = box.y + (box.height - block.height) * PLACES[style.align.y];
   const pitch = block.fontSize * style.lineHeight;
-  const { ascent, descent } = input.fonts!.vertical(faceOf(style));
+  const { ascent, descent } = input.fonts!.vertical(face);
   // The letters stand in the middle of their line, as CSS 2.1 §10.8.1 halves the leading.
-  const baseline = (pitch + (ascent - descent) * block.fontSize) / 2;
-  const lines = block.lines.map(({ text, width }, i) => ({
-    text,
-    x: box.x + (box.width - width) * PLACES[alignX],
-    baseline: top + i * pitch + baseline,
-  }));
-  const x = box.x + (box.width - block.width) * PLACES[alignX];
-  const drawn = { x, y: top, width: block.width, height: block.height };
+  const baseline = top + (pitch + (ascent - descent) * block.fontSize) / 2;
+  const startOf = (width: number) => box.x + (box.width - width) * PLACES[alignX];
+  const lines = block.lines.map(
+    ({ text, width }, i) => new TextLine(text, startOf(width), baseline + i * pitch),
+  );
+  const drawn = rectOf(startOf(block.width), top, block.width, block.height);
   const placement = placeAsIs(drawn, box, windowOf(layer, scope));
-  const set = { fontSize: block.fontSize, lines, shortened: block.shortened };
-  return textResult(layer, lying(layer, placement, null, scope), set, colour);
+  const { fontSize, shortened } = block;
+  const set = { face, fontSize, colour, lines, shortened };
+  return new TextResult(layer, lying(layer, placement, null, scope), set);
 }
 
 function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
   const { input, c } = scope;
   const twin = twinOf(layer.id, 'panel', scope);
-  if (twin) return panelResult(layer, lyingAlike(twin), scope);
-  const box = boxOf(layer.id, scope);
+  const box = twin?.box ?? boxOf(layer.id, scope);
+  const look = { paint: placePaint(layer.colour, box, c.appearance, input.named), clip: layer.clip };
+  if (twin) return new PanelResult(layer, lyingAlike(twin), look);
   const shorter = Math.min(box.width, box.height);
   const radius = resolveLength(layer.cornerRadius, shorter, c.screen.density, input.named);
   const placement = placeAsIs(box, box, windowOf(layer, scope), Math.min(radius, shorter / 2));
-  return panelResult(layer, lying(layer, placement, null, scope), scope);
+  return new PanelResult(layer, lying(layer, placement, null, scope), look);
 }
 
 /** The layer as it was, if neither its rule nor anything else has changed it. */

@@ -7,7 +7,7 @@ import { barsIn, barsOf } from '../screens/bars';
 import type { Case } from '../screens/cases';
 import { outlineOf } from '../screens/outline';
 import { Kept, unchangedSince, type Earlier } from './earlier';
-import type { CaseResult, LayerResult } from './result';
+import { CaseResult, type LayerResult } from './result';
 import { measureTogether, type Together } from './together';
 import { drawGround, drawPlaced, type Scope } from './draw';
 import {
@@ -79,7 +79,7 @@ export function surveyPrepared(
   const together = measureTogether(drawn, scope);
   if (kept?.judgedAlike && together === kept.result) return kept.result;
   const breaches = judge(together, scope);
-  return {
+  return new CaseResult({
     id: c.id,
     screenId: c.screen.id,
     rotation: c.rotation,
@@ -92,7 +92,7 @@ export function surveyPrepared(
     barContrast: together.barContrast,
     breaches,
     outcome: outcomeOf(breaches),
-  };
+  });
 }
 
 /** A case that was surveyed. */

@@ -1,12 +1,13 @@
 import { meet, type Rect } from '../geometry/rect';
 import { visibleDrawing } from '../measure/clearance';
+import { Measures } from '../measure/measures';
 import { overlapOf, type Standing } from '../measure/overlap';
 import { covers } from './backdrop';
 import { barContrast, contrastOf, isMeasured, type Pixels } from './contrast';
 import type { BarResult } from '../screens/bars';
 import type { Scope } from './draw';
 import { changesSince, type Change } from './earlier';
-import type { CaseResult, LayerResult } from './result';
+import { measuredAs, type CaseResult, type LayerResult } from './result';
 
 export type Together = Pick<CaseResult, 'layers' | 'barContrast'>;
 
@@ -63,10 +64,10 @@ function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }
   if (pixels && isMeasured(layer) && (own || !isUntouched(layer.placement.visible, i, drawn, pixels)))
     contrast = contrastOf(layer, i, drawn.layers, pixels, c.appearance);
   if (overlap === before.overlap && contrast === before.contrast) return layer;
-  if (!own) return { ...layer, measures: { ...before, overlap, contrast } };
-  before.overlap = overlap;
-  before.contrast = contrast;
-  return layer;
+  const measures = own ? before : new Measures(before);
+  measures.overlap = overlap;
+  measures.contrast = contrast;
+  return own ? layer : measuredAs(layer, measures);
 }
 
 /**
