@@ -1,5 +1,4 @@
 import { label as below } from '../src/core/placing/presets';
-import { filePixelsOf, MOST_READ_PIXELS } from '../src/core/pixels/file';
 import type { Layer, TextLayer } from '../src/core/scene/scene';
 import { lu } from '../src/core/scene/values';
 import { contrastOf } from '../src/core/survey/contrast';
@@ -9,6 +8,7 @@ import { survey, surveyEach, type SurveyInput } from '../src/core/survey/survey'
 import { DEFAULT_LIMITS } from '../src/core/measure/defaults';
 import { halfWide } from '../src/core/testing/fonts';
 import { medianMs, report } from './measure';
+import { demoPixels } from './pixels';
 import { cases, input } from './survey';
 
 const label: TextLayer = {
@@ -29,32 +29,14 @@ const label: TextLayer = {
   },
 };
 
-/** As many pixels as are ever read: an opaque photo, or a logo that fills an ellipse. */
-function photo(seed: number, isLogo: boolean) {
-  const width = Math.floor(Math.sqrt(MOST_READ_PIXELS * (4 / 3)));
-  const height = Math.floor(MOST_READ_PIXELS / width);
-  const isInk = (pixel: number) =>
-    Math.hypot((pixel % width) / width - 0.5, Math.floor(pixel / width) / height - 0.5) < 0.45;
-  const data = Uint8Array.from({ length: width * height * 4 }, (_, i) =>
-    i % 4 === 3 ? 255 * Number(!isLogo || isInk(i >> 2)) : (i * (7919 + seed * 2)) % 256,
-  );
-  return filePixelsOf({ width, height, data });
-}
-
-/** Pixels for every file that the results show, each its own. */
-function pixelsFor(results: ReturnType<typeof survey>) {
-  const shown = results.flatMap((r) => r.layers).filter((l) => l.kind === 'picture');
-  const roles = new Map(shown.map((l) => [l.rendition.hash, l.role]));
-  return new Map([...roles].map(([hash, role], i) => [hash, photo(i, role === 'logo')]));
-}
+const pixels = await demoPixels();
 
 /** Six layers, with pixels. */
 export function wholeInput() {
   const { layers } = input.scene;
   const second = { ...label, id: 'second', placing: below('label') };
   const scene = { ...input.scene, layers: [...layers, label, second] };
-  const bare = { ...input, fonts: halfWide, scene, limits: [...DEFAULT_LIMITS] };
-  return { ...bare, pixels: pixelsFor(survey(bare, cases)) };
+  return { ...input, fonts: halfWide, scene, limits: [...DEFAULT_LIMITS], pixels };
 }
 
 /** Six layers on all distinct cases in both appearances: every measure, every limit, and what of it is kept. */
@@ -120,7 +102,6 @@ export function benchContrast(): void {
     { ...input, fonts: halfWide, scene: { ...input.scene, layers: [...layers, label] } },
     cases,
   );
-  const pixels = pixelsFor(results);
   const ms = medianMs(() => {
     for (const r of results) {
       const text = r.layers.at(-1)!;

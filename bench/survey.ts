@@ -12,6 +12,7 @@ import { distinctCases } from '../src/core/screens/likeness';
 import { turn } from '../src/core/screens/turn';
 import { survey, surveyInput } from '../src/core/survey/survey';
 import { medianMs, report } from './measure';
+import { hashOf } from './pixels';
 
 const shapeOf: Record<string, number> = {
   harbour: 4 / 3,
@@ -23,8 +24,7 @@ const renditions = (id: string): Rendition[] =>
   demoPictures
     .find((p) => p.id === id)!
     .files.map(({ widthPx, density, appearance }, i) => ({
-      // Every file is one of its own, with pixels of its own.
-      hash: `${id}-${i}`.padEnd(64, '0'),
+      hash: hashOf(id, i),
       widthPx,
       heightPx: Math.round(widthPx / (shapeOf[id] ?? 1)),
       density,

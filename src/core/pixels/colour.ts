@@ -7,7 +7,7 @@ function linearOf(coded: number): number {
 }
 
 /** Steps of the table for each coded value: between them a straight line is off by less than 1e-7. */
-const STEPS = 16;
+const STEPS = 8;
 const TABLE = Float64Array.from({ length: 255 * STEPS + 2 }, (_, i) => linearOf(i / STEPS));
 
 /** The same from a table, exact at whole coded values: means of many pixels ask for it hundreds of thousands of times. */

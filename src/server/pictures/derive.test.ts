@@ -52,6 +52,22 @@ describe('a file made from another', () => {
     });
   });
 
+  it('ends at its last pixel when its master is an opaque drawing, whatever its size', async () => {
+    const drawing =
+      '<svg xmlns="http://www.w3.org/2000/svg" width="2401" height="1801"><rect width="2401" height="1801" fill="#369"/></svg>';
+    const master = await keepFile(Buffer.from(drawing), 'sea.svg');
+    expect(master).toMatchObject({ widthPx: 2401, heightPx: 1801, transparent: false });
+    for (const [widthPx, heightPx] of [
+      [333, 250],
+      [3001, 2251],
+    ] as const) {
+      const { hash } = await deriveFile({ make: 'size', hash: master.hash, widthPx, heightPx });
+      const made = sharp(await readOriginal(hash));
+      expect(await made.metadata()).toMatchObject({ width: widthPx, height: heightPx });
+      expect((await made.stats()).isOpaque).toBe(true);
+    }
+  });
+
   it('has few pixels where contrast is told from it', async () => {
     const { hash } = await keepFile(await logo(), 'logo.png');
     const { width, height, data } = await raster(hash);

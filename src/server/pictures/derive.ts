@@ -7,7 +7,7 @@ import { getDb } from '../db/client';
 import { blobs } from '../db/schema';
 import { notFound, Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
-import { decode, inTurn, keepFile } from './import';
+import { decode, inTurn, keepFile, resampleable } from './import';
 
 /** In the format of the file it is made from, in sRGB; a vector becomes a PNG. */
 const encoded = (image: Sharp, type: string): Promise<Buffer> => {
@@ -35,14 +35,14 @@ export async function deriveFile(asked: Derivation): Promise<KeptFile> {
   if (asked.make === 'size' && asked.widthPx * asked.heightPx > INPUT_LIMITS.picturePixels)
     throw new Problem(422, `${asked.widthPx} × ${asked.heightPx} px are too many.`);
   const bytes = await inTurn(async () => {
-    const image = decode(await readOriginal(asked.hash));
-    if (asked.make === 'size')
-      return encoded(
-        image.resize(asked.widthPx, asked.heightPx, { fit: 'fill', kernel: 'lanczos3' }),
-        file.type,
-      );
+    const original = await readOriginal(asked.hash);
+    if (asked.make === 'size') {
+      const image = await resampleable(original, file, asked);
+      const { widthPx, heightPx } = asked;
+      return encoded(image.resize(widthPx, heightPx, { fit: 'fill', kernel: 'lanczos3' }), file.type);
+    }
     const { x, y, width, height } = pxOfPart(asked.part, file);
-    return encoded(image.extract({ left: x, top: y, width, height }), file.type);
+    return encoded(decode(original).extract({ left: x, top: y, width, height }), file.type);
   });
   return keepFile(bytes, 'a file made from another');
 }

@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import sharp from 'sharp';
+import sharp, { type Sharp } from 'sharp';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { previewWidths } from '@/core/pictures/previews';
 import { hashOf, storeOriginal, storePreview } from '../blobs';
@@ -14,11 +14,34 @@ import { svgProblem } from './svg';
 const accepted = 'PNG, JPEG, WebP, AVIF or SVG';
 const millions = (n: number) => Math.round(n / 1e5) / 10;
 
-/** A decoder that turns a photo the way its EXIF orientation says and gives sRGB. */
-export const decode = (bytes: Buffer) =>
-  sharp(bytes, { limitInputPixels: INPUT_LIMITS.picturePixels, failOn: 'error' })
+/** A decoder that turns a photo the way its EXIF orientation says and gives sRGB. @param density of a drawing, dots per inch */
+export const decode = (bytes: Buffer, density = OWN_DENSITY) =>
+  sharp(bytes, { limitInputPixels: INPUT_LIMITS.picturePixels, failOn: 'error', density })
     .autoOrient()
     .toColourspace('srgb');
+
+/** At which a drawing has its own size. */
+const OWN_DENSITY = 72;
+
+/**
+ * The pixels from which a file is resampled. A drawing is rendered whole first, at a multiple of its own size: rendered
+ * straight to another size it would end between two pixels, and show what is behind it along its sides.
+ * @param file its own size @param asked to which it is resampled, px
+ */
+export async function resampleable(
+  bytes: Buffer,
+  { vector, widthPx, heightPx }: Pick<KeptFile, 'vector' | 'widthPx' | 'heightPx'>,
+  asked: { widthPx: number; heightPx: number },
+): Promise<Sharp> {
+  if (!vector) return decode(bytes);
+  const wanted = Math.ceil(Math.max(asked.widthPx / widthPx, asked.heightPx / heightPx));
+  const most = Math.floor(Math.sqrt(INPUT_LIMITS.picturePixels / (widthPx * heightPx)));
+  const times = Math.max(1, Math.min(wanted, most));
+  const { data, info } = await decode(bytes, OWN_DENSITY * times)
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return sharp(data, { raw: { width: info.width, height: info.height, channels: info.channels } });
+}
 
 function typeOf(bytes: Buffer, name: string): PictureType {
   if (bytes.length === 0) throw new Problem(422, `“${name}” is empty: it has 0 bytes.`);
@@ -71,11 +94,11 @@ interface Preview {
 /** The pyramid from which browsers draw, each level made from the one above it. Decodes every pixel of the file. */
 async function pyramid(
   bytes: Buffer,
-  widthPx: number,
+  file: Pick<KeptFile, 'vector' | 'widthPx' | 'heightPx'>,
 ): Promise<{ previews: Preview[]; transparent: boolean }> {
   const previews: Preview[] = [];
-  let source = decode(bytes);
-  for (const width of previewWidths(widthPx).reverse()) {
+  let source = await resampleable(bytes, file, file);
+  for (const width of previewWidths(file.widthPx).reverse()) {
     const { data, info } = await source
       .resize(width, undefined, { kernel: 'lanczos3' })
       .raw()
@@ -123,12 +146,13 @@ export async function keepFile(bytes: Buffer, name: string): Promise<KeptFile> {
   if (already) return already;
   return inTurn(async () => {
     const header = await headerOf(bytes, name);
-    const { previews, transparent } = await pyramid(bytes, header.widthPx).catch(() => {
+    const vector = type === 'svg';
+    const { previews, transparent } = await pyramid(bytes, { ...header, vector }).catch(() => {
       throw broken(name);
     });
     for (const p of previews) await storePreview(hash, p.widthPx, p.bytes);
     await storeOriginal(hash, bytes);
-    const file = { hash, type, bytes: bytes.length, ...header, vector: type === 'svg', transparent };
+    const file = { hash, type, bytes: bytes.length, ...header, vector, transparent };
     const createdAt = new Date().toISOString();
     getDb()
       .insert(blobs)
