@@ -1,6 +1,8 @@
 import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
 import { Documents } from '../scene/documents';
+import type { AxisRule } from '../placing/rule';
 import { applyPatch } from '../scene/patch';
+import { isPlaced } from '../scene/scene';
 import { survey } from '../survey/survey';
 import { findingsOf } from './finding';
 import type { Sick } from './mend';
@@ -44,6 +46,34 @@ describe.each(Object.keys(demo.scenes))('what may mend %s', (sceneId) => {
         expect(after.project.limits).toEqual(demo.project.limits);
       }
     }
+  });
+
+  it('writes positions as somebody would', () => {
+    for (const { label, patch } of all.flatMap((a) => a.mends)) {
+      for (const layer of applyPatch(demo, patch).scenes[sceneId]!.layers) {
+        if (layer.kind !== 'picture' || layer.fit.align.kind !== 'position') continue;
+        const { x, y } = layer.fit.align;
+        for (const { percent } of [x, y])
+          expect([label, percent]).toEqual([label, Number(percent.toFixed(2))]);
+      }
+    }
+  });
+
+  it('leaves no size without effect: a share that must not pass a smaller share of the same', () => {
+    const overruled = (rule: AxisRule) => {
+      if (rule.kind === 'edges' || rule.extent.kind !== 'length' || !rule.extent.max) return false;
+      const { length, of, max } = rule.extent;
+      if ('named' in length || 'named' in max.length || of !== max.of) return false;
+      return length.unit === '%' && max.length.unit === '%' && max.length.value < length.value;
+    };
+    for (const { label, patch } of all.flatMap((a) => a.mends))
+      for (const layer of applyPatch(demo, patch).scenes[sceneId]!.layers)
+        if (isPlaced(layer))
+          expect([label, overruled(layer.placing.x), overruled(layer.placing.y)]).toEqual([
+            label,
+            false,
+            false,
+          ]);
   });
 
   it('is said in words that tell one from the other', () => {

@@ -34,23 +34,20 @@ export const otherFits: Mender = (sick) => {
   );
 };
 
-/** The share nearest to the one in use, in hundredths where the range has room for one. */
+/** The percentage nearest to the one in use, a whole one where the range has room for that. @param range of shares */
 function nearest({ low, high }: Interval, now: number): number {
-  const inside = Math.min(high, Math.max(low, now));
-  const whole = [Math.floor(inside * 100), Math.ceil(inside * 100)].find(
-    (n) => n / 100 >= low && n / 100 <= high,
-  );
-  return whole === undefined ? (low + high) / 2 : whole / 100;
+  const inside = Math.min(high * 100, Math.max(low * 100, now));
+  const whole = [Math.floor(inside), Math.ceil(inside)].find((n) => n / 100 >= low && n / 100 <= high);
+  return whole ?? (low + high) * 50;
 }
 
 const held = (fit: Fit, x: number, y: number): Fit => ({
   ...fit,
-  align: {
-    kind: 'position',
-    x: { percent: x * 100, offset: lu(0) },
-    y: { percent: y * 100, offset: lu(0) },
-  },
+  align: { kind: 'position', x: { percent: x, offset: lu(0) }, y: { percent: y, offset: lu(0) } },
 });
+
+/** In hundredths of a percent, which is less than a px on any screen. */
+const rounded = (share: number) => Math.round(share * 1e4) / 100;
 
 /** The position at which all keep areas are seen, or else the one that keeps the most weight. */
 export const solvedPosition: Mender = (sick) => {
@@ -59,13 +56,14 @@ export const solvedPosition: Mender = (sick) => {
   const answer = positionOf(layer, sick.input, sick.cases, 'position');
   if (!answer) return [];
   const { align } = layer.fit;
-  const now = (axis: 'x' | 'y') => (align.kind === 'position' ? align[axis].percent / 100 : 0.5);
+  const now = (axis: 'x' | 'y') => (align.kind === 'position' ? align[axis].percent : 50);
   const at = (axis: 'x' | 'y') => {
     const found = answer[axis];
-    return found.kind === 'held' ? nearest(found.interval, now(axis)) : answer.best[axis];
+    return found.kind === 'held' ? nearest(found.interval, now(axis)) : rounded(answer.best[axis]);
   };
   const [x, y] = [at('x'), at('y')];
-  return fitMend(sick, `Hold it ${sayShare(x)} across, ${sayShare(y)} down`, (fit) => held(fit, x, y));
+  const label = `Hold it ${sayShare(x / 100)} across, ${sayShare(y / 100)} down`;
+  return fitMend(sick, label, (fit) => held(fit, x, y));
 };
 
 /** The ink in the middle of the box instead of the file, where the file fills its box. */

@@ -2,7 +2,7 @@ import { sayNumber } from '../../formats/numbers';
 import { extent as extentOf } from '../../geometry/rect';
 import { mapMeasured } from '../../placing/measured';
 import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../../placing/rule';
-import { lu, percent } from '../../scene/values';
+import { isPercent, lu, percent, type Length } from '../../scene/values';
 import { isPlaced, type PlacedLayer } from '../../scene/scene';
 import type { When } from '../../scene/when';
 import { turn } from '../../screens/turn';
@@ -59,9 +59,21 @@ export const intoTheSafeArea: Mender = (sick) => {
 const withExtent = (rule: AxisRule, change: (extent: Extent) => Extent): AxisRule =>
   rule.kind === 'edges' ? rule : { ...rule, extent: change(rule.extent) };
 
+/** Both a share of the same: bounding the one by the other would leave it without any effect. */
+const areAlike = (e: Extent, { length, of = 'screen' }: Bound): e is Extent & { kind: 'length' } =>
+  e.kind === 'length' && isPercent(e.length) && isPercent(length) && (e.of ?? 'screen') === of;
+
+const valueOf = (length: Length) => ('value' in length ? length.value : Infinity);
+
+/** The extent made smaller where it is a share of the same, and bounded where it is not. */
+const narrowed = (e: Extent, max: Bound): Extent => {
+  if (!areAlike(e, max)) return { ...e, max };
+  return valueOf(max.length) < valueOf(e.length) ? { ...e, length: max.length } : e;
+};
+
 const atMost = (p: Placing, axis: 'x' | 'y', max: Bound): Placing => ({
   ...p,
-  [axis]: withExtent(p[axis], (e) => ({ ...e, max })),
+  [axis]: withExtent(p[axis], (e) => narrowed(e, max)),
 });
 const atLeast = (p: Placing, axis: 'x' | 'y', min: Bound): Placing => ({
   ...p,
@@ -83,16 +95,20 @@ const keepingShape = (sick: Sick, p: Placing): Placing => {
 };
 
 /** Smaller on the screens on which it is too large. */
-export const smaller: Mender = (sick) =>
-  placedLayer(sick)
-    ? AXES.flatMap((axis) =>
-        SHARES.flatMap((share) =>
-          placingMend(sick, `At most ${share} % of the safe area’s ${WORDS[axis]}`, (p) =>
-            atMost(keepingShape(sick, p), axis, { length: percent(share), of: 'safe' }),
-          ),
-        ),
-      )
-    : [];
+export const smaller: Mender = (sick) => {
+  const layer = placedLayer(sick);
+  if (!layer) return [];
+  return AXES.flatMap((axis) =>
+    SHARES.flatMap((share) => {
+      const max: Bound = { length: percent(share), of: 'safe' };
+      const rule = layer.placing[axis];
+      const order = rule.kind !== 'edges' && areAlike(rule.extent, max) ? 'Make it' : 'At most';
+      return placingMend(sick, `${order} ${share} % of the safe area’s ${WORDS[axis]}`, (p) =>
+        atMost(keepingShape(sick, p), axis, max),
+      );
+    }),
+  );
+};
 
 /** As large as its file has pixels for, bounded along either axis, so that a bound that is there already can stay. */
 export const asLargeAsSharp: Mender = (sick) => {
