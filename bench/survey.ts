@@ -1,10 +1,10 @@
 import catalogue from '../data/screens.json';
-import { demoDocuments, demoPictures } from '../demo/documents';
+import { demoDocuments } from '../demo/documents';
+import { demoRenditions } from '../demo/testing';
 import { fromSize } from '../src/core/geometry/rect';
 import { placePicture, type FitInput } from '../src/core/fit/place';
 import type { Fit } from '../src/core/fit/rule';
 import { naturalSizeOf } from '../src/core/pictures/choose';
-import type { Rendition } from '../src/core/pictures/picture';
 import { lu, APPEARANCES } from '../src/core/scene/values';
 import { casesOf } from '../src/core/screens/cases';
 import { readCatalogue } from '../src/core/screens/catalogue';
@@ -14,25 +14,7 @@ import { survey, surveyInput } from '../src/core/survey/survey';
 import { medianMs, report } from './measure';
 import { hashOf } from './pixels';
 
-const shapeOf: Record<string, number> = {
-  harbour: 4 / 3,
-  'harbour-upright': 9 / 16,
-  wordmark: 4,
-  deck: 4 / 3,
-};
-const renditions = (id: string): Rendition[] =>
-  demoPictures
-    .find((p) => p.id === id)!
-    .files.map(({ widthPx, density, appearance }, i) => ({
-      hash: hashOf(id, i),
-      widthPx,
-      heightPx: Math.round(widthPx / (shapeOf[id] ?? 1)),
-      density,
-      appearance,
-      vector: false,
-    }));
-
-const documents = demoDocuments(renditions);
+const documents = demoDocuments((id) => demoRenditions(id, (file) => hashOf(id, file)));
 const { project } = documents;
 const scene = documents.scenes['winter-splash']!;
 export const input = surveyInput(documents, scene, { fonts: null });

@@ -21,6 +21,8 @@ export interface DemoFile {
 export interface DemoPicture {
   id: string;
   name: string;
+  /** width ÷ height of its drawings */
+  shape: number;
   focalPoint: { x: number; y: number };
   keepAreas: {
     subject: string;
@@ -40,6 +42,7 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'harbour',
     name: 'Harbour',
+    shape: 4 / 3,
     focalPoint: { x: 0.55, y: 0.55 },
     keepAreas: [
       { subject: 'Lighthouse', rect: { x: 0.12, y: 0.29, width: 0.1, height: 0.34 }, weight: 1 },
@@ -50,13 +53,18 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'harbour-upright',
     name: 'Harbour, upright cut',
+    shape: 1 / 2,
     focalPoint: { x: 0.45, y: 0.55 },
-    keepAreas: [],
+    keepAreas: [
+      { subject: 'Lighthouse', rect: { x: 0.31, y: 0.33, width: 0.12, height: 0.24 }, weight: 1 },
+      { subject: 'Ferry', rect: { x: 0.325, y: 0.6, width: 0.42, height: 0.115 }, weight: 1 },
+    ],
     files: both('harbour-upright-dawn.svg', 'harbour-upright-night.svg', 1800, 4.5),
   },
   {
     id: 'emblem',
     name: 'Emblem',
+    shape: 1,
     focalPoint: middle,
     keepAreas: [],
     // One density is missing, and the smallest file was made to a round number.
@@ -69,6 +77,7 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'wordmark',
     name: 'Wordmark',
+    shape: 4,
     focalPoint: middle,
     keepAreas: [],
     files: [{ svg: 'wordmark.svg', widthPx: 1200, density: 4, appearance: 'light' }],
@@ -76,6 +85,7 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'rope',
     name: 'Rope',
+    shape: 1,
     focalPoint: middle,
     keepAreas: [],
     files: [1, 2, 3, 4].map((density) => ({
@@ -88,6 +98,7 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'deck',
     name: 'Deck photo',
+    shape: 4 / 3,
     focalPoint: { x: 0.7, y: 0.5 },
     keepAreas: [],
     files: [{ svg: 'deck-photo.svg', widthPx: 640, density: 1, appearance: 'light' }],
@@ -96,6 +107,7 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'harbour-large',
     name: 'Harbour, large',
+    shape: 4 / 3,
     focalPoint: { x: 0.55, y: 0.55 },
     keepAreas: [],
     files: both('harbour-dawn.svg', 'harbour-night.svg', 3600, 4.5),
@@ -103,6 +115,7 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'deck-large',
     name: 'Deck photo, large',
+    shape: 4 / 3,
     focalPoint: { x: 0.7, y: 0.5 },
     keepAreas: [],
     files: [{ svg: 'deck-photo.svg', widthPx: 3600, density: 4.5, appearance: 'light' }],
@@ -110,6 +123,7 @@ export const demoPictures: DemoPicture[] = [
   {
     id: 'deck-upright',
     name: 'Deck photo, upright cut',
+    shape: 1 / 2,
     focalPoint: middle,
     keepAreas: [],
     files: [{ svg: 'deck-photo-upright.svg', widthPx: 1800, density: 4.5, appearance: 'light' }],

@@ -7,20 +7,24 @@ import { readCatalogue } from '../src/core/screens/catalogue';
 import type { SurveyInput } from '../src/core/survey/survey';
 import { halfWide } from '../src/core/testing/fonts';
 
-/** The demo without its files: their sizes, and pixels that are made up. */
-const renditionsOf = (id: string): Rendition[] =>
-  demoPictures
-    .find((p) => p.id === id)!
-    .files.map((f, i) => ({
-      hash: String(i).repeat(64),
-      widthPx: f.widthPx,
-      heightPx: id === 'wordmark' ? 300 : Math.round(id === 'harbour' ? f.widthPx * 0.75 : f.widthPx),
-      density: f.density,
-      appearance: f.appearance,
-      vector: false,
-    }));
+/**
+ * The files of a picture of the demo as they are kept once it is seeded, but for their hashes.
+ * @param hashOf of each, by its place
+ */
+export function demoRenditions(id: string, hashOf: (file: number) => string): Rendition[] {
+  const { files, shape } = demoPictures.find((p) => p.id === id)!;
+  return files.map(({ widthPx, density, appearance }, i) => ({
+    hash: hashOf(i),
+    widthPx,
+    heightPx: Math.round(widthPx / shape),
+    density,
+    appearance,
+    vector: false,
+  }));
+}
 
-export const demo = demoDocuments(renditionsOf);
+/** The demo without its files: their sizes, and pixels that are made up. */
+export const demo = demoDocuments((id) => demoRenditions(id, (i) => String(i).repeat(64)));
 export const demoCases = casesOf(readCatalogue(json), ['light', 'dark']);
 export const demoInput = (scene: string): SurveyInput => ({
   scene: demo.scenes[scene]!,

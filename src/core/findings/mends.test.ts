@@ -13,12 +13,12 @@ const pixels = madeUpPixels();
 const cases = demoCases.filter((_, i) => i % 8 < 2);
 
 /** Everything that is wrong with a scene of the demo, with what mends are thought up from. */
-function sick(sceneId: string): Sick[] {
+function sick(sceneId: string, documents = demo): Sick[] {
   const input = { ...demoInput(sceneId), pixels };
   const results = survey(input, cases);
   let made = 0;
   return findingsOf(results, cases).map((finding) => ({
-    documents: demo,
+    documents,
     scene: demo.scenes[sceneId]!,
     layer: demo.scenes[sceneId]!.layers.find((l) => l.id === finding.layerId),
     finding,
@@ -83,4 +83,19 @@ describe.each(Object.keys(demo.scenes))('what may mend %s', (sceneId) => {
       for (const label of labels) expect(label).toMatch(/^\p{Lu}/u);
     }
   });
+});
+
+it('a cut on which nobody has marked the keep areas is not offered as if it kept them', () => {
+  const upright = demo.project.pictures.find((p) => p.id === 'harbour-upright')!;
+  const offered = (documents: typeof demo) =>
+    sick('winter-splash', documents)
+      .filter(({ finding }) => finding.measure === 'keep-lost')
+      .flatMap((s) => candidates(s).map((m) => m.label))
+      .filter((label) => label.includes(`take “${upright.name}”`));
+  const order = `In portrait take “${upright.name}” as the cut of Harbour`;
+  expect(offered(demo)).toEqual([order]);
+  const bare = { ...upright, cuts: upright.cuts.map((c) => ({ ...c, keepAreas: [] })) };
+  const pictures = demo.project.pictures.map((p) => (p === upright ? bare : p));
+  const unmarked = { ...demo, project: { ...demo.project, pictures } };
+  expect(offered(unmarked)).toEqual([`${order}; Lighthouse, Ferry are not marked on it yet`]);
 });

@@ -1,6 +1,6 @@
 import json from '../../../data/screens.json';
-import { demoDocuments, demoPictures } from '../../../demo/documents';
-import type { Rendition } from '../pictures/picture';
+import { demoDocuments } from '../../../demo/documents';
+import { demoRenditions } from '../../../demo/testing';
 import { casesOf } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
 import { readCatalogue } from '../screens/catalogue';
@@ -9,27 +9,14 @@ import { pixelsNeeded } from './needed';
 import { surveyCase, surveyInput } from './survey';
 
 const cases = distinctCases(casesOf(readCatalogue(json), ['light', 'dark'])).map((c) => c.shown);
-const SHAPES: Record<string, number> = {
-  harbour: 4 / 3,
-  'harbour-upright': 9 / 16,
-  wordmark: 4,
-  deck: 4 / 3,
-};
-
 /** The demo, with the pixels of some files scaled while their natural size stays. */
 function documents(factor: Record<string, number> = {}) {
-  const renditionsOf = (id: string): Rendition[] =>
-    demoPictures
-      .find((p) => p.id === id)!
-      .files.map((f) => ({
-        hash: '0'.repeat(64),
-        widthPx: f.widthPx * (factor[id] ?? 1),
-        heightPx: (f.widthPx / (SHAPES[id] ?? 1)) * (factor[id] ?? 1),
-        density: f.density * (factor[id] ?? 1),
-        appearance: f.appearance,
-        vector: false,
-      }));
-  return demoDocuments(renditionsOf);
+  return demoDocuments((id) =>
+    demoRenditions(id, () => '0'.repeat(64)).map((r) => {
+      const by = factor[id] ?? 1;
+      return { ...r, widthPx: r.widthPx * by, heightPx: r.heightPx * by, density: r.density * by };
+    }),
+  );
 }
 const inputs = (d: ReturnType<typeof documents>) =>
   Object.values(d.scenes).map((s) => surveyInput(d, s, { fonts: halfWide }));
@@ -72,7 +59,7 @@ describe('the pixels that a picture needs', () => {
     'are just enough: with them no case enlarges %s, with a pixel less one does',
     (id) => {
       const { widthPx } = needed.get(id)![0]!;
-      const own = demoPictures.find((p) => p.id === id)!.files[0]!.widthPx;
+      const own = demoRenditions(id, () => '')[0]!.widthPx;
       expect(worst(documents({ [id]: widthPx / own }), id)).toBeLessThanOrEqual(1 + 1e-9);
       expect(worst(documents({ [id]: (widthPx - 1) / own }), id)).toBeGreaterThan(1);
     },

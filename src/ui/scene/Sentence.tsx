@@ -50,6 +50,11 @@ export function PartButton({ layer, part, text, fault }: PartProps) {
 
 const partKey = ({ editable, paths }: Part) => `${editable.kind} ${paths.map((p) => p.join('.')).join(' ')}`;
 
+const isPart = (token: Token | undefined) => token !== undefined && typeof token !== 'string';
+
+/** The comma or full stop with which words go on after a part. */
+const stopAt = (token: Token | undefined) => (typeof token === 'string' ? /^[,.;:]?/.exec(token)![0] : '');
+
 /** A rule as it is read, with its parts as buttons. The parts keep their places while their text changes. */
 export function Sentence({
   layer,
@@ -64,11 +69,12 @@ export function Sentence({
     <p className="sentence">
       {tokens.map((token, index) =>
         typeof token === 'string' ? (
-          <span className="words" key={index}>
-            {token}
-          </span>
+          <span key={index}>{isPart(tokens[index - 1]) ? token.slice(stopAt(token).length) : token}</span>
         ) : (
-          <PartButton key={partKey(token)} layer={layer} part={token} fault={faults.get(token)} />
+          <span className="part-and-stop" key={partKey(token)}>
+            <PartButton layer={layer} part={token} fault={faults.get(token)} />
+            {stopAt(tokens[index + 1])}
+          </span>
         ),
       )}
     </p>

@@ -216,20 +216,23 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
           value={measure}
           onChoose={setPicked}
         />
-        <ValleyWords data={data} measure={measure} narrows={!free} />
-        {free ? (
+        <div className="valley-tools">
+          <ValleyWords data={data} measure={measure} narrows={!free} />
+          {!free && (
+            <Button
+              variant="quiet"
+              size="sm"
+              title="Compare fits and measures over all ratios"
+              onClick={() => store.setState(({ view }) => ({ view: { ...view, middle: 'valley' } }))}
+            >
+              large
+            </Button>
+          )}
+        </div>
+        {free && (
           <span className="quiet">
             Drag the window along it. Ticks stand where its width changes something.
           </span>
-        ) : (
-          <Button
-            variant="quiet"
-            size="sm"
-            title="Compare fits and measures over all ratios"
-            onClick={() => store.setState(({ view }) => ({ view: { ...view, middle: 'valley' } }))}
-          >
-            large
-          </Button>
         )}
       </div>
       <Plot data={data} measure={measure} free={free} />

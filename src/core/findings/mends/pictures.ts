@@ -1,5 +1,5 @@
 import { masterOfSet, setsOf } from '../../pictures/check';
-import { widestOf, type Cut, type Picture } from '../../pictures/picture';
+import { unmarkedIn, widestOf, type Cut, type Picture } from '../../pictures/picture';
 import { usersOfPicture } from '../../scene/documents';
 import { layerMend, mendOf, pictureLayer, pictureOf, type Mender } from '../mend';
 
@@ -35,9 +35,20 @@ export const otherCut: Mender = (sick) => {
     const taken: Picture = { ...own, cuts: [...own.cuts, { ...cut, cut: shape }] };
     const pictures = project.pictures.map((p) => (p === own ? taken : p));
     const after = { ...sick.documents, project: { ...project, pictures } };
-    return mendOf(sick, `In ${shape} take “${other.name}” as the cut of ${own.name}`, after);
+    return mendOf(
+      sick,
+      `In ${shape} take “${other.name}” as the cut of ${own.name}${stillToMark(own, cut)}`,
+      after,
+    );
   });
 };
+
+/** What nobody has marked on a cut is not missed there: it is said, so that it does not look kept. */
+function stillToMark({ cuts }: Picture, cut: Cut): string {
+  const missing = unmarkedIn([...cuts, cut], cut);
+  if (missing.length === 0) return '';
+  return `; ${missing.join(', ')} ${missing.length === 1 ? 'is' : 'are'} not marked on it yet`;
+}
 
 /** Another picture of the same shape with more pixels, or with none to count. */
 export const largerPicture: Mender = (sick) => {
