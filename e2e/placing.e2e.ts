@@ -156,3 +156,26 @@ test('a ground takes a gradient, a picture a tint and a size of its own', async 
   await expect(emblem).toContainText('drawn 50 % wide and 50 % high, repeated across with even gaps');
   await expect(saving(page)).toHaveText('saved');
 });
+
+test('a stop stands right after its part, and no part is wider than its sentence', async ({ page }) => {
+  for (const scene of ['notice', 'sign-in']) {
+    await page.goto(`/projects/larkmoor-ferries/${scene}`);
+    await expect(page.locator('.sentence .part').first()).toBeVisible();
+    const [count, astray] = await page.evaluate(() => {
+      const glued = [...document.querySelectorAll('.part-and-stop')].filter(
+        (g) => g.lastChild instanceof Text && g.lastChild.data.length > 0,
+      );
+      const isAstray = (g: Element) => {
+        const range = document.createRange();
+        range.selectNodeContents(g.lastChild!);
+        const stop = range.getBoundingClientRect();
+        const part = g.querySelector('.part')!.getBoundingClientRect();
+        const { right } = g.closest('.sentence')!.getBoundingClientRect();
+        return stop.left < part.right - 1 || stop.right > right + 1;
+      };
+      return [glued.length, glued.filter(isAstray).map((g) => g.textContent)] as const;
+    });
+    expect(count).toBeGreaterThan(10);
+    expect(astray).toEqual([]);
+  }
+});
