@@ -17,29 +17,35 @@ function Axis({ answer, word }: { answer: AxisAnswer; word: string }) {
   switch (answer.kind) {
     case 'held': {
       const { low, high } = answer.interval;
-      const range = low < high ? `from ${sayShare(low)} to ${sayShare(high)}` : `at ${sayShare(low)}`;
-      return <li>{low <= 0 && high >= 1 ? `Anywhere ${word}.` : `${range} ${word}.`}</li>;
+      if (low <= 0 && high >= 1) return <li>{word}: anywhere.</li>;
+      return (
+        <li>
+          {word}: {low < high ? `from ${sayShare(low)} to ${sayShare(high)}` : `at ${sayShare(low)}`}.
+        </li>
+      );
     }
     case 'alone':
       return (
         <li>
-          Nowhere {word}: {answer.ask.subject} is never whole on {on(answer.ask.caseId)}.
+          {word}: nowhere. {answer.ask.subject} is never whole on {on(answer.ask.caseId)}.
         </li>
       );
     case 'pair': {
       const [a, b] = answer.asks;
       return (
         <li>
-          Nowhere {word}: {a.subject} on {on(a.caseId)} and {b.subject} on {on(b.caseId)} exclude each other.
+          {word}: nowhere. {a.subject} on {on(a.caseId)} and {b.subject} on {on(b.caseId)} exclude each other.
         </li>
       );
     }
   }
 }
 
-/** The middle of what is held, or the place that keeps the most weight. */
-const placeOf = (answer: AxisAnswer, best: number) =>
-  answer.kind === 'held' ? (answer.interval.low + answer.interval.high) / 2 : best;
+/** The middle of what is held, or the place that keeps the most weight, in thousandths. */
+const placeOf = (answer: AxisAnswer, best: number) => {
+  const place = answer.kind === 'held' ? (answer.interval.low + answer.interval.high) / 2 : best;
+  return Math.round(place * 1000) / 1000;
+};
 
 /** Which positions keep everything that has to be seen, on every case; or what stands against it. */
 export function SolvedPosition({
@@ -61,12 +67,15 @@ export function SolvedPosition({
   if (!answer) return null;
   const { x, y, best } = answer;
   const solved = x.kind === 'held' && y.kind === 'held';
+  const [across, down] = [placeOf(x, best.x), placeOf(y, best.y)];
   return (
     <div className="bound offers" role="group" aria-label="Keep areas">
-      <span className="choices-label">All keep areas are whole on every screen when it is held</span>
+      <span className="choices-label">
+        {solved ? 'Where all keep areas are whole on every screen' : 'No position shows all keep areas whole'}
+      </span>
       <ul className="plain-list">
-        <Axis answer={x} word="across" />
-        <Axis answer={y} word="down" />
+        <Axis answer={x} word="Across" />
+        <Axis answer={y} word="Down" />
       </ul>
       {!solved && (
         <p className="quiet">
@@ -74,8 +83,8 @@ export function SolvedPosition({
           by weight.
         </p>
       )}
-      <Button variant="quiet" size="sm" onClick={() => onHold(placeOf(x, best.x), placeOf(y, best.y))}>
-        hold it there
+      <Button variant="quiet" size="sm" onClick={() => onHold(across, down)}>
+        hold it {sayShare(across)} across, {sayShare(down)} down
       </Button>
     </div>
   );
