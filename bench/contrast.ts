@@ -63,11 +63,16 @@ export function benchWhole(): void {
   );
 }
 
-/** Whatever in a layer’s rule can be nudged: its looks, and then where it lies. */
+/** What is dragged of a layer: where it lies, what a background shows of its picture, or how see-through a ground is. */
 function nudged(layer: Layer, by: number): Layer {
-  const opacity = 0.9 - by / 1000;
-  if (layer.kind === 'ground' || layer.placing.y.kind === 'edges') return { ...layer, opacity };
+  if (layer.kind === 'ground') return { ...layer, opacity: 0.9 - by / 1000 };
   const { y } = layer.placing;
+  if (y.kind === 'edges') {
+    if (layer.kind !== 'picture') throw new Error(`Nothing of ${layer.name} is dragged.`);
+    const across = { percent: 40 + by, offset: lu(0) };
+    const down = { percent: 55, offset: lu(0) };
+    return { ...layer, fit: { ...layer.fit, align: { kind: 'position', x: across, y: down } } };
+  }
   const moved = y.kind === 'middle' ? { ...y, shift: lu(by) } : { ...y, edge: { ...y.edge, offset: lu(by) } };
   return { ...layer, placing: { ...layer.placing, y: moved } };
 }
