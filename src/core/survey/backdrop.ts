@@ -199,7 +199,8 @@ export function covers(
 
 /** A layer is as see-through as it is itself, times the panels that hold it. */
 export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): number {
-  const holder = layer.kind === 'ground' ? undefined : all.find((l) => l.id === layer.parent);
+  if (layer.kind === 'ground' || layer.parent === undefined) return layer.opacity;
+  const holder = all.find((l) => l.id === layer.parent);
   return layer.opacity * (holder ? opacityOf(holder, all) : 1);
 }
 

@@ -51,7 +51,8 @@ const boxOf = (id: string, { prepared, kept }: Scope): Rect => kept?.known(id) ?
 function windowOf(layer: PlacedLayer, scope: Scope): Rect {
   const { prepared } = scope;
   let window: Rect | null = prepared.regions.screen;
-  const holderOf = (l: PlacedLayer) => prepared.layers.find((p): p is PanelLayer => p.id === l.parent);
+  const holderOf = ({ parent }: PlacedLayer) =>
+    parent === undefined ? undefined : prepared.layers.find((p): p is PanelLayer => p.id === parent);
   for (let panel = holderOf(layer); panel && window; panel = holderOf(panel)) {
     if (panel.clip) window = intersect(window, boxOf(panel.id, scope));
   }
