@@ -214,7 +214,7 @@ test('a picture is fetched by its address, and only from where it may be', async
 test('keep areas are marked, named and measured, by keyboard', async ({ page }) => {
   await page.goto('/projects/larkmoor-ferries/sign-in?case=phone-393x852-3x-pill.0.light');
   const deck = page.getByRole('region', { name: 'Layer Deck photo' });
-  await tabTo(page, deck.getByRole('button', { name: 'mark one' }));
+  await tabTo(page, deck.getByRole('button', { name: 'Add a keep area' }));
   await page.keyboard.press('Enter');
   const area = deck.getByRole('button', { name: 'Subject 1' });
   await tabTo(page, area);
@@ -246,7 +246,7 @@ test('keep areas are drawn by hand on the picture, moved by keyboard, and offere
 }) => {
   await page.goto('/projects/larkmoor-ferries/sign-in?case=phone-393x852-3x-pill.0.light');
   const deck = page.getByRole('region', { name: 'Layer Deck photo' });
-  await deck.getByRole('button', { name: 'on the picture' }).click();
+  await deck.getByRole('button', { name: 'Draw keep areas on the picture' }).click();
   const dialog = page.getByRole('dialog', { name: 'What has to be seen of Deck photo' });
   const plan = (await dialog.locator('.mark-plan').boundingBox())!;
   const at = (x: number, y: number) => [plan.x + x * plan.width, plan.y + y * plan.height] as const;

@@ -96,11 +96,16 @@ export function KeepAreas({ picture }: { picture: Picture }) {
           {(close) => <AreaEditor picture={picture} index={index} onDone={close} />}
         </EditorPopover>
       ))}
-      <Button variant="quiet" size="sm" onClick={add}>
-        mark one
+      <Button variant="quiet" size="sm" aria-label="Add a keep area" onClick={add}>
+        add
       </Button>
-      <Button variant="quiet" size="sm" onClick={() => setByHand(true)}>
-        on the picture
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-label="Draw keep areas on the picture"
+        onClick={() => setByHand(true)}
+      >
+        draw
       </Button>
       {byHand && <MarkDialog pictureId={picture.id} onClose={() => setByHand(false)} />}
     </p>
