@@ -1,3 +1,4 @@
+import { percent, percentOf } from '../scene/values';
 import { isRepeating, type Fit, type FitName } from './rule';
 
 /** The sizes of fit that a picture is tried with, and tile: natural size, repeated both ways. */
@@ -31,10 +32,7 @@ export const FIT_LABELS: Record<FitPreset, string> = {
  * @param off how far the ink lies off the middle of its file, shares of the file
  */
 export function centredByInk(fit: Fit, off: { x: number; y: number }): Fit {
-  const at = (share: number) => ({
-    percent: 50,
-    offset: { value: Math.round(-share * 1e4) / 100, unit: '%' as const },
-  });
+  const at = (share: number) => ({ percent: 50, offset: percent(percentOf(-share)) });
   return { ...fit, align: { kind: 'position', x: at(off.x), y: at(off.y) }, clip: false };
 }
 

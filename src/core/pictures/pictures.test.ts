@@ -1,7 +1,7 @@
 import data from '../../../data/density-and-slots.json';
 import { chooseDensityClass, chooseRendition, chooseWholeNumber, naturalSizeOf } from './choose';
 import type { Cut, Picture, Rendition } from './picture';
-import { previewFor, previewWidths } from './previews';
+import { previewFor, previewWidths, previewWithin } from './previews';
 import type { Screen } from '../screens/screen';
 
 const policy = (id: string) => data.selectionPolicies.find((p) => p.id === id)!;
@@ -103,5 +103,12 @@ describe('previews', () => {
     expect(previewFor(2400, 200)).toBe(256);
     expect(previewFor(2400, 5000)).toBe(2048);
     expect(previewFor(96, 65)).toBe(96);
+  });
+
+  it('are read as wide as a number of pixels allows, or else the smallest', () => {
+    const photo = { widthPx: 2400, heightPx: 1800 };
+    expect(previewWithin(photo, 512 * 384)).toBe(512);
+    expect(previewWithin(photo, 512 * 384 - 1)).toBe(256);
+    expect(previewWithin({ widthPx: 300, heightPx: 9000 }, 10)).toBe(64);
   });
 });

@@ -15,3 +15,10 @@ export function previewFor(widthPx: number, drawnPx: number): number {
   const widths = previewWidths(widthPx);
   return widths.find((w) => w >= drawnPx) ?? widths.at(-1)!;
 }
+
+/** The widest preview of a file that has at most so many pixels, or the smallest there is. */
+export function previewWithin(file: { widthPx: number; heightPx: number }, mostPixels: number): number {
+  const widths = previewWidths(file.widthPx);
+  const fits = (width: number) => width * Math.ceil((width * file.heightPx) / file.widthPx) <= mostPixels;
+  return widths.findLast(fits) ?? widths[0]!;
+}

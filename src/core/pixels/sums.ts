@@ -102,13 +102,12 @@ function makeRoom(across: number, down: number): void {
   if (room.down.share.length < down) room.down = roomFor(down);
 }
 
-const within = (line: number, size: number) => Math.max(0, Math.min(size, line));
+const within = (line: number, size: number) => (line > 0 ? (line < size ? line : size) : 0);
 
 /** @param size of the picture, px @param step from one pixel to the next in the table */
 function findLines({ start, share }: Lines, lines: ArrayLike<number>, size: number, step: number): void {
   for (let i = 0; i < lines.length; i++) {
-    const line = lines[i]!;
-    const at = line > 0 ? (line < size ? line : size) : 0;
+    const at = within(lines[i]!, size);
     const pixel = at < size ? at | 0 : size - 1;
     start[i] = pixel * step;
     share[i] = at - pixel;

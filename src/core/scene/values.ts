@@ -33,6 +33,9 @@ export const isPercent = (length: Length) => !('named' in length) && length.unit
 export const isZero = (length: Length) => !('named' in length) && length.value === 0;
 export const percent = (value: number): Length => ({ value, unit: '%' });
 
+/** A share as a percentage, in hundredths: closer is less than a px on any screen. */
+export const percentOf = (share: number): number => Math.round(share * 1e4) / 100;
+
 function namedValue<K extends 'unit' | 'light'>(
   id: string,
   named: readonly NamedValue[],

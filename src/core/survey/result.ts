@@ -15,6 +15,7 @@ import type { Face } from '../text/style';
 
 /** What a result takes over from its layer. */
 type Named = Pick<LayerResult, 'id' | 'name' | 'role'> & { opacity?: number };
+type Held = Named & { parent?: string };
 
 // Thousands of results are made of each kind, and read by everything after. A constructor lays all of a kind out alike in
 // memory, which makes reading them twice as fast, and see `rectOf`.
@@ -62,7 +63,7 @@ class PlacedBase extends LayerBase implements Lying {
   readonly window: Rect;
   readonly measures: Measures;
 
-  constructor(layer: Named & { parent?: string }, { placement, window, measures }: Lying) {
+  constructor(layer: Held, { placement, window, measures }: Lying) {
     super(layer, placement.box);
     this.parent = layer.parent;
     this.placement = placement;
@@ -82,22 +83,16 @@ export class PictureResult extends PlacedBase {
   readonly tint: string | null;
 
   constructor(
-    layer: Named & { parent?: string },
+    layer: Held,
     lying: Lying,
-    {
-      pictureId,
-      cut,
-      rendition,
-      unmarked,
-      tint,
-    }: Pick<PictureResult, 'pictureId' | 'cut' | 'rendition' | 'unmarked' | 'tint'>,
+    own: Pick<PictureResult, 'pictureId' | 'cut' | 'rendition' | 'unmarked' | 'tint'>,
   ) {
     super(layer, lying);
-    this.pictureId = pictureId;
-    this.cut = cut;
-    this.rendition = rendition;
-    this.unmarked = unmarked;
-    this.tint = tint;
+    this.pictureId = own.pictureId;
+    this.cut = own.cut;
+    this.rendition = own.rendition;
+    this.unmarked = own.unmarked;
+    this.tint = own.tint;
   }
 }
 
@@ -120,22 +115,16 @@ export class TextResult extends PlacedBase {
   readonly shortened: boolean;
 
   constructor(
-    layer: Named & { parent?: string },
+    layer: Held,
     lying: Lying,
-    {
-      face,
-      fontSize,
-      colour,
-      lines,
-      shortened,
-    }: Pick<TextResult, 'face' | 'fontSize' | 'colour' | 'lines' | 'shortened'>,
+    own: Pick<TextResult, 'face' | 'fontSize' | 'colour' | 'lines' | 'shortened'>,
   ) {
     super(layer, lying);
-    this.face = face;
-    this.fontSize = fontSize;
-    this.colour = colour;
-    this.lines = lines;
-    this.shortened = shortened;
+    this.face = own.face;
+    this.fontSize = own.fontSize;
+    this.colour = own.colour;
+    this.lines = own.lines;
+    this.shortened = own.shortened;
   }
 }
 
@@ -145,14 +134,10 @@ export class PanelResult extends PlacedBase {
   /** whether what it holds ends at its edges */
   readonly clip: boolean;
 
-  constructor(
-    layer: Named & { parent?: string },
-    lying: Lying,
-    { paint, clip }: Pick<PanelResult, 'paint' | 'clip'>,
-  ) {
+  constructor(layer: Held, lying: Lying, own: Pick<PanelResult, 'paint' | 'clip'>) {
     super(layer, lying);
-    this.paint = paint;
-    this.clip = clip;
+    this.paint = own.paint;
+    this.clip = own.clip;
   }
 }
 

@@ -14,14 +14,14 @@ import { svgProblem } from './svg';
 const accepted = 'PNG, JPEG, WebP, AVIF or SVG';
 const millions = (n: number) => Math.round(n / 1e5) / 10;
 
-/** A decoder that turns a photo the way its EXIF orientation says and gives sRGB. @param density of a drawing, dots per inch */
+/** At which a drawing has its own size, dots per inch. */
+const OWN_DENSITY = 72;
+
+/** A decoder that turns a photo the way its EXIF orientation says and gives sRGB. @param density of a drawing */
 export const decode = (bytes: Buffer, density = OWN_DENSITY) =>
   sharp(bytes, { limitInputPixels: INPUT_LIMITS.picturePixels, failOn: 'error', density })
     .autoOrient()
     .toColourspace('srgb');
-
-/** At which a drawing has its own size. */
-const OWN_DENSITY = 72;
 
 /**
  * The pixels from which a file is resampled. A drawing is rendered whole first, at a multiple of its own size: rendered
@@ -40,7 +40,7 @@ export async function resampleable(
   const { data, info } = await decode(bytes, OWN_DENSITY * times)
     .raw()
     .toBuffer({ resolveWithObject: true });
-  return sharp(data, { raw: { width: info.width, height: info.height, channels: info.channels } });
+  return sharp(data, { raw: info });
 }
 
 function typeOf(bytes: Buffer, name: string): PictureType {
@@ -103,10 +103,9 @@ async function pyramid(
       .resize(width, undefined, { kernel: 'lanczos3' })
       .raw()
       .toBuffer({ resolveWithObject: true });
-    const raw = { width: info.width, height: info.height, channels: info.channels };
-    const encoded = await sharp(data, { raw }).webp({ quality: 92, alphaQuality: 100, effort: 2 }).toBuffer();
+    source = sharp(data, { raw: info });
+    const encoded = await source.clone().webp({ quality: 92, alphaQuality: 100, effort: 2 }).toBuffer();
     previews.push({ widthPx: width, bytes: encoded });
-    source = sharp(data, { raw });
   }
   // What is left after the loop is the smallest level, which is enough to see whether anything shows through.
   return { previews, transparent: !(await source.stats()).isOpaque };

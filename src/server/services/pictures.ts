@@ -4,7 +4,7 @@ import { MOST_READ_PIXELS } from '@/core/pixels/file';
 import { inkOf, type Ink } from '@/core/pixels/ink';
 import type { Raster } from '@/core/pixels/raster';
 import { Statistics, statisticsOf } from '@/core/pixels/statistics';
-import { previewWidths } from '@/core/pictures/previews';
+import { previewWidths, previewWithin } from '@/core/pictures/previews';
 import { readOriginal, readPreview } from '../blobs';
 import { getDb } from '../db/client';
 import { blobs } from '../db/schema';
@@ -22,13 +22,8 @@ export async function preview(hash: string, widthPx: number): Promise<Buffer> {
 const MOST_PIXELS = 2_000_000;
 
 /** The pixels of the largest preview that is not too large. */
-async function rasterOf(
-  { hash, widthPx, heightPx }: typeof blobs.$inferSelect,
-  mostPixels: number,
-): Promise<Raster> {
-  const fits = (width: number) => width * Math.ceil((width * heightPx) / widthPx) <= mostPixels;
-  const widths = previewWidths(widthPx);
-  const { data, info } = await sharp(await readPreview(hash, widths.findLast(fits) ?? widths[0]!))
+async function rasterOf(file: typeof blobs.$inferSelect, mostPixels: number): Promise<Raster> {
+  const { data, info } = await sharp(await readPreview(file.hash, previewWithin(file, mostPixels)))
     .ensureAlpha()
     .raw()
     .toBuffer({ resolveWithObject: true });

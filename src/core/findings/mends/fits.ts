@@ -3,7 +3,7 @@ import type { Fit } from '../../fit/rule';
 import { sayShare } from '../../formats/numbers';
 import type { Interval } from '../../solve/interval';
 import { positionOf } from '../../solve/layer';
-import { lu } from '../../scene/values';
+import { lu, percentOf } from '../../scene/values';
 import { offMiddle } from '../../pixels/centre';
 import { fitMend, pictureLayer, pictureOf, type Mender } from '../mend';
 
@@ -46,9 +46,6 @@ const held = (fit: Fit, x: number, y: number): Fit => ({
   align: { kind: 'position', x: { percent: x, offset: lu(0) }, y: { percent: y, offset: lu(0) } },
 });
 
-/** In hundredths of a percent, which is less than a px on any screen. */
-const rounded = (share: number) => Math.round(share * 1e4) / 100;
-
 /** The position at which all keep areas are seen, or else the one that keeps the most weight. */
 export const solvedPosition: Mender = (sick) => {
   const layer = pictureLayer(sick);
@@ -59,7 +56,7 @@ export const solvedPosition: Mender = (sick) => {
   const now = (axis: 'x' | 'y') => (align.kind === 'position' ? align[axis].percent : 50);
   const at = (axis: 'x' | 'y') => {
     const found = answer[axis];
-    return found.kind === 'held' ? nearest(found.interval, now(axis)) : rounded(answer.best[axis]);
+    return found.kind === 'held' ? nearest(found.interval, now(axis)) : percentOf(answer.best[axis]);
   };
   const [x, y] = [at('x'), at('y')];
   const label = `Hold it ${sayShare(x / 100)} across, ${sayShare(y / 100)} down`;

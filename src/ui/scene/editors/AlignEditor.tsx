@@ -101,7 +101,7 @@ export function AlignEditor({ value, focalPoint, repeated, layerId, onChange, on
         <SolvedPosition
           layerId={layerId}
           onHold={(x, y) => {
-            set(Math.round(x * 1000) / 10, Math.round(y * 1000) / 10);
+            set(x, y);
             onCommit();
           }}
         />

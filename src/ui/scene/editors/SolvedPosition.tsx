@@ -41,10 +41,10 @@ function Axis({ answer, word }: { answer: AxisAnswer; word: string }) {
   }
 }
 
-/** The middle of what is held, or the place that keeps the most weight, in thousandths. */
+/** The middle of what is held, or the place that keeps the most weight; %, in tenths. */
 const placeOf = (answer: AxisAnswer, best: number) => {
   const place = answer.kind === 'held' ? (answer.interval.low + answer.interval.high) / 2 : best;
-  return Math.round(place * 1000) / 1000;
+  return Math.round(place * 1000) / 10;
 };
 
 /** Which positions keep everything that has to be seen, on every case; or what stands against it. */
@@ -53,6 +53,7 @@ export function SolvedPosition({
   onHold,
 }: {
   layerId: string;
+  /** @param x and y, % of the free way */
   onHold: (x: number, y: number) => void;
 }) {
   const asking = useCallback<Asking<PositionAnswer | null>>(
@@ -84,7 +85,7 @@ export function SolvedPosition({
         </p>
       )}
       <Button variant="quiet" size="sm" onClick={() => onHold(across, down)}>
-        hold it {sayShare(across)} across, {sayShare(down)} down
+        hold it {sayShare(across / 100)} across, {sayShare(down / 100)} down
       </Button>
     </div>
   );
