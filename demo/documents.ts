@@ -1,12 +1,13 @@
 import { DEFAULT_LIMITS } from '../src/core/measure/defaults';
 import type { Documents } from '../src/core/scene/documents';
 import { fillScreen } from '../src/core/placing/presets';
-import type { Picture, Rendition } from '../src/core/pictures/picture';
+import type { Cut, Picture, Rendition } from '../src/core/pictures/picture';
 import { SCHEMA_VERSION } from '../src/core/scene/project';
 import type { Scene } from '../src/core/scene/scene';
 import { lu, percent, type Appearance } from '../src/core/scene/values';
 import { bars, emblem, fit, ground, held, inTheMiddle, margin, ownShape, shareOfWidth } from './rules';
 import { launch } from './launch';
+import { accepted, mendedSplash } from './mended';
 import { notice } from './notice';
 import { signIn } from './sign-in';
 
@@ -37,6 +38,10 @@ const both = (dawn: string, night: string, widthPx: number, density: number): De
   { svg: night, widthPx, density, appearance: 'dark' },
 ];
 const middle = { x: 0.5, y: 0.5 };
+const seaSubjects: DemoPicture['keepAreas'] = [
+  { subject: 'Lighthouse', rect: { x: 0.12, y: 0.29, width: 0.1, height: 0.34 }, weight: 1 },
+  { subject: 'Ferry', rect: { x: 0.67, y: 0.56, width: 0.22, height: 0.17 }, weight: 1 },
+];
 
 export const demoPictures: DemoPicture[] = [
   {
@@ -44,10 +49,7 @@ export const demoPictures: DemoPicture[] = [
     name: 'Harbour',
     shape: 4 / 3,
     focalPoint: { x: 0.55, y: 0.55 },
-    keepAreas: [
-      { subject: 'Lighthouse', rect: { x: 0.12, y: 0.29, width: 0.1, height: 0.34 }, weight: 1 },
-      { subject: 'Ferry', rect: { x: 0.67, y: 0.56, width: 0.22, height: 0.17 }, weight: 1 },
-    ],
+    keepAreas: seaSubjects,
     files: both('harbour-dawn.svg', 'harbour-night.svg', 2400, 3),
   },
   {
@@ -111,6 +113,19 @@ export const demoPictures: DemoPicture[] = [
     focalPoint: { x: 0.55, y: 0.55 },
     keepAreas: [],
     files: both('harbour-dawn.svg', 'harbour-night.svg', 3600, 4.5),
+  },
+  {
+    id: 'emblem-trimmed',
+    name: 'Emblem, trimmed',
+    shape: 1,
+    focalPoint: middle,
+    keepAreas: [],
+    files: [1, 2, 3, 4].map((density) => ({
+      svg: 'emblem-trimmed.svg',
+      widthPx: 384 * density,
+      density,
+      appearance: 'light' as const,
+    })),
   },
   {
     id: 'deck-large',
@@ -187,12 +202,23 @@ export const DEMO_PROJECT = 'larkmoor-ferries';
 
 /** The demo's documents. @param renditionsOf the files that were kept for each picture */
 export function demoDocuments(renditionsOf: (id: string) => Rendition[]): Documents {
-  const pictures: Picture[] = demoPictures.map(({ id, name, focalPoint, keepAreas }) => ({
-    id,
-    name,
-    cuts: [{ cut: 'any', renditions: renditionsOf(id), keepAreas, focalPoint }],
-  }));
-  const scenes = [systemWindow, winterSplash, signIn, notice];
+  const cutOf = (of: DemoPicture, cut: Cut['cut'] = 'any'): Cut => ({
+    cut,
+    renditions: renditionsOf(of.id),
+    keepAreas: of.keepAreas,
+    focalPoint: of.focalPoint,
+  });
+  const picture = (id: string) => demoPictures.find((p) => p.id === id)!;
+  const whole = { ...picture('harbour-large'), keepAreas: seaSubjects };
+  const pictures: Picture[] = [
+    ...demoPictures.map((p) => ({ id: p.id, name: p.name, cuts: [cutOf(p)] })),
+    {
+      id: 'harbour-cuts',
+      name: 'Harbour, two cuts',
+      cuts: [cutOf(whole), cutOf(picture('harbour-upright'), 'portrait')],
+    },
+  ];
+  const scenes = [systemWindow, winterSplash, mendedSplash, signIn, notice];
   return {
     project: {
       id: DEMO_PROJECT,
@@ -207,6 +233,7 @@ export function demoDocuments(renditionsOf: (id: string) => Rendition[]): Docume
       limits: [...DEFAULT_LIMITS],
       scenes: scenes.map((s) => s.id),
       launches: [launch],
+      accepted,
     },
     scenes: Object.fromEntries(scenes.map((s) => [s.id, s])),
   };

@@ -35,13 +35,13 @@ export const ground = (colour: Colour): Layer => ({
   colour,
 });
 
-export const emblem = (placing: Placing): Layer => ({
+export const emblem = (placing: Placing, picture = 'emblem'): Layer => ({
   kind: 'picture',
   id: 'emblem',
   name: 'Emblem',
   role: 'logo',
   visible: true,
-  picture: 'emblem',
+  picture,
   placing,
   fit: fit('contain'),
 });

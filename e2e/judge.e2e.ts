@@ -84,7 +84,7 @@ test('a finding is accepted for a reason, stays visible, and counts no longer', 
   await expect(finding(page, /^✓ Emblem looks off centre accepted: The brand wants it so/)).toBeVisible({
     timeout: 30_000,
   });
-  await expect(page.getByText(/1 of them accepted/)).toBeVisible();
+  await expect(page.getByText(/ and 1 accepted, over all screens/)).toBeVisible();
   await page.getByRole('button', { name: 'accept it no longer' }).click();
   await expect(finding(page, /^◭ Emblem looks off centre/)).toBeVisible({ timeout: 30_000 });
 });

@@ -1,4 +1,4 @@
-import { advise, findingsIn, type Asked } from '@/core/findings/advise';
+import { advise, findingsIn, openOn, type Asked } from '@/core/findings/advise';
 import { because, causeOf } from '@/core/findings/because';
 import type { Finding } from '@/core/findings/finding';
 import { steps } from '@/core/explain/reason';
@@ -71,6 +71,18 @@ describe('the demo', () => {
     5 * MINUTES,
   );
 
+  it('has a splash that is mended: clear on all cases, but for one device on which that is accepted', async () => {
+    const { asked } = await demo();
+    const found = findingsIn(asked('winter-splash-mended'));
+    expect(found.filter((f) => openOn(f) > 0)).toEqual([]);
+    const on = new Set(found.flatMap((f) => f.on.map((o) => o.caseId.split('.')[0])));
+    expect([...on]).toEqual(['fold-inner-1114x720-2-5x-dual']);
+    expect(found.map((f) => [f.layerId, f.measure])).toEqual([
+      ['emblem', 'under-cutout'],
+      ['wordmark', 'under-cutout'],
+    ]);
+  });
+
   it(
     'has nothing wrong any more after mends that were offered, and those alone',
     async () => {
@@ -88,7 +100,8 @@ describe('the demo', () => {
             now = applyPatch(now, mend.patch);
           }
         }
-        left.push(...findingsIn(asked(sceneId, now)).map((f) => `${sceneId}: ${f.id} on ${f.on.length}`));
+        const open = findingsIn(asked(sceneId, now)).filter((f) => openOn(f) > 0);
+        left.push(...open.map((f) => `${sceneId}: ${f.id} on ${openOn(f)}`));
       }
       expect(left).toEqual([]);
     },

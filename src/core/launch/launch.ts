@@ -66,6 +66,11 @@ export const Launch = z.looseObject({
 });
 export type Launch = z.infer<typeof Launch>;
 
+/** The scenes that a launch shows, each once. */
+export const scenesShown = ({ stages, targets }: Launch): string[] => [
+  ...new Set([...stages.map((s) => s.scene), ...targets.flatMap((t) => t.scene ?? [])]),
+];
+
 export const isIn = ({ families, kinds, ids }: Target, screen: Screen): boolean => {
   if (ids.includes(screen.id)) return true;
   if (families.length + kinds.length === 0) return false;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { scenesShown } from '../launch/launch';
 import type { Picture } from '../pictures/picture';
 import { Project } from './project';
 import { Scene } from './scene';
@@ -47,12 +48,11 @@ export function filesOfScene({ layers }: Scene, pictures: readonly Picture[]): s
 
 /** Stages and targets that show a scene which is not there. */
 function launchedScenes({ launches = [] }: Project, scenes: Record<string, Scene>): string[] {
-  return launches.flatMap(({ name, stages, targets }) => {
-    const shown = [...stages.map((s) => s.scene), ...targets.flatMap((t) => t.scene ?? [])];
-    return [...new Set(shown)]
+  return launches.flatMap((launch) =>
+    scenesShown(launch)
       .filter((id) => !scenes[id])
-      .map((id) => `A scene that the launch “${name}” shows cannot go: “${id}”.`);
-  });
+      .map((id) => `A scene that the launch “${launch.name}” shows cannot go: “${id}”.`),
+  );
 }
 
 function missingPictures(project: Project, scenes: Record<string, Scene>): string[] {

@@ -1,4 +1,5 @@
 import { isPlaced, type Layer, type Scene } from './scene';
+import { nameOfCopy } from './values';
 
 /** Whether a rule of a layer is measured from another layer, as a region or as what a share is of. */
 export const leansOn = (layer: Layer, id: string) =>
@@ -46,13 +47,12 @@ export function holdIn(scene: Scene, id: string, panelId: string | undefined): v
 }
 
 /**
- * A copy of a layer and of what it holds, right above it. References among the copied layers go to the copies;
- * where the original is measured from any other layer, so is the copy.
+ * Copies of layers under ids of their own. References among them go to the copies; where an original is measured from
+ * any other layer, so is its copy.
  * @param newId gives an id for each copy
+ * @returns in the same order
  */
-export function duplicateLayer(scene: Scene, id: string, newId: () => string): void {
-  const originals = family(scene, id);
-  if (originals.length === 0) return;
+export function copiesOf(originals: readonly Layer[], newId: () => string): Layer[] {
   let text = JSON.stringify(originals);
   for (const { id: old } of originals) {
     const copy = newId();
@@ -61,9 +61,16 @@ export function duplicateLayer(scene: Scene, id: string, newId: () => string): v
       .replaceAll(`"id":${JSON.stringify(old)}`, `"id":${JSON.stringify(copy)}`)
       .replaceAll(`"parent":${JSON.stringify(old)}`, `"parent":${JSON.stringify(copy)}`);
   }
-  const copies = JSON.parse(text) as Layer[];
+  return JSON.parse(text) as Layer[];
+}
+
+/** A copy of a layer and of what it holds, right above it. */
+export function duplicateLayer(scene: Scene, id: string, newId: () => string): void {
+  const originals = family(scene, id);
+  if (originals.length === 0) return;
+  const copies = copiesOf(originals, newId);
   const first = copies[originals.findIndex((l) => l.id === id)]!;
-  first.name = `${first.name.slice(0, 110)} (copy)`;
+  first.name = nameOfCopy(first.name);
   const last = scene.layers.findLastIndex((l) => originals.some((o) => o.id === l.id));
   scene.layers.splice(last + 1, 0, ...copies);
 }

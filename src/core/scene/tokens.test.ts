@@ -99,6 +99,8 @@ describe('named values', () => {
     expect(usersOfNamed('gap', documents)).toEqual(['Sign-in, Form']);
     expect(usersOfNamed('deep-water', documents)).toEqual([
       'Winter splash, Ground',
+      'Mended splash',
+      'Mended splash, Ground',
       'Sign-in',
       'Sign-in, Ground',
     ]);

@@ -2,6 +2,9 @@ import { z } from 'zod';
 
 export const Id = z.string().min(1).max(64);
 
+/** What a copy of something is called, within the 120 characters that a name may have. */
+export const nameOfCopy = (name: string) => `${name.slice(0, 110)} (copy)`;
+
 /** A length: `lu` logical units, `px` device px, `%` of what the place where it is used says. */
 export const PlainLength = z.object({ value: z.number(), unit: z.enum(['lu', '%', 'px']) });
 export const Named = z.object({ named: Id });

@@ -39,7 +39,9 @@ describe('the pixels that a picture needs', () => {
       'deck',
       'deck-large',
       'emblem',
+      'emblem-trimmed',
       'harbour',
+      'harbour-cuts',
       'rope',
       'wordmark',
     ]);

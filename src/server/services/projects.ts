@@ -3,6 +3,7 @@ import { Project, SCHEMA_VERSION } from '@/core/scene/project';
 import { DEFAULT_LIMITS } from '@/core/measure/defaults';
 import { Documents } from '@/core/scene/documents';
 import { readDocuments } from '@/core/scene/migrate';
+import { nameOfCopy } from '@/core/scene/values';
 import { getDb, type Db } from '../db/client';
 import { documents, history, projects } from '../db/schema';
 import { notFound } from '../problem';
@@ -116,7 +117,7 @@ export function createEmptyProject(name: string): StoredProject {
 /** A copy under a new id; scenes and pictures keep theirs, which are only looked up inside their project. */
 export function duplicateProject(id: string): StoredProject {
   const { documents: source } = loadProject(id);
-  const name = `${source.project.name.slice(0, 110)} (copy)`;
+  const name = nameOfCopy(source.project.name);
   return createProject({ ...source, project: { ...source.project, id: crypto.randomUUID(), name } });
 }
 

@@ -101,7 +101,7 @@ function Head() {
         {OUTCOME_SHAPES.warn} {count('warn')}
       </b>{' '}
       {findings.length === 1 ? 'finding' : 'findings'} on {scene.name}
-      {accepted > 0 && `, ${accepted} of them accepted`}, over all screens, orientations and appearances.
+      {accepted > 0 && ` and ${accepted} accepted`}, over all screens, orientations and appearances.
     </p>
   );
 }

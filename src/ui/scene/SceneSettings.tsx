@@ -9,7 +9,6 @@ import { commit, editLive } from '../state/edit';
 import { EditorPopover } from './EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
-import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
 import { faultOf, useCauses } from './causes';
 import { SCENE_SETTINGS } from './open-part';
@@ -127,12 +126,6 @@ function SceneFields() {
     });
   return (
     <>
-      <NameField
-        label="Name of the scene"
-        value={scene.name}
-        onChange={(name) => change((s) => (s.name = name))}
-        onCommit={onCommit}
-      />
       {(['status', 'title', 'navigation'] as const).map((kind) => (
         <BarFields key={kind} kind={kind} change={change} />
       ))}
@@ -166,7 +159,7 @@ function SceneFields() {
   );
 }
 
-/** What belongs to the scene and not to a layer: its name, the bars over it, its margins, its writing direction. */
+/** What belongs to the scene and not to a layer: the bars over it, its margins, its writing direction. */
 export function SceneSettings() {
   const fault = faultOf(useCauses(null));
   return (

@@ -1,0 +1,50 @@
+import { scenesShown } from '../launch/launch';
+import type { Documents } from './documents';
+import { copiesOf } from './layers';
+import type { Project } from './project';
+import type { Scene } from './scene';
+import { nameOfCopy } from './values';
+
+/** Names of the launches that show a scene, so that it cannot simply go. */
+export const launchesOf = (sceneId: string, { launches = [] }: Project): string[] =>
+  launches.filter((l) => scenesShown(l).includes(sceneId)).map((l) => l.name);
+
+/** Also of a draft that is being changed, which cannot be cloned. */
+const plainCopy = (scene: Scene) => JSON.parse(JSON.stringify(scene)) as Scene;
+
+/** Puts something right behind something else in a list; at its end where that is not there. */
+function insertAfter<T>(list: T[], before: T, added: T): void {
+  const at = list.indexOf(before);
+  list.splice(at < 0 ? list.length : at + 1, 0, added);
+}
+
+/**
+ * Adds a copy of a scene right behind it. It and its layers have ids of their own, and what is accepted of the scene is
+ * accepted of the copy. Launches go on showing the original.
+ * @param newId gives an id for the copy and for each of its layers
+ * @returns the id of the copy; `null` when there is no such scene
+ */
+export function duplicateScene(
+  { project, scenes }: Documents,
+  id: string,
+  newId: () => string,
+): string | null {
+  const original = scenes[id];
+  if (!original) return null;
+  const copy = newId();
+  const layers = copiesOf(original.layers, newId);
+  const whole = plainCopy(original);
+  scenes[copy] = { ...whole, id: copy, name: nameOfCopy(original.name), layers };
+  insertAfter(project.scenes, id, copy);
+  const ids = new Map(original.layers.map((l, i) => [l.id, layers[i]!.id]));
+  const accepted = (project.accepted ?? []).filter((a) => a.scene === id);
+  for (const a of accepted) project.accepted!.push({ ...a, scene: copy, layer: ids.get(a.layer) ?? a.layer });
+  return copy;
+}
+
+/** Takes a scene away, with what is accepted of it. Whoever asks has looked before for launches that show it. */
+export function removeScene({ project, scenes }: Documents, id: string): void {
+  delete scenes[id];
+  project.scenes = project.scenes.filter((s) => s !== id);
+  if (project.accepted) project.accepted = project.accepted.filter((a) => a.scene !== id);
+}
