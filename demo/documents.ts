@@ -116,7 +116,7 @@ export const demoPictures: DemoPicture[] = [
   },
   {
     id: 'emblem-trimmed',
-    name: 'Emblem, trimmed',
+    name: 'Trimmed emblem',
     shape: 1,
     focalPoint: middle,
     keepAreas: [],

@@ -67,7 +67,7 @@ export const mendedSplash: Scene = {
     emblem(
       {
         x: shareOfShort(28, 13),
-        y: { kind: 'start', edge: { region: 'safe', offset: percent(5) }, extent: { kind: 'from-ratio' } },
+        y: { kind: 'start', edge: { region: 'safe', offset: lu(24) }, extent: { kind: 'from-ratio' } },
         ratio: ownShape,
       },
       'emblem-trimmed',

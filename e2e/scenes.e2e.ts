@@ -1,5 +1,5 @@
 import { expect, test, type Locator, type Page } from '@playwright/test';
-import { saving, seriousFindings, tabTo, undo } from './fixtures';
+import { cell, figure, saving, seriousFindings, tabTo, undo } from './fixtures';
 
 const DEMO = '/projects/larkmoor-ferries';
 
@@ -65,4 +65,47 @@ test('a scene that a launch shows is not deleted, and it is said why', async ({ 
   const message = page.getByRole('status', { name: 'Message' });
   await expect(message).toContainText('Winter splash was not deleted: Launch shows it.');
   await expect(menu(page)).toHaveText('Winter splash');
+});
+
+test('a picture of several cuts shows the one that the screen takes, and its rule and areas are edited there', async ({
+  page,
+}) => {
+  await page.goto(`${DEMO}/winter-splash-mended?case=phone-360x800-2x.0.light`);
+  const harbour = page.getByRole('region', { name: 'Layer Harbour' });
+  const point = harbour.getByRole('button', { name: /^Position of Harbour/ });
+  await expect(point).toHaveAccessibleName(/50 % across, 42 % down/);
+  await expect(harbour).toContainText('The cut for portrait, which the close-up’s screen takes; one of 2.');
+  const boxOf = async (name: string) => (await harbour.locator(name).boundingBox())!;
+  const shape = async () => {
+    const { width, height } = await boxOf('.well');
+    return Math.round((width / height) * 100) / 100;
+  };
+  expect(await shape()).toBe(0.5);
+  // The frame is what the figures say: 5 % of the width is cut off on either side.
+  const [well, frame] = [await boxOf('.well'), await boxOf('.well-shown')];
+  expect((frame.x - well.x) / well.width).toBeCloseTo(0.05, 2);
+  expect(frame.width / well.width).toBeCloseTo(0.9, 2);
+  await expect(figure(page, 'Harbour', 'Crop by side')).toHaveText('5 · 5 · 0 · 0 %');
+  await tabTo(page, point);
+  await page.keyboard.press('ArrowUp');
+  await expect(harbour).toContainText('In portrait: covers its box, held at 50 % across, 41 % down');
+  await expect(harbour).toContainText('held at 52 % across, 52 % down');
+  await harbour.getByRole('button', { name: 'Add a keep area' }).click();
+  await expect(harbour.locator('.well-keep')).toHaveCount(3);
+  await harbour.getByRole('button', { name: '50 % across, 41 % down', exact: true }).click();
+  const solved = page.getByRole('group', { name: 'Keep areas' });
+  await expect(solved).toContainText('on every screen that takes this rule');
+  await page.keyboard.press('Escape');
+
+  await cell(page, 'phone-360x800-2x.90.light').scrollIntoViewIfNeeded();
+  await cell(page, 'phone-360x800-2x.90.light').click();
+  await expect(point).toHaveAccessibleName(/52 % across, 52 % down/);
+  await expect(harbour).toContainText('The cut for any orientation');
+  expect(await shape()).toBe(1.33);
+  await expect(harbour.locator('.well-keep')).toHaveCount(2);
+  await harbour.getByRole('button', { name: 'all screens' }).click();
+  await expect(harbour).toContainText(/Every one of \d+ cases that take this cut shows the part/);
+  expect(await seriousFindings(page)).toEqual([]);
+  await undo(page, 2);
+  await expect(harbour).toContainText('In portrait: covers its box, held at 50 % across, 42 % down');
 });

@@ -113,7 +113,7 @@ test('where files belong is changed by hand, two never share a place, and undo t
   await expect(dialog.getByRole('textbox', { name: 'Picture of gull-2x.png' })).toHaveValue('gull-2x');
   await dialog.getByRole('button', { name: 'Leave out gull-2x.png' }).click();
   await dialog.getByRole('button', { name: 'Take 2 files' }).click();
-  const emblem = page.getByRole('rowgroup').filter({ hasText: 'Emblem' });
+  const emblem = page.getByRole('rowgroup').filter({ hasText: /^Emblem/ });
   await expect(emblem).not.toContainText('missing');
   await expect(emblem).toContainText('uneven');
   await expect(page.getByRole('rowgroup')).toHaveCount(before + 1);
@@ -151,13 +151,13 @@ test('what the pixels say: uneven padding as numbers, and grounds that go with a
   page,
 }) => {
   await page.goto('/projects/larkmoor-ferries/system-window?lens=sizes');
-  const emblem = page.getByRole('rowgroup').filter({ hasText: 'Emblem' });
+  const emblem = page.getByRole('rowgroup').filter({ hasText: /^Emblem/ });
   await expect(emblem).toContainText(/uneven padding The room around it is uneven: left [\d.]+ %/);
   await lens(page, 'screens').click();
   const ground = page.getByRole('region', { name: 'Layer Ground' });
   await ground.locator('.part-paint').click();
   const offers = page.getByRole('group', { name: 'From the pictures' });
-  await offers.getByRole('button', { name: 'upper edge of Harbour' }).click();
+  await offers.getByRole('button', { name: 'upper edge of Harbour', exact: true }).click();
   const said = /with (#[0-9a-f]{6}), dark (#[0-9a-f]{6})/;
   await expect(ground).toContainText(said);
   // The ground is the colour that the splash’s picture ends in at the top, light and dark, to a few steps.
@@ -303,7 +303,7 @@ test('a logo is centred by its ink, or its files are trimmed to it', async ({ pa
 
 test('densities are asked for, and what is missing is made from its master', async ({ page }) => {
   await page.goto('/projects/larkmoor-ferries/winter-splash?lens=sizes');
-  const emblem = page.getByRole('rowgroup').filter({ hasText: 'Emblem' });
+  const emblem = page.getByRole('rowgroup').filter({ hasText: /^Emblem/ });
   await expect(emblem).toContainText('There is no 3x file');
   await page.getByRole('button', { name: '1x, 2x, 3x' }).click();
   await page.getByRole('textbox', { name: 'px per lu' }).fill('1.5');

@@ -1,5 +1,6 @@
 import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
 import type { Outcome } from '@/core/measure/judge';
+import type { Cut } from '@/core/pictures/picture';
 import type { Appearance } from '@/core/scene/values';
 import type { Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
@@ -16,6 +17,12 @@ export const ORIENTATION_LABELS: Record<Orientation, string> = {
   'landscape-primary': 'landscape',
   'landscape-secondary': 'landscape, turned the other way',
   'portrait-secondary': 'portrait, upside down',
+};
+
+export const CUT_WORDS: Record<Cut['cut'], string> = {
+  any: 'any orientation',
+  portrait: 'portrait',
+  landscape: 'landscape',
 };
 
 export const APPEARANCE_LABELS: Record<Appearance, string> = { light: 'Light', dark: 'Dark' };

@@ -4,6 +4,7 @@ import { casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES, type Appearance } from '@/core/scene/values';
 import type { Needed } from '@/core/pictures/check';
+import type { Cut } from '@/core/pictures/picture';
 import { pixelsNeeded } from '@/core/survey/needed';
 import { summarise, type CaseSummary } from '@/core/survey/summary';
 import { loadFonts, type Fonts } from '@/render/fonts';
@@ -149,22 +150,31 @@ const api = {
     const { outside } = await askedOf(documents, sceneId);
     return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, distinct);
   },
-  /** Where a layer’s picture can be held so that its keep areas are seen on all cases; `null` without any. */
-  async position(documents: Documents, sceneId: string, layerId: string): Promise<PositionAnswer | null> {
+  /** Where one rule of a layer can hold its picture so that its keep areas are seen on all cases; `null` without any. */
+  async position(
+    documents: Documents,
+    sceneId: string,
+    layerId: string,
+    rule: number,
+  ): Promise<PositionAnswer | null> {
     const { outside } = await askedOf(documents, sceneId);
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    return positionOf(layer, surveyInput(documents, scene, outside), distinct);
+    return positionOf(layer, surveyInput(documents, scene, outside), distinct, rule);
   },
-  /** Which parts of the first cut of a layer’s picture are seen on how much of the weight; `null` without a picture. */
-  async seen(documents: Documents, sceneId: string, layerId: string): Promise<SeenParts | null> {
+  /** Which parts of a cut of a layer’s picture are seen on how much of the weight; `null` without a picture. */
+  async seen(
+    documents: Documents,
+    sceneId: string,
+    layerId: string,
+    cut: Cut['cut'],
+  ): Promise<SeenParts | null> {
     const { outside } = await askedOf(documents, sceneId);
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    const cut = documents.project.pictures.find((p) => p.id === layer.picture)?.cuts[0]?.cut;
-    return cut ? seenParts(layer, cut, surveyInput(documents, scene, outside), distinct) : null;
+    return seenParts(layer, cut, surveyInput(documents, scene, outside), distinct);
   },
   /** Where along an axis of a free window anything that is wrong comes or goes. */
   async stretches(documents: Documents, sceneId: string, across: Across): Promise<Stretch[]> {

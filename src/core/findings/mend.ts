@@ -77,13 +77,14 @@ export const placingMend = (sick: Sick, label: string, change: (placing: Placing
       : l,
   );
 
-export const fitMend = (sick: Sick, label: string, change: (fit: Fit) => Fit): Mend[] =>
+/** @param change of the fit of each rule: of one of those that differ, or of the usual one for −1 */
+export const fitMend = (sick: Sick, label: string, change: (fit: Fit, rule: number) => Fit): Mend[] =>
   layerMend(sick, label, (l) =>
     l.kind === 'picture'
       ? {
           ...l,
-          fit: change(l.fit),
-          ...(l.when && { when: l.when.map((w) => (w.fit ? { ...w, fit: change(w.fit) } : w)) }),
+          fit: change(l.fit, -1),
+          ...(l.when && { when: l.when.map((w, i) => (w.fit ? { ...w, fit: change(w.fit, i) } : w)) }),
         }
       : l,
   );

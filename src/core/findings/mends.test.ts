@@ -4,6 +4,7 @@ import type { AxisRule } from '../placing/rule';
 import { applyPatch } from '../scene/patch';
 import { isPlaced } from '../scene/scene';
 import { survey } from '../survey/survey';
+import { fitOf } from '../scene/when';
 import { findingsOf } from './finding';
 import type { Sick } from './mend';
 import { candidates } from './mends/all';
@@ -12,15 +13,18 @@ const pixels = madeUpPixels();
 /** One screen in eight: enough for every kind of finding. */
 const cases = demoCases.filter((_, i) => i % 8 < 2);
 
+const start = { percent: 0, offset: { value: 0, unit: 'lu' as const } };
+
 /** Everything that is wrong with a scene of the demo, with what mends are thought up from. */
 function sick(sceneId: string, documents = demo): Sick[] {
-  const input = { ...demoInput(sceneId), pixels };
+  const scene = documents.scenes[sceneId]!;
+  const input = { ...demoInput(sceneId), scene, pictures: documents.project.pictures, pixels };
   const results = survey(input, cases);
   let made = 0;
   return findingsOf(results, cases).map((finding) => ({
     documents,
-    scene: demo.scenes[sceneId]!,
-    layer: demo.scenes[sceneId]!.layers.find((l) => l.id === finding.layerId),
+    scene,
+    layer: scene.layers.find((l) => l.id === finding.layerId),
     finding,
     cases,
     input,
@@ -98,4 +102,19 @@ it('a cut on which nobody has marked the keep areas is not offered as if it kept
   const pictures = demo.project.pictures.map((p) => (p === upright ? bare : p));
   const unmarked = { ...demo, project: { ...demo.project, pictures } };
   expect(offered(unmarked)).toEqual([`${order}; Lighthouse, Ferry are not marked on it yet`]);
+});
+
+it('a picture that is held otherwise in portrait is held anew by each rule', () => {
+  const sceneId = 'winter-splash-mended';
+  const documents = structuredClone(demo);
+  const harbour = documents.scenes[sceneId]!.layers.find((l) => l.id === 'harbour')!;
+  if (harbour.kind !== 'picture') throw new Error('It is no picture.');
+  for (const rule of [-1, 0]) fitOf(harbour, rule).align = { kind: 'position', x: start, y: start };
+  const [bad] = sick(sceneId, documents).filter(({ finding }) => finding.measure === 'keep-lost');
+  const [mend] = candidates(bad!).filter(({ label }) => label.startsWith('Hold it'));
+  expect(mend!.label).toMatch(
+    /^Hold it [\d.]+ % across, [\d.]+ % down; in portrait [\d.]+ % across, [\d.]+ % down$/,
+  );
+  const left = sick(sceneId, applyPatch(documents, mend!.patch));
+  expect(left.filter(({ finding }) => finding.measure === 'keep-lost')).toEqual([]);
 });

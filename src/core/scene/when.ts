@@ -43,6 +43,16 @@ interface Changeable {
 /** Which of the rules that differ holds on a screen of this size, the first of them; −1 for none. */
 export const ruleOn = (rules: readonly When[], size: Size): number => rules.findIndex((w) => holds(w, size));
 
+/** Which rule gives the fit on a screen of this size: its place among those that differ, −1 for the usual one. */
+export function fitRuleOn({ when = [] }: Pick<Changeable, 'when'>, size: Size): number {
+  const rule = ruleOn(when, size);
+  return when[rule]?.fit ? rule : -1;
+}
+
+/** The fit that stands in a rule: one of those that differ, or the usual one for −1. */
+export const fitOf = (layer: { fit: Fit; when?: When[] }, rule: number): Fit =>
+  layer.when?.[rule]?.fit ?? layer.fit;
+
 /** A layer as it is on a screen of this size: the first rule that holds wins. */
 export function onSize<L extends Changeable>(layer: L, size: Size): L {
   const rule = layer.when?.[ruleOn(layer.when, size)];

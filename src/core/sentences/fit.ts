@@ -1,7 +1,7 @@
 import { sayNumber } from '../formats/numbers';
 import { presetOf, type FitPreset } from '../fit/presets';
 import type { Fit, FitSize, Repeat } from '../fit/rule';
-import type { Picture } from '../pictures/picture';
+import type { Cut, Picture } from '../pictures/picture';
 import type { Placing } from '../placing/rule';
 import { isZero, type Length } from '../scene/values';
 import { joined, type Part, type Path, type Token } from './parts';
@@ -58,13 +58,22 @@ function sayPosition({ x, y }: Extract<Fit['align'], { kind: 'position' }>, name
   return `${along(x, 'across')}, ${along(y, 'down')}`;
 }
 
+const sayPoint = ({ x, y }: Cut['focalPoint']) =>
+  `${sayNumber(x * 100)} % across, ${sayNumber(y * 100)} % down`;
+
+/** “55 % across, 55 % down”; where cuts differ in it, each one’s own: “…; on the portrait cut 45 % across, 55 % down” */
+function sayFocal(cuts: readonly Cut[]): string {
+  if (cuts.length === 0) return sayPoint({ x: 0.5, y: 0.5 });
+  const points = cuts.map((c) => sayPoint(c.focalPoint));
+  if (new Set(points).size === 1) return points[0]!;
+  return cuts.map((c, i) => (c.cut === 'any' ? points[i] : `on the ${c.cut} cut ${points[i]}`)).join('; ');
+}
+
 function alignTokens({ align }: Fit, picture: Picture | undefined, base: Path, names: Names): Token[] {
   const editable = { kind: 'align', value: align } as const;
   const paths = [[...base, 'fit', 'align']];
   if (align.kind === 'position') return ['held at ', { text: sayPosition(align, names), paths, editable }];
-  const { x, y } = picture?.cuts[0]?.focalPoint ?? { x: 0.5, y: 0.5 };
-  const text = `${sayNumber(x * 100)} % across, ${sayNumber(y * 100)} % down`;
-  return ['keeping ', { text, paths, editable }, ' in the middle'];
+  return ['keeping ', { text: sayFocal(picture?.cuts ?? []), paths, editable }, ' in the middle'];
 }
 
 /** Whether the box always has the picture’s own shape, so that there is nothing to hold or to cut. */

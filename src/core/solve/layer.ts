@@ -6,20 +6,29 @@ import { weightsOf } from '../screens/weights';
 import { isRepeated } from '../fit/tiles';
 import type { Rect } from '../geometry/rect';
 import { surveyCase, surveyEach, type SurveyInput } from '../survey/survey';
-import { onSize } from '../scene/when';
+import { fitOf, fitRuleOn } from '../scene/when';
 import { turnedSize } from '../screens/turn';
 import { seenEverywhere, seenSomewhere, type Heat, type Seen } from './seen';
 import { solvePosition, type AlignKind, type PlacedCase, type PositionAnswer } from './position';
 
-/** Each case of a picture layer as the solver sees it; cases on which it is not drawn are left out. */
-export function placedCases(layer: PictureLayer, input: SurveyInput, cases: readonly Case[]): PlacedCase[] {
+/**
+ * Each case of a picture layer as the solver sees it; cases on which it is not drawn are left out.
+ * @param rule whose fit they take: one of those that differ, or the usual one for −1
+ */
+export function placedCases(
+  layer: PictureLayer,
+  input: SurveyInput,
+  cases: readonly Case[],
+  rule: number,
+): PlacedCase[] {
+  const { align } = fitOf(layer, rule);
   const weights = weightsOf(cases);
   const picture = input.pictures.find((p) => p.id === layer.picture);
   return cases.flatMap((c) => {
+    if (fitRuleOn(layer, turnedSize(c.screen, c.rotation)) !== rule) return [];
     const { layers } = surveyCase(input, c);
     const drawn = layers.find((l) => l.id === layer.id);
     if (drawn?.kind !== 'picture') return [];
-    const { align } = onSize(layer, turnedSize(c.screen, c.rotation)).fit;
     const { box } = drawn.placement;
     const moved = (axis: 'x' | 'y', room: number) =>
       align.kind === 'position' ? resolveLength(align[axis].offset, room, c.screen.density, input.named) : 0;
@@ -37,15 +46,18 @@ export function placedCases(layer: PictureLayer, input: SurveyInput, cases: read
 }
 
 /**
- * Where a layer’s picture can be held so that its keep areas are seen on all cases; `null` without any.
- * @param kind as the layer is aligned, unless it is asked for another way
+ * Where a layer’s picture can be held so that its keep areas are seen on all cases that take one rule’s fit, which holds
+ * it at one position on all of them; `null` without any keep area.
+ * @param rule one of those that differ, or the usual one for −1
+ * @param kind as that rule aligns it, unless it is asked for another way
  */
 export const positionOf = (
   layer: PictureLayer,
   input: SurveyInput,
   cases: readonly Case[],
-  kind: AlignKind = layer.fit.align.kind,
-): PositionAnswer | null => solvePosition(placedCases(layer, input, cases), kind);
+  rule: number,
+  kind: AlignKind = fitOf(layer, rule).align.kind,
+): PositionAnswer | null => solvePosition(placedCases(layer, input, cases, rule), kind);
 
 /** Which parts of one cut of a layer’s picture the cases that take it show. */
 export interface SeenParts {

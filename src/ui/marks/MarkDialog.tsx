@@ -4,11 +4,13 @@ import { Button, Modal } from 'react-bootstrap';
 import type { Rect } from '@/core/geometry/rect';
 import { areaBetween } from '@/core/pictures/areas';
 import { previewFor } from '@/core/pictures/previews';
-import { unmarkedIn, widestOf, type Cut, type Picture } from '@/core/pictures/picture';
+import { unmarkedIn, type Cut, type Picture } from '@/core/pictures/picture';
+import { masterOfCut } from '../drawing/PictureThumb';
 import { previewAddress } from '../drawing/pixels';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { commit, editLive } from '../state/edit';
+import { commit, cutIn, editLive } from '../state/edit';
+import { CUT_WORDS } from '../words';
 import { AreaBox, laidOver } from './AreaBox';
 import { Suggested } from './Suggested';
 
@@ -16,8 +18,6 @@ import { Suggested } from './Suggested';
 const PREVIEW = 1600;
 /** A click that does not move is no area. */
 const LEAST_DRAG = 0.015;
-
-const masterOfCut = (cut: Cut) => widestOf(cut.renditions);
 
 interface CutProps {
   picture: Picture;
@@ -129,22 +129,23 @@ function Subjects({ picture, cut, change, onCommit }: CutProps) {
   );
 }
 
-const CUT_WORDS: Record<Cut['cut'], string> = {
-  any: 'any orientation',
-  portrait: 'portrait',
-  landscape: 'landscape',
-};
+interface MarkProps {
+  pictureId: string;
+  /** the cut that is marked first */
+  first: Cut['cut'];
+  onClose: () => void;
+}
 
 /** What has to be seen of a picture, marked by hand on each of its cuts; a name that two cuts share links them. */
-export function MarkDialog({ pictureId, onClose }: { pictureId: string; onClose: () => void }) {
+export function MarkDialog({ pictureId, first, onClose }: MarkProps) {
   const store = useWorkbenchStore();
   const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === pictureId));
-  const [which, setWhich] = useState<Cut['cut'] | null>(null);
+  const [which, setWhich] = useState(first);
   if (!picture) return null;
   const cut = picture.cuts.find((c) => c.cut === which) ?? picture.cuts[0]!;
   const change = (recipe: (cut: Cut) => void) =>
-    void editLive(store, ({ project }) => {
-      const target = project.pictures.find((p) => p.id === pictureId)?.cuts.find((c) => c.cut === cut.cut);
+    void editLive(store, (documents) => {
+      const target = cutIn(documents, pictureId, cut.cut);
       if (target) recipe(target);
     });
   const shared = { picture, cut, change, onCommit: () => commit(store) };

@@ -1,10 +1,10 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { KeepArea, Picture } from '@/core/pictures/picture';
+import type { Cut, KeepArea } from '@/core/pictures/picture';
 import { MarkDialog } from '../marks/MarkDialog';
 import { useWorkbenchStore } from '../state/context';
-import { commit, edit, editLive } from '../state/edit';
+import { commit, cutIn, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from './EditorPopover';
 import { NameField } from './editors/NameField';
@@ -17,19 +17,25 @@ const SIDES = [
   ['height', 'Height', 'y'],
 ] as const;
 
-/** The keep areas of the cut that is shown here, within the documents. */
-const areasIn = (store: WorkbenchStore, pictureId: string, recipe: (areas: KeepArea[]) => void) =>
-  editLive(store, ({ project }) => {
-    const cut = project.pictures.find((p) => p.id === pictureId)?.cuts[0];
-    if (cut) recipe(cut.keepAreas);
+/** A cut of a picture, and where it stands in the documents. */
+interface OfCut {
+  pictureId: string;
+  cut: Cut;
+}
+
+/** The keep areas of a cut within the documents. */
+const areasIn = (store: WorkbenchStore, { pictureId, cut }: OfCut, recipe: (areas: KeepArea[]) => void) =>
+  editLive(store, (documents) => {
+    const target = cutIn(documents, pictureId, cut.cut);
+    if (target) recipe(target.keepAreas);
   });
 
-function AreaEditor({ picture, index, onDone }: { picture: Picture; index: number; onDone: () => void }) {
+function AreaEditor({ of, index, onDone }: { of: OfCut; index: number; onDone: () => void }) {
   const store = useWorkbenchStore();
-  const area = picture.cuts[0]!.keepAreas[index];
+  const area = of.cut.keepAreas[index];
   if (!area) return null;
   const change = (recipe: (a: KeepArea) => void) =>
-    areasIn(store, picture.id, (areas) => {
+    areasIn(store, of, (areas) => {
       if (areas[index]) recipe(areas[index]);
     });
   const onCommit = () => commit(store);
@@ -59,7 +65,7 @@ function AreaEditor({ picture, index, onDone }: { picture: Picture; index: numbe
           variant="quiet"
           size="sm"
           onClick={() => {
-            areasIn(store, picture.id, (areas) => void areas.splice(index, 1));
+            areasIn(store, of, (areas) => void areas.splice(index, 1));
             onCommit();
             onDone();
           }}
@@ -73,17 +79,17 @@ function AreaEditor({ picture, index, onDone }: { picture: Picture; index: numbe
 
 const MIDDLE = { x: 0.3, y: 0.3, width: 0.4, height: 0.4 };
 
-/** What has to be seen of a picture: each area with its name, and one more to mark. */
-export function KeepAreas({ picture }: { picture: Picture }) {
+/** What has to be seen of a cut of a picture: each area with its name, and one more to mark. */
+export function KeepAreas({ of }: { of: OfCut }) {
   const store = useWorkbenchStore();
   const [byHand, setByHand] = useState(false);
-  const { keepAreas } = picture.cuts[0]!;
-  const add = () =>
-    edit(store, ({ project }) => {
-      const cut = project.pictures.find((p) => p.id === picture.id)?.cuts[0];
-      const subject = `Subject ${keepAreas.length + 1}`;
-      cut?.keepAreas.push({ subject, rect: { ...MIDDLE }, weight: 1 });
-    });
+  const { pictureId, cut } = of;
+  const { keepAreas } = cut;
+  const add = () => {
+    const subject = `Subject ${keepAreas.length + 1}`;
+    areasIn(store, of, (areas) => void areas.push({ subject, rect: { ...MIDDLE }, weight: 1 }));
+    commit(store);
+  };
   return (
     <p className="keep-areas">
       <span className="quiet">Keep areas:</span>
@@ -93,7 +99,7 @@ export function KeepAreas({ picture }: { picture: Picture }) {
           label={`Keep area ${area.subject}`}
           button={{ bsPrefix: 'part', children: area.subject }}
         >
-          {(close) => <AreaEditor picture={picture} index={index} onDone={close} />}
+          {(close) => <AreaEditor of={of} index={index} onDone={close} />}
         </EditorPopover>
       ))}
       <Button variant="quiet" size="sm" aria-label="Add a keep area" onClick={add}>
@@ -107,7 +113,7 @@ export function KeepAreas({ picture }: { picture: Picture }) {
       >
         draw
       </Button>
-      {byHand && <MarkDialog pictureId={picture.id} onClose={() => setByHand(false)} />}
+      {byHand && <MarkDialog pictureId={pictureId} first={cut.cut} onClose={() => setByHand(false)} />}
     </p>
   );
 }

@@ -4,12 +4,12 @@ import { Form } from 'react-bootstrap';
 import { isRepeating, type Fit } from '@/core/fit/rule';
 import { heldBy } from '@/core/placing/convert';
 import type { Placing, Region } from '@/core/placing/rule';
-import { setAt, valueAt, type Editable, type Part } from '@/core/sentences/parts';
+import { setAt, valueAt, type Editable, type Part, type Path } from '@/core/sentences/parts';
 import { REGION_WORDS } from '@/core/sentences/words';
 import { isPlaced, type Layer, type PlacedLayer } from '@/core/scene/scene';
 import type { NamedValue } from '@/core/scene/values';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { commit, editLive, inLayer, setFocalPoint } from '../state/edit';
+import { commit, editLive, inLayer } from '../state/edit';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { GroundOffers } from './GroundOffers';
 import { AlignEditor } from './editors/AlignEditor';
@@ -48,20 +48,20 @@ interface Common {
 }
 type EditorProps<K extends Kind = Kind> = Common & { editable: Of<K> };
 
-/** A focal point belongs to the picture, not to the layer, and is written there. */
+/** Which rule a path leads into: one of those that differ, or the usual one for −1. */
+const ruleAt = ([first, second]: Path) => (first === 'when' ? Number(second) : -1);
+
 function AlignPart({ layer, part, editable, onChange, onCommit }: EditorProps<'align'>) {
-  const store = useWorkbenchStore();
-  const id = layer.kind === 'picture' ? layer.picture : '';
-  const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === id));
-  const fit = valueAt(layer, part.paths[0]!.slice(0, -1)) as Fit;
+  const [path] = part.paths;
+  if (layer.kind !== 'picture' || !path) return null;
+  const fit = valueAt(layer, path.slice(0, -1)) as Fit;
   return (
     <AlignEditor
       value={editable.value}
-      focalPoint={picture?.cuts[0]?.focalPoint ?? { x: 0.5, y: 0.5 }}
+      layer={layer}
+      rule={ruleAt(path)}
       repeated={isRepeating(fit)}
-      layerId={layer.id}
       onChange={onChange}
-      onFocal={(point) => editLive(store, (documents) => setFocalPoint(documents, id, point))}
       onCommit={onCommit}
     />
   );
@@ -191,7 +191,7 @@ function WordsPart({ editable, onChange, onCommit }: EditorProps<'text'>) {
   );
 }
 
-const EDITORS: { [K in Kind]: (props: EditorProps<K>) => ReactElement } = {
+const EDITORS: { [K in Kind]: (props: EditorProps<K>) => ReactElement | null } = {
   length: ({ editable, named, onChange, onCommit }) => (
     <LengthField {...editable} {...{ named, onChange, onCommit }} min={0} autoFocus />
   ),
@@ -268,7 +268,7 @@ export function PartEditor({ layer, part, onDone }: { layer: Layer; part: Part; 
     onDone();
   };
   // The kind of an editor’s part is the one it stands under.
-  const Editor = EDITORS[part.editable.kind] as (props: EditorProps) => ReactElement;
+  const Editor = EDITORS[part.editable.kind] as (props: EditorProps) => ReactElement | null;
   return (
     <Editor
       editable={part.editable}

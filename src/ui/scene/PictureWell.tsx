@@ -1,14 +1,16 @@
 'use client';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { sayNumber } from '@/core/formats/numbers';
+import { capitalised } from '@/core/formats/words';
 import type { PictureLayer } from '@/core/scene/scene';
-import { PictureThumb, masterOf } from '../drawing/PictureThumb';
+import { fitOf } from '@/core/scene/when';
+import { PictureThumb, masterOfCut } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
 import { Choices } from '../workbench/Choices';
 import { KeepAreas } from './KeepAreas';
 import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';
-import { useShownPart } from './useShownPart';
+import { sayCut, useShown, type Shown } from './useShown';
 
 const STEPS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -18,37 +20,46 @@ const STEPS: Record<string, [number, number]> = {
 };
 const clampPercent = (value: number) => Math.min(100, Math.max(0, Math.round(value)));
 const WIDTH = 296;
+/** CSS px: a tall cut is shown narrower, so that its rule stays near. */
+const MOST_HIGH = 300;
 
-/** The picture of a layer with the point that is held: dragged, or moved with the arrow keys. */
-export function PictureWell({ layer }: { layer: PictureLayer }) {
+/** What is dragged on the picture: a position of the rule that the close-up’s screen takes, or the focal point of its cut. */
+function usePoint(layer: PictureLayer, { cut, rule }: Shown) {
   const store = useWorkbenchStore();
-  const ref = useRef<HTMLDivElement>(null);
-  const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture));
-  const appearance = useWorkbench((s) => s.view.appearance);
-  const shown = useShownPart(layer.id);
-  const [everywhere, setEverywhere] = useState(false);
-  const seen = useSeen(everywhere ? layer.id : null);
-  if (!picture) return null;
-  const { align } = layer.fit;
-  const focal = picture.cuts[0]!.focalPoint;
+  const { align } = fitOf(layer, rule);
   const point =
     align.kind === 'position'
       ? { x: align.x.percent, y: align.y.percent }
-      : { x: focal.x * 100, y: focal.y * 100 };
-  const master = masterOf(picture, appearance);
-
+      : { x: cut.focalPoint.x * 100, y: cut.focalPoint.y * 100 };
   const set = (x: number, y: number) =>
     editLive(store, (documents) => {
       const [px, py] = [clampPercent(x), clampPercent(y)];
       const target = documents.scenes[store.getState().sceneId]?.layers.find((l) => l.id === layer.id);
       if (target?.kind !== 'picture') return;
-      if (target.fit.align.kind === 'position') {
-        target.fit.align.x.percent = px;
-        target.fit.align.y.percent = py;
-      } else {
-        setFocalPoint(documents, layer.picture, { x: px / 100, y: py / 100 });
+      const held = fitOf(target, rule).align;
+      if (held.kind === 'position') {
+        held.x.percent = px;
+        held.y.percent = py;
+        return;
       }
+      setFocalPoint(documents, layer.picture, cut.cut, { x: px / 100, y: py / 100 });
     });
+  return { what: align.kind === 'focal' ? 'Focal point' : 'Position', point, set };
+}
+
+/** The cut that the close-up’s screen takes, with the point that is held: dragged, or moved with the arrow keys. */
+function Well({ layer, shown }: { layer: PictureLayer; shown: Shown }) {
+  const store = useWorkbenchStore();
+  const ref = useRef<HTMLDivElement>(null);
+  const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture))!;
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const [everywhere, setEverywhere] = useState(false);
+  const { cut, part } = shown;
+  const seen = useSeen(layer.id, everywhere ? cut.cut : null);
+  const { what, point, set } = usePoint(layer, shown);
+  const master = masterOfCut(cut, appearance);
+  const ratio = master.widthPx / master.heightPx;
+
   const moveTo = (event: PointerEvent) => {
     const box = ref.current!.getBoundingClientRect();
     set(((event.clientX - box.left) / box.width) * 100, ((event.clientY - box.top) / box.height) * 100);
@@ -61,13 +72,12 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
     set(point.x + step[0] * factor, point.y + step[1] * factor);
   };
 
-  const what = align.kind === 'focal' ? 'Focal point' : 'Position';
   return (
     <>
       <div
         ref={ref}
         className="well"
-        style={{ aspectRatio: `${master.widthPx} / ${master.heightPx}` }}
+        style={{ aspectRatio: ratio, width: `min(100%, ${MOST_HIGH * ratio}px)` }}
         onPointerDown={(e) => {
           e.currentTarget.setPointerCapture(e.pointerId);
           moveTo(e);
@@ -77,8 +87,8 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
         }}
         onPointerUp={() => commit(store)}
       >
-        <PictureThumb picture={picture} width={WIDTH} appearance={appearance} />
-        {picture.cuts[0]!.keepAreas.map(({ subject, rect }, index) => (
+        <PictureThumb picture={picture} cut={cut} width={WIDTH} appearance={appearance} />
+        {cut.keepAreas.map(({ subject, rect }, index) => (
           <span
             key={index}
             className="well-keep"
@@ -92,8 +102,8 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
           />
         ))}
         {everywhere && seen && <SeenHeat seen={seen} />}
-        {!everywhere && shown && (
-          <span className="well-shown" style={shown} title="What the close-up’s screen shows" />
+        {!everywhere && part && (
+          <span className="well-shown" style={part} title="What the close-up’s screen shows" />
         )}
         <button
           type="button"
@@ -106,14 +116,25 @@ export function PictureWell({ layer }: { layer: PictureLayer }) {
           }}
         />
       </div>
+      {shown.cuts > 1 && (
+        <p className="quiet seen-words">
+          {capitalised(sayCut(cut))}, which the close-up’s screen takes; one of {shown.cuts}.
+        </p>
+      )}
       <Choices
         label="Seen of it on"
         options={SEEN_ON}
         value={everywhere ? 'every' : 'this'}
         onChoose={(on) => setEverywhere(on === 'every')}
       />
-      {everywhere && seen && <p className="quiet seen-words">{saySeen(seen)}</p>}
-      <KeepAreas picture={picture} />
+      {everywhere && seen && <p className="quiet seen-words">{saySeen(seen, shown.cuts)}</p>}
+      <KeepAreas of={{ pictureId: picture.id, cut }} />
     </>
   );
+}
+
+/** The picture of a background over its rule. */
+export function PictureWell({ layer }: { layer: PictureLayer }) {
+  const shown = useShown(layer);
+  return shown && <Well layer={layer} shown={shown} />;
 }

@@ -1,6 +1,7 @@
 'use client';
 import { useCallback } from 'react';
 import { sayShare } from '@/core/formats/numbers';
+import type { Cut } from '@/core/pictures/picture';
 import type { SeenParts } from '@/core/solve/layer';
 import { useAsked, type Asking } from '../state/ask';
 
@@ -9,23 +10,24 @@ export const SEEN_ON = [
   { value: 'every', label: 'all screens', title: 'How much of the weight sees each part of the picture' },
 ] as const;
 
-/** Which parts of a layer’s picture are seen on how many screens; `null` until it is asked for and known. */
-export function useSeen(layerId: string | null): SeenParts | null {
+/** Which parts of a cut of a layer’s picture are seen on how many screens; `null` until it is asked for and known. */
+export function useSeen(layerId: string, cut: Cut['cut'] | null): SeenParts | null {
   const asking = useCallback<Asking<SeenParts | null>>(
-    (worker, documents, sceneId) => worker.seen(documents, sceneId, layerId!),
-    [layerId],
+    (worker, documents, sceneId) => worker.seen(documents, sceneId, layerId, cut!),
+    [layerId, cut],
   );
-  return useAsked(layerId === null ? null : asking);
+  return useAsked(cut === null ? null : asking);
 }
 
 const from = (start: number, length: number) => `${sayShare(start)} to ${sayShare(start + length)}`;
 
-/** The part that every screen shows, in words. */
-export const saySeen = ({ everywhere: e, cases, heat }: SeenParts): string => {
+/** The part that every screen shows, in words. @param cuts of the picture */
+export const saySeen = ({ everywhere: e, cases, heat }: SeenParts, cuts: number): string => {
   const most = Math.max(0, ...heat.shares);
+  const all = `${cases} cases${cuts > 1 ? ' that take this cut' : ''}`;
   const part = e
-    ? `Every one of ${cases} cases shows the part from ${from(e.x, e.width)} across and ${from(e.y, e.height)} down.`
-    : `No part is shown by all of ${cases} cases; what is seen most is seen by ${sayShare(most)} of the weight.`;
+    ? `Every one of ${all} shows the part from ${from(e.x, e.width)} across and ${from(e.y, e.height)} down.`
+    : `No part is shown by all of ${all}; what is seen most is seen by ${sayShare(most)} of the weight.`;
   return `${part} The darker, the fewer see it.`;
 };
 

@@ -2,6 +2,7 @@ import { produce } from 'immer';
 import { changeBetween, inverted, undoable, type Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
 import { applyPatch } from '@/core/scene/patch';
+import type { Cut } from '@/core/pictures/picture';
 import type { Layer } from '@/core/scene/scene';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { waitsForFonts, type WorkbenchStore } from './workbench';
@@ -84,12 +85,17 @@ export const inLayer =
     if (layer) recipe(layer);
   };
 
-/** Moves the point that a picture keeps in the middle, 0..1; it belongs to the picture, in all of its cuts. */
+/** A cut of a picture within the documents. */
+export const cutIn = ({ project }: Documents, pictureId: string, cut: Cut['cut']): Cut | undefined =>
+  project.pictures.find((p) => p.id === pictureId)?.cuts.find((c) => c.cut === cut);
+
+/** Moves the point that a cut keeps in the middle, 0..1. */
 export function setFocalPoint(
-  { project }: Documents,
+  documents: Documents,
   pictureId: string,
-  point: { x: number; y: number },
+  cut: Cut['cut'],
+  point: Cut['focalPoint'],
 ): void {
-  const cuts = project.pictures.find((p) => p.id === pictureId)?.cuts ?? [];
-  for (const cut of cuts) cut.focalPoint = point;
+  const target = cutIn(documents, pictureId, cut);
+  if (target) target.focalPoint = point;
 }

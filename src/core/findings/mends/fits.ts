@@ -5,7 +5,10 @@ import type { Interval } from '../../solve/interval';
 import { positionOf } from '../../solve/layer';
 import { lu, percentOf } from '../../scene/values';
 import { offMiddle } from '../../pixels/centre';
-import { fitMend, pictureLayer, pictureOf, type Mender } from '../mend';
+import type { PictureLayer } from '../../scene/scene';
+import { fitOf } from '../../scene/when';
+import { sayWhen } from '../../sentences/layer';
+import { fitMend, pictureLayer, pictureOf, type Mender, type Sick } from '../mend';
 
 const LABELS: Record<FitPreset, string> = {
   cover: 'Let it cover its box',
@@ -46,21 +49,41 @@ const held = (fit: Fit, x: number, y: number): Fit => ({
   align: { kind: 'position', x: { percent: x, offset: lu(0) }, y: { percent: y, offset: lu(0) } },
 });
 
-/** The position at which all keep areas are seen, or else the one that keeps the most weight. */
+interface Place {
+  x: number;
+  y: number;
+}
+
+/** Where one rule had best hold the picture, %; `null` where nothing has to be seen. */
+function placeOf(layer: PictureLayer, rule: number, sick: Sick): Place | null {
+  const answer = positionOf(layer, sick.input, sick.cases, rule, 'position');
+  if (!answer) return null;
+  const { align } = fitOf(layer, rule);
+  const at = (axis: 'x' | 'y') => {
+    const found = answer[axis];
+    const now = align.kind === 'position' ? align[axis].percent : 50;
+    return found.kind === 'held' ? nearest(found.interval, now) : percentOf(answer.best[axis]);
+  };
+  return { x: at('x'), y: at('y') };
+}
+
+const sayPlace = ({ x, y }: Place) => `${sayShare(x / 100)} across, ${sayShare(y / 100)} down`;
+
+/** The position at which all keep areas are seen, or else the one that keeps the most weight; of each rule its own. */
 export const solvedPosition: Mender = (sick) => {
   const layer = pictureLayer(sick);
   if (!layer) return [];
-  const answer = positionOf(layer, sick.input, sick.cases, 'position');
-  if (!answer) return [];
-  const { align } = layer.fit;
-  const now = (axis: 'x' | 'y') => (align.kind === 'position' ? align[axis].percent : 50);
-  const at = (axis: 'x' | 'y') => {
-    const found = answer[axis];
-    return found.kind === 'held' ? nearest(found.interval, now(axis)) : percentOf(answer.best[axis]);
-  };
-  const [x, y] = [at('x'), at('y')];
-  const label = `Hold it ${sayShare(x / 100)} across, ${sayShare(y / 100)} down`;
-  return fitMend(sick, label, (fit) => held(fit, x, y));
+  const rules = [-1, ...(layer.when ?? []).flatMap((w, i) => (w.fit ? [i] : []))];
+  const places = new Map(rules.map((rule) => [rule, placeOf(layer, rule, sick)]));
+  const said = rules.flatMap((rule) => {
+    const place = places.get(rule);
+    const when = layer.when?.[rule];
+    return place ? [`${when ? `${sayWhen(when)} ` : ''}${sayPlace(place)}`] : [];
+  });
+  return fitMend(sick, `Hold it ${said.join('; ')}`, (fit, rule) => {
+    const place = places.get(rule);
+    return place ? held(fit, place.x, place.y) : fit;
+  });
 };
 
 /** The ink in the middle of the box instead of the file, where the file fills its box. */

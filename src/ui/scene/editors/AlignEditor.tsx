@@ -2,17 +2,21 @@
 import { Button } from 'react-bootstrap';
 import type { Align } from '@/core/fit/rule';
 import { lu } from '@/core/scene/values';
+import type { PictureLayer } from '@/core/scene/scene';
+import { useWorkbenchStore } from '../../state/context';
+import { editLive, setFocalPoint } from '../../state/edit';
 import { Choices } from '../../workbench/Choices';
+import { sayCut, useShown } from '../useShown';
 import { SolvedPosition } from './SolvedPosition';
 import { NumberField } from './NumberField';
 
 interface Props {
   value: Align;
-  focalPoint: { x: number; y: number };
   repeated: boolean;
-  layerId: string;
+  layer: PictureLayer;
+  /** in which this stands: one of those that differ, or the usual one for −1 */
+  rule: number;
   onChange: (value: Align) => void;
-  onFocal: (point: { x: number; y: number }) => void;
   onCommit: () => void;
 }
 
@@ -26,16 +30,24 @@ const held = (x: number, y: number): Align => ({
   y: { percent: y, offset: lu(0) },
 });
 
-/** What of a picture is kept where its box is of another shape: held at a position, or a point kept in the middle. */
-export function AlignEditor({ value, focalPoint, repeated, layerId, onChange, onFocal, onCommit }: Props) {
+/**
+ * What of a picture is kept where its box is of another shape: held at a position, or a point kept in the
+ * middle. That point belongs to a cut of the picture, not to the layer, and is written there.
+ */
+export function AlignEditor(props: Props) {
+  const { value, layer, rule, repeated, onChange, onCommit } = props;
+  const store = useWorkbenchStore();
+  const shown = useShown(layer);
+  const focalPoint = shown?.cut.focalPoint ?? { x: 0.5, y: 0.5 };
   const point =
     value.kind === 'position'
       ? { x: value.x.percent, y: value.y.percent }
       : { x: focalPoint.x * 100, y: focalPoint.y * 100 };
   const set = (x: number, y: number) => {
-    if (value.kind === 'focal')
-      onFocal({ x: Math.min(1, Math.max(0, x / 100)), y: Math.min(1, Math.max(0, y / 100)) });
-    else onChange({ kind: 'position', x: { ...value.x, percent: x }, y: { ...value.y, percent: y } });
+    if (value.kind === 'position')
+      return onChange({ kind: 'position', x: { ...value.x, percent: x }, y: { ...value.y, percent: y } });
+    const focal = { x: Math.min(1, Math.max(0, x / 100)), y: Math.min(1, Math.max(0, y / 100)) };
+    if (shown) editLive(store, (documents) => setFocalPoint(documents, layer.picture, shown.cut.cut, focal));
   };
   const bounds = value.kind === 'focal' ? { min: 0, max: 100 } : {};
   return (
@@ -64,6 +76,9 @@ export function AlignEditor({ value, focalPoint, repeated, layerId, onChange, on
           onCommit();
         }}
       />
+      {value.kind === 'focal' && shown && shown.cuts > 1 && (
+        <p className="quiet">Of {sayCut(shown.cut)}, which the close-up’s screen takes.</p>
+      )}
       <div className="nine" role="group" aria-label="Nine positions">
         {NINE.flatMap((y, row) =>
           NINE.map((x, column) => (
@@ -99,7 +114,8 @@ export function AlignEditor({ value, focalPoint, repeated, layerId, onChange, on
       />
       {!repeated && (
         <SolvedPosition
-          layerId={layerId}
+          layerId={layer.id}
+          rule={rule}
           onHold={(x, y) => {
             set(x, y);
             onCommit();

@@ -5,7 +5,7 @@ import { sayShare } from '@/core/formats/numbers';
 import { findCase } from '@/core/screens/cases';
 import type { AxisAnswer, PositionAnswer } from '@/core/solve/position';
 import { useAsked, type Asking } from '../../state/ask';
-import { useWorkbench } from '../../state/context';
+import { useScene, useWorkbench } from '../../state/context';
 import { caseName } from '../../words';
 
 function Axis({ answer, word }: { answer: AxisAnswer; word: string }) {
@@ -47,20 +47,27 @@ const placeOf = (answer: AxisAnswer, best: number) => {
   return Math.round(place * 1000) / 10;
 };
 
-/** Which positions keep everything that has to be seen, on every case; or what stands against it. */
+/** Which positions keep everything that has to be seen, on every case that takes this rule; or what stands against it. */
 export function SolvedPosition({
   layerId,
+  rule,
   onHold,
 }: {
   layerId: string;
+  /** one of those that differ, or the usual one for −1 */
+  rule: number;
   /** @param x and y, % of the free way */
   onHold: (x: number, y: number) => void;
 }) {
   const asking = useCallback<Asking<PositionAnswer | null>>(
-    (worker, documents, sceneId) => worker.position(documents, sceneId, layerId),
-    [layerId],
+    (worker, documents, sceneId) => worker.position(documents, sceneId, layerId, rule),
+    [layerId, rule],
   );
   const answer = useAsked(asking);
+  const scene = useScene();
+  const layer = scene.layers.find((l) => l.id === layerId);
+  const differs = layer?.kind === 'picture' && layer.when?.some((w) => w.fit);
+  const screens = differs ? 'every screen that takes this rule' : 'every screen';
   useEffect(() => {
     // The editor has grown: whatever places it looks again where there is room.
     if (answer) window.dispatchEvent(new Event('resize'));
@@ -72,7 +79,7 @@ export function SolvedPosition({
   return (
     <div className="bound offers" role="group" aria-label="Keep areas">
       <span className="choices-label">
-        {solved ? 'Where all keep areas are whole on every screen' : 'No position shows all keep areas whole'}
+        {solved ? `Where all keep areas are whole on ${screens}` : 'No position shows all keep areas whole'}
       </span>
       <ul className="plain-list">
         <Axis answer={x} word="Across" />

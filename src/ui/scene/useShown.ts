@@ -1,0 +1,47 @@
+'use client';
+import { useMemo, type CSSProperties } from 'react';
+import type { Cut } from '@/core/pictures/picture';
+import type { PictureLayer } from '@/core/scene/scene';
+import { fitRuleOn } from '@/core/scene/when';
+import { useCaseResult, useChosenCase } from '../state/case-result';
+import { useWorkbench } from '../state/context';
+
+/** How the case in the close-up shows the picture of a layer; without a case, its first cut by the usual rule. */
+export interface Shown {
+  cut: Cut;
+  /** of how many */
+  cuts: number;
+  /** the part that is seen, as shares of the cut; `null` where none is */
+  part: CSSProperties | null;
+  /** whose fit it takes: that of one of the rules that differ, or the usual one for −1 */
+  rule: number;
+}
+
+const share = (part: number, whole: number) => `${(part / whole) * 100}%`;
+
+/** “the cut for portrait”, where a picture has several */
+export const sayCut = ({ cut }: Cut) =>
+  cut === 'any' ? 'the cut for any orientation' : `the cut for ${cut}`;
+
+/** @returns `null` where the picture is not there */
+export function useShown(layer: PictureLayer): Shown | null {
+  const documents = useWorkbench((s) => s.documents);
+  const result = useCaseResult(useChosenCase(), documents);
+  return useMemo(() => {
+    const picture = documents.project.pictures.find((p) => p.id === layer.picture);
+    if (!picture) return null;
+    const cuts = picture.cuts.length;
+    const rule = result ? fitRuleOn(layer, result.regions.screen) : -1;
+    const drawn = result?.layers.find((l) => l.id === layer.id);
+    if (drawn?.kind !== 'picture') return { cut: picture.cuts[0]!, cuts, part: null, rule };
+    const cut = picture.cuts.find((c) => c.cut === drawn.cut) ?? picture.cuts[0]!;
+    const { source, natural } = drawn.placement;
+    const part = source && {
+      left: share(source.x, natural.width),
+      top: share(source.y, natural.height),
+      width: share(source.width, natural.width),
+      height: share(source.height, natural.height),
+    };
+    return { cut, cuts, part, rule };
+  }, [documents, result, layer]);
+}
