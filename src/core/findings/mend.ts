@@ -1,6 +1,7 @@
 import type { Picture } from '../pictures/picture';
 import type { Documents } from '../scene/documents';
 import { diff, type Patch } from '../scene/patch';
+import { withFits, withPlacings } from '../scene/rules';
 import { isPlaced, type Layer, type PictureLayer, type PlacedLayer, type Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
 import type { CaseResult, PlacedResult, SurveyInput } from '../survey/survey';
@@ -65,26 +66,8 @@ export const layerMend = (sick: Sick, label: string, recipe: (layer: Layer) => L
 
 /** Changes the usual rule and every rule that differs alike. */
 export const placingMend = (sick: Sick, label: string, change: (placing: Placing) => Placing): Mend[] =>
-  layerMend(sick, label, (l) =>
-    isPlaced(l)
-      ? {
-          ...l,
-          placing: change(l.placing),
-          ...(l.when && {
-            when: l.when.map((w) => (w.placing ? { ...w, placing: change(w.placing) } : w)),
-          }),
-        }
-      : l,
-  );
+  layerMend(sick, label, (l) => (isPlaced(l) ? withPlacings(l, change) : l));
 
 /** @param change of the fit of each rule: of one of those that differ, or of the usual one for −1 */
 export const fitMend = (sick: Sick, label: string, change: (fit: Fit, rule: number) => Fit): Mend[] =>
-  layerMend(sick, label, (l) =>
-    l.kind === 'picture'
-      ? {
-          ...l,
-          fit: change(l.fit, -1),
-          ...(l.when && { when: l.when.map((w, i) => (w.fit ? { ...w, fit: change(w.fit, i) } : w)) }),
-        }
-      : l,
-  );
+  layerMend(sick, label, (l) => (l.kind === 'picture' ? withFits(l, change) : l));

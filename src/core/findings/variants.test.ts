@@ -2,7 +2,10 @@ import { applyPatch } from '../scene/patch';
 import { Documents } from '../scene/documents';
 import { demoDocuments } from '../../../demo/documents';
 import { isPlaced } from '../scene/scene';
-import { COMPARED, usualValues, variantsOf } from './variants';
+import { fittingRules } from '../scene/rules';
+import { fitOf } from '../scene/when';
+import { FIT_LABELS, presetOf } from '../fit/presets';
+import { COMPARED, usualValues, variantsOf, type Variant } from './variants';
 
 const documents = demoDocuments(() => [
   { hash: 'a'.repeat(64), widthPx: 240, heightPx: 180, density: 3, appearance: 'light', vector: false },
@@ -47,5 +50,35 @@ describe('variants', () => {
     // What is usual is never what is in use already.
     expect(usualValues(emblem, documents).size).not.toContain(38);
     expect(usualValues(harbour, documents).picture).not.toContain('harbour');
+  });
+
+  it('change every rule of the layer, so that a row is seen on every screen', () => {
+    const sceneId = 'winter-splash-mended';
+    const fitsOf = (patch: Variant['patch']) => {
+      const layer = applyPatch(documents, patch).scenes[sceneId]!.layers.find((l) => l.id === 'harbour')!;
+      if (layer.kind !== 'picture') throw new Error('It is no picture.');
+      return fittingRules(layer).map((rule) => fitOf(layer, rule));
+    };
+    const fits = variantsOf(documents, sceneId, 'harbour', 'fit');
+    expect(fits.map((v) => v.label)).toEqual(Object.values(FIT_LABELS));
+    for (const { patch, label } of fits)
+      expect(fitsOf(patch).map((fit) => FIT_LABELS[presetOf(fit)!])).toEqual([label, label]);
+    // Each goes on being held where it was.
+    const contain = fits.find((v) => v.label === 'contain')!;
+    expect(fitsOf(contain.patch).map((f) => f.align)).toEqual(fitsOf([]).map((f) => f.align));
+    for (const { patch } of variantsOf(documents, sceneId, 'harbour', 'position').slice(1)) {
+      const [usual, turned] = fitsOf(patch);
+      expect(turned!.align).toEqual(usual!.align);
+    }
+  });
+
+  it('have a row for what is in use where the rules of a layer fit differently', () => {
+    const sceneId = 'winter-splash-mended';
+    const mixed = structuredClone(documents);
+    const layer = mixed.scenes[sceneId]!.layers.find((l) => l.id === 'harbour')!;
+    if (layer.kind === 'picture') layer.when![0]!.fit!.size = 'contain';
+    const fits = variantsOf(mixed, sceneId, 'harbour', 'fit');
+    expect(fits.map((v) => v.label)).toEqual(['as it is', ...Object.values(FIT_LABELS)]);
+    expect(fits.map((v) => v.patch.length === 0)).toEqual(fits.map((_, i) => i === 0));
   });
 });

@@ -1,9 +1,10 @@
-import { FIT_LABELS, FIT_PRESETS, presetOf, withPreset } from '../fit/presets';
+import { FIT_LABELS, FIT_PRESETS, withPreset } from '../fit/presets';
 import { sayShare } from '../formats/numbers';
 import { mapMeasured } from '../placing/measured';
 import type { AxisRule, Placing, Region } from '../placing/rule';
 import type { Documents } from '../scene/documents';
 import { diff, type Patch } from '../scene/patch';
+import { presetOfAll, withFits, withPlacings } from '../scene/rules';
 import { isPlaced, type PlacedLayer } from '../scene/scene';
 import { lu, percent } from '../scene/values';
 
@@ -30,6 +31,7 @@ export interface ComparedValues {
 }
 
 const MOST_CHOSEN = 3;
+const AS_IT_IS = 'as it is';
 
 interface Change {
   label: string;
@@ -39,10 +41,12 @@ interface Change {
 
 function fits(layer: PlacedLayer): Change[] {
   if (layer.kind !== 'picture') return [];
-  return FIT_PRESETS.map((p) => ({
+  const inUse = presetOfAll(layer);
+  const presets = FIT_PRESETS.map((p) => ({
     label: FIT_LABELS[p],
-    layer: p === presetOf(layer.fit) ? layer : { ...layer, fit: withPreset(layer.fit, p) },
+    layer: p === inUse ? layer : withFits(layer, (fit) => withPreset(fit, p)),
   }));
+  return inUse ? presets : [{ label: AS_IT_IS, layer }, ...presets];
 }
 
 function positions(layer: PlacedLayer, { position }: ComparedValues): Change[] {
@@ -50,37 +54,39 @@ function positions(layer: PlacedLayer, { position }: ComparedValues): Change[] {
   const along = (share: number) => ({ percent: share, offset: lu(0) });
   const at = ({ x, y }: { x: number; y: number }, chosen: number): Change => ({
     label: `held ${sayShare(x / 100)} across, ${sayShare(y / 100)} down`,
-    layer: { ...layer, fit: { ...layer.fit, align: { kind: 'position', x: along(x), y: along(y) } } },
+    layer: withFits(layer, (fit) => ({ ...fit, align: { kind: 'position', x: along(x), y: along(y) } })),
     chosen,
   });
-  return [{ label: 'as it is', layer }, ...position.map(at)];
+  return [{ label: AS_IT_IS, layer }, ...position.map(at)];
 }
 
 /** The axis whose extent is a length of its own. */
-function sized(layer: PlacedLayer): { axis: 'x' | 'y'; rule: Exclude<AxisRule, { kind: 'edges' }> } | null {
+function sized(placing: Placing): { axis: 'x' | 'y'; rule: Exclude<AxisRule, { kind: 'edges' }> } | null {
   for (const axis of ['x', 'y'] as const) {
-    const rule = layer.placing[axis];
+    const rule = placing[axis];
     if (rule.kind !== 'edges' && rule.extent.kind === 'length') return { axis, rule };
   }
   return null;
 }
 
-function sizes(layer: PlacedLayer, { size }: ComparedValues): Change[] {
-  const found = sized(layer);
-  if (!found) return [];
+/** With another share of the safe area, along the axis that has an extent of its own. */
+function resized(placing: Placing, share: number): Placing {
+  const found = sized(placing);
+  if (!found) return placing;
   const { axis, rule } = found;
+  const extent = { ...rule.extent, kind: 'length' as const, length: percent(share), of: 'safe' as const };
+  return { ...placing, [axis]: { ...rule, extent } };
+}
+
+function sizes(layer: PlacedLayer, { size }: ComparedValues): Change[] {
+  const found = sized(layer.placing);
+  if (!found) return [];
   const share = (value: number, chosen: number): Change => ({
-    label: `${sayShare(value / 100)} of the safe area’s ${axis === 'x' ? 'width' : 'height'}`,
-    layer: {
-      ...layer,
-      placing: {
-        ...layer.placing,
-        [axis]: { ...rule, extent: { ...rule.extent, kind: 'length', length: percent(value), of: 'safe' } },
-      },
-    },
+    label: `${sayShare(value / 100)} of the safe area’s ${found.axis === 'x' ? 'width' : 'height'}`,
+    layer: withPlacings(layer, (placing) => resized(placing, value)),
     chosen,
   });
-  return [{ label: 'as it is', layer }, ...size.map(share)];
+  return [{ label: AS_IT_IS, layer }, ...size.map(share)];
 }
 
 const REGIONS = [
@@ -102,16 +108,16 @@ function measuredFrom(placing: Placing, region: Region): Placing {
 }
 
 const regions = (layer: PlacedLayer): Change[] => [
-  { label: 'as it is', layer },
+  { label: AS_IT_IS, layer },
   ...REGIONS.map(([region, word]): Change => ({
     label: `from ${word}`,
-    layer: { ...layer, placing: measuredFrom(layer.placing, region) },
+    layer: withPlacings(layer, (placing) => measuredFrom(placing, region)),
   })),
 ];
 
 function pictures(layer: PlacedLayer, { picture }: ComparedValues, { project }: Documents): Change[] {
   if (layer.kind !== 'picture') return [];
-  const nameOf = (id: string) => project.pictures.find((p) => p.id === id)?.name ?? 'as it is';
+  const nameOf = (id: string) => project.pictures.find((p) => p.id === id)?.name ?? AS_IT_IS;
   return [
     { label: nameOf(layer.picture), layer },
     ...picture.map((id, chosen): Change => ({ label: nameOf(id), layer: { ...layer, picture: id }, chosen })),
@@ -122,7 +128,7 @@ function pictures(layer: PlacedLayer, { picture }: ComparedValues, { project }: 
 export function usualValues(layer: PlacedLayer, { project }: Documents): ComparedValues {
   const align = layer.kind === 'picture' && layer.fit.align.kind === 'position' ? layer.fit.align : null;
   const y = align?.y.percent ?? 50;
-  const own = sized(layer)?.rule.extent;
+  const own = sized(layer.placing)?.rule.extent;
   const now = own?.kind === 'length' && own.of === 'safe' && 'unit' in own.length ? own.length.value : null;
   const shown = layer.kind === 'picture' ? layer.picture : null;
   return {

@@ -33,21 +33,29 @@ describe('marks', () => {
         y: middleOf({ kind: 'length', length: lu(130) }),
       },
     );
+    const fit = fc.record({ size: fc.constantFrom(...RATIO_FITS), x: share, y: share });
+    const when = fc.option(fc.constantFrom({ orientation: 'portrait' as const }, { minWidth: 500 }));
     fc.assert(
-      fc.property(fc.constantFrom(...RATIO_FITS), share, share, placings, (fit, x, y, placing) => {
+      fc.property(fit, fit, when, placings, (usual, other, on, placing) => {
+        const fitFrom = ({ size, x, y }: typeof usual) => fitOf(size, true, { x, y });
         const layer = pictureLayer(placing, {
           picture: 'photo',
           role: 'background',
-          fit: fitOf(fit, true, { x, y }),
+          fit: fitFrom(usual),
+          ...(on && { when: [{ ...on, fit: fitFrom(other) }] }),
         });
         const input = inputOf([layer], [picture]);
         const marks = cases.map((c) => markOf(surveyCase(input, c), input.scene)!);
         const valleys = valleysOf(marks, input.scene, input.pictures);
         expect(marks.some((m) => m.solid)).toBe(true);
         for (const mark of marks.filter((m) => m.solid)) {
-          const valley = valleys.find((v) => v.own === mark.own)!;
+          const [valley, ...more] = valleys.filter(
+            (v) => v.own === mark.own && v.cut === mark.cut && v.rule === mark.rule,
+          );
+          expect(more).toEqual([]);
+          expect(mark.ratio >= valley!.low && mark.ratio <= valley!.high).toBe(true);
           for (const measure of VALLEY_MEASURES)
-            expect(Math.abs(lossAt(valley, measure, mark.ratio) - mark.losses[measure])).toBeLessThan(1e-9);
+            expect(Math.abs(lossAt(valley!, measure, mark.ratio) - mark.losses[measure])).toBeLessThan(1e-9);
         }
       }),
       { numRuns: 40 },

@@ -3,7 +3,7 @@ import { area, contains } from '../geometry/rect';
 import { isRepeated } from '../fit/tiles';
 import { isZero } from '../scene/values';
 import type { PictureLayer, Scene } from '../scene/scene';
-import { onSize } from '../scene/when';
+import { fitOf, fitRuleOn } from '../scene/when';
 import { RATIO_FITS, type RatioFit } from '../solve/ratio';
 import type { Valley, ValleyMeasure } from '../solve/valley';
 import type { Picture } from '../pictures/picture';
@@ -19,6 +19,8 @@ export interface Mark {
   own: number;
   cut: Picture['cuts'][number]['cut'];
   losses: Record<ValleyMeasure, number>;
+  /** whose fit it takes: that of one of the rules that differ, or the usual one for −1 */
+  rule: number;
   /**
    * whether the losses follow from the ratio alone: a box that is wholly on the screen and cuts its picture off, and a
    * picture held at a plain share of it; of keep areas only where the position is a share
@@ -33,11 +35,11 @@ export const backgroundOf = (scene: Scene | undefined): PictureLayer | undefined
 const isRatioFit = (size: unknown): size is RatioFit => (RATIO_FITS as readonly unknown[]).includes(size);
 
 /** Whether the losses of a picture follow from the ratio of its box alone. */
-function isSolid({ placement: p }: PictureResult, { screen }: Regions, fit: Fit, usual: Fit): boolean {
+function isSolid({ placement: p }: PictureResult, { screen }: Regions, fit: Fit): boolean {
   const { align } = fit;
   const isShare = align.kind === 'position' && isZero(align.x.offset) && isZero(align.y.offset);
   const isWhole = contains(screen, p.box) && area(p.box) > 0;
-  return isRatioFit(fit.size) && fit.size === usual.size && p.clipped && isWhole && isShare;
+  return isRatioFit(fit.size) && p.clipped && isWhole && isShare;
 }
 
 const lossesOf = ({ measures }: PictureResult): Mark['losses'] => ({
@@ -53,30 +55,53 @@ export function markOf(result: CaseResult, scene: Scene): Mark | null {
   const drawn = rule && result.layers.find((l) => l.id === rule.id);
   if (!rule || drawn?.kind !== 'picture' || isRepeated(drawn.placement)) return null;
   const { box, natural } = drawn.placement;
-  const { fit } = onSize(rule, result.regions.screen);
+  const by = fitRuleOn(rule, result.regions.screen);
   return {
     caseId: result.id,
     ratio: box.height > 0 ? box.width / box.height : 0,
     own: natural.width / natural.height,
     cut: drawn.cut,
     losses: lossesOf(drawn),
-    solid: isSolid(drawn, result.regions, fit, rule.fit),
+    rule: by,
+    solid: isSolid(drawn, result.regions, fitOf(rule, by)),
   };
 }
 
-/** The curves that solid marks lie on: one for each shape of file that some case takes. */
-export function valleysOf(marks: readonly Mark[], scene: Scene, pictures: readonly Picture[]): Valley[] {
-  const rule = backgroundOf(scene);
-  const picture = pictures.find((p) => p.id === rule?.picture);
-  if (!rule || !picture || !isRatioFit(rule.fit.size)) return [];
-  const { align, size: fit } = rule.fit;
-  const position =
-    align.kind === 'position' ? { x: align.x.percent / 100, y: align.y.percent / 100 } : { x: 0.5, y: 0.5 };
-  const shapes = new Map(marks.filter((m) => m.solid).map((m) => [`${m.cut} ${m.own}`, m]));
-  return [...shapes.values()].map(({ cut, own }) => ({
-    fit,
-    own,
-    position,
-    areas: picture.cuts.find((c) => c.cut === cut)?.keepAreas.map((k) => k.rect) ?? [],
+/**
+ * The curve of one shape of file by one rule, and the ratios between which it is that of a case. Beyond all cases, to 0
+ * and to infinity, the outermost go on.
+ */
+export interface CutValley extends Valley, Pick<Mark, 'cut' | 'rule'> {
+  low: number;
+  high: number;
+}
+
+/** The curves that solid marks lie on: one for each shape of file that some case takes, by each rule that holds it. */
+export function valleysOf(marks: readonly Mark[], scene: Scene, pictures: readonly Picture[]): CutValley[] {
+  const layer = backgroundOf(scene);
+  const picture = pictures.find((p) => p.id === layer?.picture);
+  if (!layer || !picture) return [];
+  const groups = new Map<string, Mark[]>();
+  for (const m of marks.filter((one) => one.solid)) {
+    const key = `${m.cut} ${m.own} ${m.rule}`;
+    groups.set(key, [...(groups.get(key) ?? []), m]);
+  }
+  const curves = [...groups.values()].flatMap((group): CutValley[] => {
+    const { cut, own, rule } = group[0]!;
+    const { align, size: fit } = fitOf(layer, rule);
+    // Of a rule that was changed since these were measured.
+    if (!isRatioFit(fit)) return [];
+    const position =
+      align.kind === 'position' ? { x: align.x.percent / 100, y: align.y.percent / 100 } : { x: 0.5, y: 0.5 };
+    const areas = picture.cuts.find((c) => c.cut === cut)?.keepAreas.map((k) => k.rect) ?? [];
+    const ratios = group.map((m) => m.ratio);
+    const [low, high] = [Math.min(...ratios), Math.max(...ratios)];
+    return [{ fit, own, position, areas, cut, rule, low, high }];
+  });
+  const [least, most] = [Math.min(...curves.map((c) => c.low)), Math.max(...curves.map((c) => c.high))];
+  return curves.map((c) => ({
+    ...c,
+    low: c.low === least ? 0 : c.low,
+    high: c.high === most ? Infinity : c.high,
   }));
 }

@@ -7,6 +7,7 @@ import { trimmed } from '@/core/pictures/derive';
 import type { Picture } from '@/core/pictures/picture';
 import { offMiddle } from '@/core/pixels/centre';
 import { paddingOf, type Ink } from '@/core/pixels/ink';
+import { withFits } from '@/core/scene/rules';
 import type { PictureLayer } from '@/core/scene/scene';
 import { derive } from '../api';
 import { masterOf } from '../drawing/PictureThumb';
@@ -68,7 +69,11 @@ function Offer({ layer, picture, ink, onDone }: Props & { ink: Ink; picture: Pic
     edit(
       store,
       inLayer(store, layer.id, (l) => {
-        if (l.kind === 'picture') l.fit = centredByInk(l.fit, off);
+        if (l.kind === 'picture')
+          Object.assign(
+            l,
+            withFits(l, (fit) => centredByInk(fit, off)),
+          );
       }),
     );
   const room = paddingOf(ink);

@@ -1,9 +1,10 @@
 'use client';
 import { Button, Form } from 'react-bootstrap';
-import { FIT_PRESETS, presetOf, withPreset } from '@/core/fit/presets';
+import { FIT_PRESETS, withPreset } from '@/core/fit/presets';
 import { ruleOfFinding } from '@/core/findings/rule';
 import { ownerName } from '@/core/measure/words';
 import { OUTCOMES } from '@/core/measure/judge';
+import { presetOfAll, withFits } from '@/core/scene/rules';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { sceneOf } from '../state/workbench';
@@ -72,12 +73,16 @@ export function FieldTools() {
         <Choices
           label={background.name}
           options={FIT_PRESETS.map((value) => ({ value, ...FIT_WORDS[value] }))}
-          value={presetOf(background.fit) ?? undefined}
+          value={presetOfAll(background) ?? undefined}
           onChoose={(preset) =>
             edit(
               store,
               inLayer(store, background.id, (layer) => {
-                if (layer.kind === 'picture') layer.fit = withPreset(layer.fit, preset);
+                if (layer.kind === 'picture')
+                  Object.assign(
+                    layer,
+                    withFits(layer, (f) => withPreset(f, preset)),
+                  );
               }),
             )
           }

@@ -8,6 +8,7 @@ import {
   emptyStretches,
   VALLEY_MEASURES,
   worstWithin,
+  type CurvePoint,
   type Valley,
   type ValleyMeasure,
 } from '@/core/solve/valley';
@@ -30,23 +31,33 @@ const COMPARED: readonly { value: Compared; label: string; title?: string }[] = 
 const DASHES = ['', '7 4', '2 3', '10 3 2 3', '1 3'];
 
 /** The curves of a comparison, with how each is drawn. */
-function seriesOf({ valleys }: ValleyData, compared: Compared): Series[] {
+function seriesOf({ valleys, range }: ValleyData, compared: Compared): Series[] {
   return valleys.flatMap((valley) => {
-    const { own } = valley;
-    const cut = valleys.length > 1 ? `, file ${sayRatio(own)}` : '';
+    const of = valley.label && `, ${valley.label}`;
+    const reach = { low: Math.max(range.low, valley.low), high: Math.min(range.high, valley.high) };
     if (compared === 'all')
       return VALLEY_MEASURES.map((measure, i): Series => {
-        const key = `${measure} ${own}`;
-        return { key, label: WORDS[measure] + cut, measure, valley, tone: i, dash: DASHES[i]!, inUse: true };
+        const key = `${measure} ${valley.key}`;
+        return {
+          key,
+          label: WORDS[measure] + of,
+          measure,
+          valley,
+          reach,
+          tone: i,
+          dash: DASHES[i]!,
+          inUse: true,
+        };
       });
     return RATIO_FITS.map((fit, i): Series => {
       const like = { ...valley, fit };
-      const [key, label] = [`${fit} ${own}`, FIT_LABELS[fit] + cut];
+      const [key, label] = [`${fit} ${valley.key}`, FIT_LABELS[fit] + of];
       return {
         key,
         label,
         measure: compared,
         valley: like,
+        reach,
         tone: i,
         dash: DASHES[i]!,
         inUse: fit === valley.fit,
@@ -66,8 +77,14 @@ function sayRange({ low, high }: Range): string {
   return Number.isFinite(high) ? `${sayRatio(low)} to ${sayRatio(high)}` : `from ${sayRatio(low)} on`;
 }
 
+function sayWorst(worst: CurvePoint | null): string {
+  if (!worst) return 'taken by no case there';
+  return worst.loss < 5e-4 ? 'nothing' : `${sayShare(worst.loss)} at ${sayRatio(worst.ratio)}`;
+}
+
 function SeriesRow({ series: s, data, allowed }: { series: Series; data: ValleyData; allowed: Range }) {
-  const worst = worstWithin(s.valley, s.measure, allowed);
+  const within = { low: Math.max(allowed.low, s.reach.low), high: Math.min(allowed.high, s.reach.high) };
+  const worst = within.low < within.high ? worstWithin(s.valley, s.measure, within) : null;
   const [strictest] = data.limits[s.measure].map((l) => l.max!).toSorted((a, b) => a - b);
   const range = withinLimit(s.valley, s.measure, strictest);
   return (
@@ -78,9 +95,7 @@ function SeriesRow({ series: s, data, allowed }: { series: Series; data: ValleyD
         </svg>
         {s.label}
       </th>
-      <td className="figures">
-        {worst.loss < 5e-4 ? 'nothing' : `${sayShare(worst.loss)} at ${sayRatio(worst.ratio)}`}
-      </td>
+      <td className="figures">{sayWorst(worst)}</td>
       <td className="figures">{range ? sayRange(range) : 'no limit, or none known'}</td>
     </tr>
   );

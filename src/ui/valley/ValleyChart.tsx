@@ -30,6 +30,8 @@ export interface Series {
   label: string;
   measure: ValleyMeasure;
   valley: Valley;
+  /** the ratios at which it is drawn: those at which it is that of some case */
+  reach: Range;
   /** which of the tones */
   tone: number;
   dash: string;
@@ -145,7 +147,7 @@ export function ValleyChart({ data, series, measure, empty }: Props) {
         {series.map((s) => (
           <Line
             key={s.key}
-            data={curve(s.valley, s.measure, data.range, 200)}
+            data={curve(s.valley, s.measure, s.reach, 200)}
             dataKey="loss"
             dot={false}
             activeDot={false}

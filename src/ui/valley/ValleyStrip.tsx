@@ -2,6 +2,7 @@
 import { useRef, useState, type PointerEvent } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayRatio, sayShare } from '@/core/formats/numbers';
+import { capitalised } from '@/core/formats/words';
 import { findCase } from '@/core/screens/cases';
 import { heldAll } from '@/core/solve/ratio';
 import { curve, VALLEY_MEASURES, type ValleyMeasure } from '@/core/solve/valley';
@@ -13,7 +14,8 @@ import { Choices } from '../workbench/Choices';
 import { MarkShape } from './MarkShape';
 import { lossAtY, RATIO_LABELS, ratioAt, xOf, yOf, type ValleyScale } from './scale';
 import { useLimit, WORDS, type ValleyProps } from './limits';
-import { useValley, type ValleyData } from './useValley';
+import { useValley, type NamedValley, type ValleyData } from './useValley';
+import type { Range } from './allowed';
 import { ValleyWords } from './ValleyWords';
 import { WindowOnStrip, type StripWindow } from './WindowOnStrip';
 
@@ -29,25 +31,52 @@ function telling(data: ValleyData): ValleyMeasure {
   return VALLEY_MEASURES.reduce((a, b) => (worst(b) > worst(a) + 1e-9 ? b : a));
 }
 
+/** The part of the strip on which a curve is that of some case. */
+const reachOf = ({ low, high }: NamedValley, scale: ValleyScale): Range => ({
+  low: Math.max(scale.low, low),
+  high: Math.min(scale.high, high),
+});
+
+const pathOf = (v: NamedValley, measure: ValleyMeasure, range: Range, scale: ValleyScale) =>
+  curve(v, measure, range)
+    .map(({ ratio, loss }, i) => `${i ? 'L' : 'M'}${xOf(scale, ratio)} ${yOf(scale, loss)}`)
+    .join('');
+
+/** A curve and the ratio of its file; faint where none of its own cases lies. */
+function Curve({ v, measure, scale }: Pick<ValleyProps, 'measure'> & { v: NamedValley; scale: ValleyScale }) {
+  const own = xOf(scale, v.own);
+  const className = `valley-curve measure-${measure}`;
+  return (
+    <g>
+      {v.label && <title>{capitalised(v.label)}</title>}
+      <line className="valley-own" x1={own} x2={own} y1={0} y2={scale.height - 14} />
+      <path className={`${className} valley-curve-faint`} d={pathOf(v, measure, scale, scale)} />
+      <path className={className} d={pathOf(v, measure, reachOf(v, scale), scale)} />
+    </g>
+  );
+}
+
 /** Under the curve of the keep areas: the ratios at which the position in use shows all of them whole. */
 function HeldRange({ data, measure, scale }: ValleyProps & { scale: ValleyScale }) {
   if (measure !== 'keep-lost') return null;
-  return data.valleys.flatMap(({ fit, own, areas, position }) => {
+  return data.valleys.flatMap((v) => {
+    const { fit, own, areas, position } = v;
     const range =
       fit === 'cover' && areas.length > 0 ? heldAll(areas, { width: own, height: 1 }, position) : null;
     if (!range) return [];
-    const from = Math.max(0, xOf(scale, Math.max(range.low, scale.low)));
-    const to = xOf(scale, Math.min(range.high, scale.high));
+    const within = reachOf(v, scale);
+    const from = Math.max(0, xOf(scale, Math.max(range.low, within.low)));
+    const to = xOf(scale, Math.min(range.high, within.high));
     return [
       <rect
-        key={own}
+        key={v.key}
         className="valley-held"
         x={from}
         width={Math.max(0, to - from)}
         y={scale.height - 20}
         height={5}
       >
-        <title>{`All keep areas are seen whole from ${sayRatio(range.low)} to ${sayRatio(range.high)}, width ÷ height`}</title>
+        <title>{`${v.label && `${capitalised(v.label)}: `}All keep areas are seen whole from ${sayRatio(range.low)} to ${sayRatio(range.high)}, width ÷ height`}</title>
       </rect>,
     ];
   });
@@ -141,21 +170,7 @@ function Plot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {
         </g>
       ))}
       {data.valleys.map((v) => (
-        <g key={`${v.own}`}>
-          <line
-            className="valley-own"
-            x1={xOf(scale, v.own)}
-            x2={xOf(scale, v.own)}
-            y1={0}
-            y2={size.height - 14}
-          />
-          <path
-            className={`valley-curve measure-${measure}`}
-            d={curve(v, measure, scale)
-              .map(({ ratio, loss }, i) => `${i ? 'L' : 'M'}${xOf(scale, ratio)} ${yOf(scale, loss)}`)
-              .join('')}
-          />
-        </g>
+        <Curve key={v.key} {...{ v, measure, scale }} />
       ))}
       <HeldRange {...{ data, measure, scale }} />
       {data.limits[measure].map((l) => (

@@ -1,10 +1,11 @@
-import { centredByInk, FIT_PRESETS, presetOf, withPreset, type FitPreset } from '../../fit/presets';
+import { centredByInk, FIT_PRESETS, withPreset, type FitPreset } from '../../fit/presets';
 import type { Fit } from '../../fit/rule';
 import { sayShare } from '../../formats/numbers';
 import type { Interval } from '../../solve/interval';
 import { positionOf } from '../../solve/layer';
 import { lu, percentOf } from '../../scene/values';
 import { offMiddle } from '../../pixels/centre';
+import { fittingRules, presetOfAll } from '../../scene/rules';
 import type { PictureLayer } from '../../scene/scene';
 import { fitOf } from '../../scene/when';
 import { sayWhen } from '../../sentences/layer';
@@ -28,7 +29,7 @@ const TEXTURE = 256;
 export const otherFits: Mender = (sick) => {
   const layer = pictureLayer(sick);
   if (!layer) return [];
-  const now = presetOf(layer.fit);
+  const now = presetOfAll(layer);
   const isTexture = (pictureOf(sick, layer)?.cuts ?? []).every((c) =>
     c.renditions.every((r) => !r.vector && Math.max(r.widthPx, r.heightPx) <= TEXTURE),
   );
@@ -73,7 +74,7 @@ const sayPlace = ({ x, y }: Place) => `${sayShare(x / 100)} across, ${sayShare(y
 export const solvedPosition: Mender = (sick) => {
   const layer = pictureLayer(sick);
   if (!layer) return [];
-  const rules = [-1, ...(layer.when ?? []).flatMap((w, i) => (w.fit ? [i] : []))];
+  const rules = fittingRules(layer);
   const places = new Map(rules.map((rule) => [rule, placeOf(layer, rule, sick)]));
   const said = rules.flatMap((rule) => {
     const place = places.get(rule);
