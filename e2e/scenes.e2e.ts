@@ -74,7 +74,9 @@ test('a picture of several cuts shows the one that the screen takes, and its rul
   const harbour = page.getByRole('region', { name: 'Layer Harbour' });
   const point = harbour.getByRole('button', { name: /^Position of Harbour/ });
   await expect(point).toHaveAccessibleName(/50 % across, 42 % down/);
-  await expect(harbour).toContainText('The cut for portrait, which the close-up’s screen takes; one of 2.');
+  await expect(harbour).toContainText(
+    'The cut for portrait, 1800 × 3600 px, which the close-up’s screen takes; one of 2.',
+  );
   const boxOf = async (name: string) => (await harbour.locator(name).boundingBox())!;
   const shape = async () => {
     const { width, height } = await boxOf('.well');

@@ -1,6 +1,7 @@
 import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
 import type { Outcome } from '@/core/measure/judge';
-import type { Cut } from '@/core/pictures/picture';
+import { saySize } from '@/core/formats/numbers';
+import type { Cut, Rendition } from '@/core/pictures/picture';
 import type { Appearance } from '@/core/scene/values';
 import type { Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
@@ -45,6 +46,10 @@ export function caseSize({ screen, rotation }: Case): string {
   const [width, height] = sideways ? [screen.height, screen.width] : [screen.width, screen.height];
   return `${width} × ${height}`;
 }
+
+/** “2400 × 1800 px” */
+export const sayFile = ({ widthPx: width, heightPx: height }: Pick<Rendition, 'widthPx' | 'heightPx'>) =>
+  `${saySize({ width, height })} px`;
 
 export const kindName = ({ kind }: Screen) => KIND_NAMES[kind];
 /** “compact phone”: a kind by itself, where the list of kinds is said. */

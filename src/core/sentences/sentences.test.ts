@@ -11,6 +11,15 @@ const say = (layer: Layer, scene = scenes['winter-splash']!) =>
 const layer = (id: string, scene = 'winter-splash') => scenes[scene]!.layers.find((l) => l.id === id)!;
 
 describe('sentences', () => {
+  it('say the focal point of each cut where they differ', () => {
+    const harbour = layer('harbour', 'winter-splash-mended') as PictureLayer;
+    const focal: PictureLayer = { ...harbour, fit: { ...harbour.fit, align: { kind: 'focal' } } };
+    expect(say(focal)).toContain(
+      'keeping 55 % across, 55 % down; on the portrait cut 45 % across, 55 % down in the middle',
+    );
+    expect(say({ ...focal, picture: 'harbour' })).toContain('keeping 55 % across, 55 % down in the middle');
+  });
+
   it.each([
     ['ground', 'winter-splash', 'Fills the whole screen with deep water.'],
     ['ground', 'system-window', 'Fills the whole screen with #ffffff.'],

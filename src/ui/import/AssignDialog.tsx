@@ -3,10 +3,10 @@ import { useMemo, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { assign, clashes, takeFiles, type Arrived, type Assigned } from '@/core/pictures/assign';
 import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
-import { saySize } from '@/core/formats/numbers';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { newScene } from './place-picture';
+import { sayFile } from '../words';
 
 const CUTS = ['any', 'portrait', 'landscape'] as const;
 const LISTS = [
@@ -73,7 +73,7 @@ function Row({ file, isNew, clash, onChange, onLeave }: RowProps) {
     <tr className={clash ? 'assign-clash' : undefined}>
       <th scope="row">
         {path}
-        <span className="quiet figures">{saySize({ width: kept.widthPx, height: kept.heightPx })} px</span>
+        <span className="quiet figures">{sayFile(kept)}</span>
       </th>
       <td>
         <Form.Control

@@ -5,7 +5,6 @@ import { Button, Modal } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import type { Documents } from '@/core/scene/documents';
 import { OUTCOMES } from '@/core/measure/judge';
-import { saySize } from '@/core/formats/numbers';
 import { summarise, tally } from '@/core/survey/summary';
 import { distinctCases } from '@/core/screens/likeness';
 import { survey, surveyInput } from '@/core/survey/survey';
@@ -18,7 +17,7 @@ import { createPixelStore, widthOfFile } from '../drawing/pixels';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { useOutside } from '../state/outside';
 import { edit } from '../state/edit';
-import { OUTCOME_SHAPES } from '../words';
+import { OUTCOME_SHAPES, sayFile } from '../words';
 import { renditionOf } from './place-picture';
 
 interface Props {
@@ -92,8 +91,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
         {kept && compared && (
           <>
             <p className="figures">
-              {saySize({ width: master.widthPx, height: master.heightPx })} px becomes{' '}
-              {saySize({ width: kept.widthPx, height: kept.heightPx })} px.{' '}
+              {sayFile(master)} becomes {sayFile(kept)}.{' '}
               {OUTCOMES.map((o) => {
                 const [was, is] = [compared.before, compared.after].map((r) => tally(r.map(summarise))[o]);
                 return (

@@ -8,6 +8,7 @@ import { PictureThumb, masterOfCut } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
 import { Choices } from '../workbench/Choices';
+import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
 import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';
 import { sayCut, useShown, type Shown } from './useShown';
@@ -118,7 +119,8 @@ function Well({ layer, shown }: { layer: PictureLayer; shown: Shown }) {
       </div>
       {shown.cuts > 1 && (
         <p className="quiet seen-words">
-          {capitalised(sayCut(cut))}, which the close-up’s screen takes; one of {shown.cuts}.
+          {capitalised(sayCut(cut))}, {sayFile(master)}, which the close-up’s screen takes; one of{' '}
+          {shown.cuts}.
         </p>
       )}
       <Choices

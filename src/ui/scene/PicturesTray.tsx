@@ -3,13 +3,13 @@ import { useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import { usersOfPicture } from '@/core/scene/documents';
-import { saySize } from '@/core/formats/numbers';
 import { masterOf, PictureThumb } from '../drawing/PictureThumb';
 import { AddressForm } from '../import/AddressForm';
 import { ACCEPT, useImports } from '../import/ImportProvider';
 import { ReplaceDialog } from '../import/ReplaceDialog';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import { sayFile } from '../words';
 
 function PictureRow({ picture, onReplace }: { picture: Picture; onReplace: (file: File) => void }) {
   const store = useWorkbenchStore();
@@ -52,7 +52,7 @@ function PictureRow({ picture, onReplace }: { picture: Picture; onReplace: (file
           onKeyDown={(e) => e.key === 'Enter' && rename()}
         />
         <span className="quiet figures">
-          {saySize({ width: master.widthPx, height: master.heightPx })} px
+          {sayFile(master)}
           {users.length === 0 && ', not used'}
         </span>
       </span>

@@ -6,11 +6,10 @@ import { isPlaced, type Layer, type PlacedLayer } from '@/core/scene/scene';
 import { inDrawingOrder } from '@/core/survey/line-up';
 import { layerSentence, picturePart, sayWhen, whenSentence } from '@/core/sentences/layer';
 import type { Names } from '@/core/sentences/words';
-import { saySize } from '@/core/formats/numbers';
 import { masterOf } from '../drawing/PictureThumb';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit, inLayer } from '../state/edit';
-import { OUTCOME_SHAPES } from '../words';
+import { OUTCOME_SHAPES, sayFile } from '../words';
 import { faultOf, faultsOf, useCauses } from './causes';
 import { PicturesTray } from './PicturesTray';
 import { PictureWell } from './PictureWell';
@@ -74,7 +73,7 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
               layer={layer}
               part={chosen}
               fault={faults.get(chosen)}
-              text={`${saySize({ width: master.widthPx, height: master.heightPx })} px`}
+              text={picture.cuts.length > 1 ? `${picture.cuts.length} cuts` : sayFile(master)}
             />
           ) : (
             KIND_WORDS[layer.kind]

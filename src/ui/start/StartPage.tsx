@@ -61,9 +61,9 @@ function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps) {
               {i > 0 && ' · '}
               <Link href={`${address}/${s.id}`}>{s.name}</Link>
             </span>
-          ))}{' '}
-          <span className="text-nowrap">· changed {card.updatedAt.slice(0, 16).replace('T', ' ')} UTC</span>
+          ))}
         </p>
+        <p className="quiet figures">changed {card.updatedAt.slice(0, 16).replace('T', ' ')} UTC</p>
       </div>
       <div className="project-pictures" aria-hidden="true">
         {card.pictures.map((p) => (
