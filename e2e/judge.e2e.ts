@@ -89,6 +89,16 @@ test('a finding is accepted for a reason, stays visible, and counts no longer', 
   await expect(finding(page, /^◭ Emblem looks off centre/)).toBeVisible({ timeout: 30_000 });
 });
 
+test('a mend that takes other files is judged by what their pixels say', async ({ page }) => {
+  await page.goto(`${SPLASH}?lens=findings`);
+  await finding(page, /Harbour has too few pixels/).click();
+  // The same drawing in more pixels makes nothing harder to make out.
+  const larger = page.getByRole('listitem').filter({ hasText: /^Show “Harbour, large” instead/ });
+  await expect(larger).toContainText(/gone on (\d+) of \1 cases, nothing gets worse/, { timeout: 30_000 });
+  const upright = page.getByRole('listitem').filter({ hasText: /^In portrait take “Harbour, upright cut”/ });
+  await expect(upright).toContainText(/but Wordmark hard to make out on \d+ more/);
+});
+
 test('fits are compared on telling screens, and one is put in use', async ({ page }) => {
   await page.goto(`${SPLASH}?lens=fits`);
   const table = page.getByRole('region', { name: 'Comparison' });

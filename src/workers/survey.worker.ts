@@ -8,7 +8,7 @@ import type { Cut } from '@/core/pictures/picture';
 import { pixelsNeeded } from '@/core/survey/needed';
 import { summarise, type CaseSummary } from '@/core/survey/summary';
 import { loadFonts, type Fonts } from '@/render/fonts';
-import { advising, type Advice, type Asked, type Progress } from '@/core/findings/advise';
+import { advising, filesTried, type Advice, type Asked, type Progress } from '@/core/findings/advise';
 import { because } from '@/core/findings/because';
 import { causesOf, type Cause } from '@/core/findings/causes';
 import { findingsOf, type Finding, type Judged } from '@/core/findings/finding';
@@ -77,7 +77,10 @@ async function inputOf(asked: Documented): Promise<SurveyInput> {
   return { ...asked, fonts: hasText ? (fonts ??= await loadFonts()) : fonts, pixels };
 }
 
-async function askedOf(documents: Documents, sceneId: string): Promise<Asked> {
+/** @param more files whose pixels are needed beside those of the scene, for what it is tried with */
+async function askedOf(documents: Documents, sceneId: string, more: readonly string[] = []): Promise<Asked> {
+  // Whatever is loaded is handed over from then on.
+  await pixelsOf(more);
   const { fonts: known, pixels } = await inputOf(
     surveyInput(documents, documents.scenes[sceneId]!, { fonts: null }),
   );
@@ -188,11 +191,12 @@ const api = {
     layerId: string,
     patches: Patch[],
   ): Promise<(number | null)[]> {
-    const { outside } = await askedOf(documents, sceneId);
+    const tried = patches.map((patch) => applyPatch(documents, patch));
+    const files = tried.flatMap((after) => filesOfScene(after.scenes[sceneId]!, after.project.pictures));
+    const { outside } = await askedOf(documents, sceneId, files);
     const weights = weightsOf(distinct);
-    return patches.map((patch) => {
+    return tried.map((after) => {
       try {
-        const after = applyPatch(documents, patch);
         const input = surveyInput(after, after.scenes[sceneId]!, outside);
         let clear = 0;
         const visit = ({ id, breaches }: CaseResult) => {
@@ -227,7 +231,8 @@ const api = {
     finding: Finding,
     goOn: (progress: Progress) => Promise<boolean>,
   ): Promise<Advice[] | null> {
-    const trying = advising(await askedOf(documents, sceneId), finding);
+    const files = filesTried(documents, sceneId, finding);
+    const trying = advising(await askedOf(documents, sceneId, files), finding);
     for (;;) {
       const { done, value } = trying.next();
       if (done) return value;

@@ -1,4 +1,4 @@
-import type { Documents } from '../scene/documents';
+import { filesOf, type Documents } from '../scene/documents';
 import { applyPatch } from '../scene/patch';
 import { Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
@@ -9,6 +9,7 @@ import { findingsOf, score, type Finding } from './finding';
 import { costsOf } from './costs';
 import type { Mend, Sick } from './mend';
 import { candidates } from './mends/all';
+import { akinTo } from './mends/pictures';
 
 /** A mend that was tried on all cases. */
 export interface Advice extends Mend {
@@ -50,6 +51,13 @@ function tried(asked: Asked, mend: Mend): Finding[] | null {
     // A rule that closes a circle, or a layer that has no shape of its own.
     return null;
   }
+}
+
+/** The files beside those of the scene that mends of a finding are tried with: without their pixels nothing is known of contrast. */
+export function filesTried({ project, scenes }: Documents, sceneId: string, finding: Finding): string[] {
+  const layer = scenes[sceneId]?.layers.find((l) => l.id === finding.layerId);
+  const own = layer?.kind === 'picture' && project.pictures.find((p) => p.id === layer.picture);
+  return own ? filesOf(akinTo(own, project.pictures)) : [];
 }
 
 /** How many of the changes that could mend a finding were tried. */

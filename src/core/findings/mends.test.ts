@@ -1,11 +1,13 @@
-import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
-import { Documents } from '../scene/documents';
+import { demoDocuments } from '../../../demo/documents';
+import { demo, demoCases, demoInput, demoRenditions, madeUpPixels } from '../../../demo/testing';
+import { Documents, filesOfScene } from '../scene/documents';
 import type { AxisRule } from '../placing/rule';
 import { applyPatch } from '../scene/patch';
 import { isPlaced } from '../scene/scene';
 import { survey } from '../survey/survey';
 import { fitOf } from '../scene/when';
-import { findingsOf } from './finding';
+import { filesTried } from './advise';
+import { findingsOf, type Finding } from './finding';
 import type { Sick } from './mend';
 import { candidates } from './mends/all';
 
@@ -117,4 +119,28 @@ it('a picture that is held otherwise in portrait is held anew by each rule', () 
   );
   const left = sick(sceneId, applyPatch(documents, mend!.patch));
   expect(left.filter(({ finding }) => finding.measure === 'keep-lost')).toEqual([]);
+});
+
+it('files that a mend may take are known beforehand, so that their pixels can be', () => {
+  const documents = demoDocuments((id) => demoRenditions(id, (i) => `${id} ${i}`));
+  const of = (layerId: string) =>
+    filesTried(documents, 'winter-splash', { layerId, measure: 'enlargement' } as Finding).toSorted();
+  expect(of('harbour')).toEqual([
+    'harbour-large 0',
+    'harbour-large 1',
+    'harbour-upright 0',
+    'harbour-upright 1',
+  ]);
+  expect(of('wordmark')).toEqual([]);
+  expect(of('bar:status')).toEqual([]);
+  const all = new Set([
+    ...filesOfScene(documents.scenes['winter-splash']!, documents.project.pictures),
+    ...of('harbour'),
+  ]);
+  for (const s of sick('winter-splash', documents).filter(({ layer }) => layer?.id === 'harbour'))
+    for (const { label, patch } of candidates(s)) {
+      const after = applyPatch(documents, patch);
+      for (const hash of filesOfScene(after.scenes['winter-splash']!, after.project.pictures))
+        expect([label, all.has(hash)]).toEqual([label, true]);
+    }
 });

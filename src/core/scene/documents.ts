@@ -42,9 +42,13 @@ export function usersOfPicture(id: string, scenes: Record<string, Scene>): strin
 /** The hashes of all files that a scene may take, in any cut and appearance. */
 export function filesOfScene({ layers }: Scene, pictures: readonly Picture[]): string[] {
   const used = new Set(layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])));
-  const shown = pictures.filter((p) => used.has(p.id));
-  return [...new Set(shown.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash))))];
+  return filesOf(pictures.filter((p) => used.has(p.id)));
 }
+
+/** The hashes of all files of pictures, each once. */
+export const filesOf = (pictures: readonly Picture[]): string[] => [
+  ...new Set(pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash)))),
+];
 
 /** Stages and targets that show a scene which is not there. */
 function launchedScenes({ launches = [] }: Project, scenes: Record<string, Scene>): string[] {

@@ -9,7 +9,7 @@ import { PixelProvider } from '../drawing/CaseCanvas';
 import { createPixelStore, widthOfFile } from '../drawing/pixels';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { useWorkbench } from '../state/context';
-import { useOutside } from '../state/outside';
+import { useOutside, useWanted } from '../state/outside';
 
 /** All cases before and after a mend, before it is taken; those of the finding first, the worst of them at the start. */
 export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice }) {
@@ -17,8 +17,9 @@ export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice 
   const sceneId = useWorkbench((s) => s.sceneId);
   const all = useWorkbench((s) => s.cases);
   const outside = useOutside();
+  const next = useMemo(() => applyPatch(documents, mend.patch), [documents, mend]);
+  useWanted(next.scenes[sceneId], next.project.pictures);
   const { cases, before, after, pixels } = useMemo(() => {
-    const next = applyPatch(documents, mend.patch);
     const by = new Map(finding.on.map((f) => [f.caseId, f.breach.by]));
     const cases = distinctCases(all)
       .map((c) => c.shown)
@@ -26,7 +27,7 @@ export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice 
     const of = (d: typeof documents) => survey(surveyInput(d, d.scenes[sceneId]!, outside), cases);
     const widthOf = (h: string) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h);
     return { cases, before: of(documents), after: of(next), pixels: createPixelStore(widthOf) };
-  }, [documents, sceneId, all, outside, finding, mend]);
+  }, [documents, next, sceneId, all, outside, finding]);
   return (
     <PixelProvider value={pixels}>
       <ul className="before-after mend-preview" aria-label="Before and after" tabIndex={0}>

@@ -15,7 +15,7 @@ import { masterOf } from '../drawing/PictureThumb';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { createPixelStore, widthOfFile } from '../drawing/pixels';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { useOutside } from '../state/outside';
+import { useOutside, useWanted } from '../state/outside';
 import { edit } from '../state/edit';
 import { OUTCOME_SHAPES, sayFile } from '../words';
 import { renditionOf } from './place-picture';
@@ -37,7 +37,6 @@ function replaced(documents: Documents, picture: Picture, kept: KeptFile): void 
   }
 }
 
-/** One case with the old file and with the new one; drawn while it is in view. */
 /** A new file for a picture, looked at before it is taken: every case before and after. */
 export function ReplaceDialog({ picture, file, onClose }: Props) {
   const store = useWorkbenchStore();
@@ -58,15 +57,19 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
     return () => abort.abort();
   }, [projectId, file]);
 
+  const next = useMemo(
+    () => kept && produce(documents, (d) => replaced(d, picture, kept)),
+    [kept, documents, picture],
+  );
+  useWanted(next && scene, next ? next.project.pictures : documents.project.pictures);
   const compared = useMemo(() => {
-    if (!kept) return null;
-    const next = produce(documents, (d) => replaced(d, picture, kept));
+    if (!next) return null;
     const cases = distinctCases(allCases).map((c) => c.shown);
     const before = survey(surveyInput(documents, scene, outside), cases);
     const after = survey(surveyInput(next, scene, outside), cases);
     const pixels = createPixelStore((h) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h));
     return { cases, before, after, pixels };
-  }, [kept, documents, picture, scene, allCases, outside]);
+  }, [next, documents, scene, allCases, outside]);
 
   const take = () => {
     if (kept) edit(store, (d) => replaced(d, picture, kept));

@@ -1,18 +1,24 @@
 'use client';
 import { useMemo } from 'react';
+import type { Picture } from '@/core/pictures/picture';
 import type { Documents } from '@/core/scene/documents';
 import { freeWindow } from '@/core/screens/free';
 import { findCase, type Case } from '@/core/screens/cases';
 import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { useWorkbench } from './context';
-import { useOutside } from './outside';
+import { useOutside, useWanted } from './outside';
 import { windowOf } from './view';
 import { waitsForFonts } from './workbench';
+
+const NONE: readonly Picture[] = [];
 
 /** A case of the open scene, drawn and measured; `null` without a case, and while the scene waits for the fonts. */
 export function useCaseResult(c: Case | null, documents: Documents | null): CaseResult | null {
   const sceneId = useWorkbench((s) => s.sceneId);
   const outside = useOutside();
+  const own = useWorkbench((s) => s.documents);
+  // Of the documents themselves everything that is shown is loaded anyway.
+  useWanted(documents === own ? null : documents?.scenes[sceneId], documents?.project.pictures ?? NONE);
   return useMemo(() => {
     const scene = documents?.scenes[sceneId];
     if (!c || !scene || waitsForFonts(documents, sceneId, outside.fonts)) return null;

@@ -1,10 +1,12 @@
 'use client';
-import { useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { filesOfScene } from '@/core/scene/documents';
+import type { Picture } from '@/core/pictures/picture';
 import type { FilePixels } from '@/core/pixels/file';
+import type { Scene } from '@/core/scene/scene';
 import { loadFonts, type Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
-import { useWorkbench } from './context';
+import { useWorkbench, useWorkbenchStore } from './context';
 import { sceneOf, type WorkbenchStore } from './workbench';
 
 /** Fonts and pixels, as far as the page has loaded them. */
@@ -14,7 +16,18 @@ export function useOutside(): { fonts: Fonts | null; pixels: ReadonlyMap<string,
   return useMemo(() => ({ fonts, pixels }), [fonts, pixels]);
 }
 
-/** Loads the fonts, and the pixels of whatever the open scene shows. @returns a function that ends it */
+/** Asks for the pixels of files that are only shown in something that is tried; `null` asks for none. */
+export function useWanted(scene: Scene | null | undefined, pictures: readonly Picture[]): void {
+  const store = useWorkbenchStore();
+  useEffect(() => {
+    if (!scene) return;
+    const { wanted, pixels } = store.getState();
+    const files = filesOfScene(scene, pictures).filter((hash) => !wanted.has(hash) && !pixels.has(hash));
+    if (files.length > 0) store.setState({ wanted: new Set([...wanted, ...files]) });
+  }, [store, scene, pictures]);
+}
+
+/** Loads the fonts, and the pixels of whatever the open scene shows or something wants beside it. @returns a function that ends it */
 export function watchOutside(store: WorkbenchStore): () => void {
   let ended = false;
   const load = createFilePixels();
@@ -30,17 +43,17 @@ export function watchOutside(store: WorkbenchStore): () => void {
     // A launch goes through several scenes.
     const scenes =
       state.view.lens === 'launch' ? Object.values(state.documents.scenes) : scene ? [scene] : [];
-    const used = new Set(scenes.flatMap((s) => filesOfScene(s, pictures)));
-    const files = [...used].filter((hash) => !asked.has(hash));
+    const used = scenes.flatMap((s) => filesOfScene(s, pictures));
+    const files = [...new Set([...used, ...state.wanted])].filter((hash) => !asked.has(hash));
     if (files.length === 0) return;
     for (const hash of files) asked.add(hash);
     void load(files).then((pixels) => !ended && store.setState({ pixels }));
   };
   loadNew();
   const unsubscribe = store.subscribe((state, before) => {
-    const { documents, sceneId, view } = state;
-    if (documents !== before.documents || sceneId !== before.sceneId || view.lens !== before.view.lens)
-      loadNew();
+    const { documents, sceneId, view, wanted } = state;
+    const isOther = documents !== before.documents || sceneId !== before.sceneId;
+    if (isOther || view.lens !== before.view.lens || wanted !== before.wanted) loadNew();
   });
   return () => {
     ended = true;

@@ -54,8 +54,10 @@ export interface WorkbenchState {
   needed: ReadonlyMap<string, readonly Needed[]> | null;
   /** `null` until they are loaded; a scene with text is not drawn before */
   fonts: Fonts | null;
-  /** of the files of the open scene, as far as they are loaded; by hash */
+  /** of the files of the open scene, and of those that are wanted beside them, as far as they are loaded; by hash */
   pixels: ReadonlyMap<string, FilePixels>;
+  /** files that the open scene does not show, but something that is tried with it */
+  wanted: ReadonlySet<string>;
   /** where everything is asked that takes all cases; `null` until the page is up */
   worker: Remote<SurveyWorker> | null;
 }
@@ -94,6 +96,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     found: null,
     fonts: null,
     pixels: new Map(),
+    wanted: new Set(),
     worker: null,
     needed: null,
   }));

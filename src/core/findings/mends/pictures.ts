@@ -15,6 +15,10 @@ const stem = ({ name }: Picture) =>
 /** Pictures that are called alike are of the same thing: “Harbour, large”, “Harbour, upright cut”. */
 const areAkin = (a: Picture, b: Picture) => stem(a) === stem(b);
 
+/** The other pictures that may be taken for one: those that are called alike. */
+export const akinTo = (own: Picture, pictures: readonly Picture[]): Picture[] =>
+  pictures.filter((p) => p !== own && areAkin(own, p));
+
 /** Shapes this close are the same drawing, as far as a shape can say. */
 const SAME_SHAPE = 0.02;
 
@@ -24,9 +28,9 @@ export const otherCut: Mender = (sick) => {
   const { project } = sick.documents;
   const own = layer && pictureOf(sick, layer);
   if (!own) return [];
-  return project.pictures.flatMap((other) => {
+  return akinTo(own, project.pictures).flatMap((other) => {
     const [cut] = other.cuts;
-    if (other === own || !cut || other.cuts.length > 1 || !areAkin(own, other)) return [];
+    if (!cut || other.cuts.length > 1) return [];
     const shape = ratioOf(cut) < 1 ? 'portrait' : 'landscape';
     const isShapedAlike = own.cuts.some((c) => Math.abs(ratioOf(c) / ratioOf(cut) - 1) < SAME_SHAPE);
     // Of nearly square files neither orientation is theirs.
@@ -62,11 +66,9 @@ export const largerPicture: Mender = (sick) => {
         s.files.some((f) => f.vector) ? Infinity : (masterOfSet(s.files)?.widthPx ?? 0),
       ),
     );
-  return pictures
+  return akinTo(own, pictures)
     .filter(
       (p) =>
-        p !== own &&
-        areAkin(p, own) &&
         largest(p) > largest(own) &&
         own.cuts.every((c) =>
           p.cuts.some((o) => o.cut === c.cut && Math.abs(ratioOf(o) / ratioOf(c) - 1) < SAME_SHAPE),
@@ -85,8 +87,7 @@ export const largerFiles: Mender = (sick) => {
   const { project } = sick.documents;
   const own = layer && pictureOf(sick, layer);
   if (!own || usersOfPicture(own.id, sick.documents.scenes).length === 0) return [];
-  return project.pictures.flatMap((other) => {
-    if (other === own || !areAkin(own, other)) return [];
+  return akinTo(own, project.pictures).flatMap((other) => {
     const cuts = own.cuts.map((cut) => {
       const same = other.cuts.find((c) => Math.abs(ratioOf(c) / ratioOf(cut) - 1) < SAME_SHAPE);
       const isLarger = same && (fileOf(same).vector || fileOf(same).widthPx > fileOf(cut).widthPx);
