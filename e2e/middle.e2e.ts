@@ -110,6 +110,15 @@ test('two cases, two fits or two revisions of a case are compared, beside or ove
   await pair.getByRole('combobox', { name: 'Rules on the right' }).selectOption(was);
   await expect(wrong('right')).toContainText('crop 66.3 %');
   await expect(wrong('right')).not.toContainText('only here');
+  // Another scene: what layers of the same name have in common is not said to be only here.
+  await pair.getByRole('combobox', { name: 'Rules on the right' }).selectOption({ label: 'Mended splash' });
+  await expect(wrong('right')).toHaveText(/nothing/);
+  await expect(wrong('left')).toContainText(/Emblem hard to make out, contrast [\d.]+ : 1 only here/);
+  await pair
+    .getByRole('combobox', { name: 'Rules on the right' })
+    .selectOption({ label: 'Notice, first draft' });
+  await expect(wrong('right')).toContainText(/Wordmark distorted, distorted [\d.]+ % only here/);
+  await pair.getByRole('combobox', { name: 'Rules on the right' }).selectOption(was);
   await pair
     .getByRole('combobox', { name: 'Screen on the right' })
     .selectOption({ label: 'Phone 320 × 568, portrait' });

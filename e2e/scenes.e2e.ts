@@ -63,7 +63,7 @@ test('a scene that a launch shows is not deleted, and it is said why', async ({ 
   await tabTo(page, menu(page));
   await take(page, 'delete');
   const message = page.getByRole('status', { name: 'Message' });
-  await expect(message).toContainText('Winter splash was not deleted: Launch shows it.');
+  await expect(message).toContainText('Winter splash was not deleted: it is shown by the launch “Launch”.');
   await expect(menu(page)).toHaveText('Winter splash');
 });
 

@@ -3,19 +3,20 @@ import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Variant } from '@/core/findings/variants';
 import { ruleOf } from '@/core/findings/rule';
-import { breachId, gravestOfEach } from '@/core/measure/judge';
+import { breachId, gravestOfEach, type Breach } from '@/core/measure/judge';
 import { ownerName, sayFigure } from '@/core/measure/words';
+import type { Layer } from '@/core/scene/scene';
 import { findCase, type Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
 import type { CaseResult } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useCaseResult } from '../state/case-result';
-import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { BackToField } from '../workbench/BackToField';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../workbench/Choices';
-import { NOW, useRules, useRulesOptions, type RulesId } from './rules';
+import { NOW, useRules, useRulesOptions, type RulesId, type RulesOption, type RulesOptions } from './rules';
 
 const LAYOUTS = [
   { value: 'beside', label: 'side by side' },
@@ -29,8 +30,21 @@ interface SideProps {
   onCase: (id: string) => void;
   rules: RulesId;
   onRules: (id: RulesId) => void;
-  options: ReturnType<typeof useRulesOptions>;
+  options: RulesOptions;
   problem: string | null;
+}
+
+function Options({ label, options }: { label: string; options: readonly RulesOption[] }) {
+  if (options.length === 0) return null;
+  return (
+    <optgroup label={label}>
+      {options.map((o) => (
+        <option key={o.id} value={o.id}>
+          {o.label}
+        </option>
+      ))}
+    </optgroup>
+  );
 }
 
 /** Which case, and by which rules, one side shows. */
@@ -63,24 +77,9 @@ function SideChoice({ label, caseId, onCase, rules, onRules, options, problem }:
         onChange={(e) => onRules(e.target.value)}
       >
         <option value={NOW}>as it is now</option>
-        {options.fits.length > 0 && (
-          <optgroup label="With another fit">
-            {options.fits.map((o) => (
-              <option key={o.id} value={o.id}>
-                {o.label}
-              </option>
-            ))}
-          </optgroup>
-        )}
-        {options.revisions.length > 0 && (
-          <optgroup label="As it was">
-            {options.revisions.map((o) => (
-              <option key={o.id} value={o.id}>
-                {o.label}
-              </option>
-            ))}
-          </optgroup>
-        )}
+        <Options label="With another fit" options={options.fits} />
+        <Options label="Another scene" options={options.scenes} />
+        <Options label="As it was" options={options.revisions} />
       </Form.Select>
       {problem && (
         <p className="problem" role="alert">
@@ -91,21 +90,25 @@ function SideChoice({ label, caseId, onCase, rules, onRules, options, problem }:
   );
 }
 
+/** A breach in words that are the same for layers of two scenes that are called alike. */
+const saidOf = (b: Breach, { layers }: Side) =>
+  [ownerName(b.layerId, layers), b.limit.measure, b.limit.side].filter(Boolean).join(' ');
+
 /** What is wrong on one side; what is not so on the other one stands out. */
-function Breaches({ label, result, other }: { label: string; result: CaseResult; other: CaseResult | null }) {
-  const { layers } = useScene();
-  const there = new Map(gravestOfEach(other?.breaches ?? []).map((b) => [breachId(b), b]));
-  const own = gravestOfEach(result.breaches);
+function Breaches({ label, side, other }: { label: string; side: Side; other: Side }) {
+  const keyOf = (b: Breach, of: Side) => (side.sceneId === other.sceneId ? breachId(b) : saidOf(b, of));
+  const there = new Map(gravestOfEach(other.result?.breaches ?? []).map((b) => [keyOf(b, other), b]));
+  const own = gravestOfEach(side.result?.breaches ?? []);
   return (
     <ul className="pair-breaches" aria-label={`What is wrong ${label}`}>
       {own.map((b) => {
-        const same = there.get(breachId(b));
+        const same = there.get(keyOf(b, side));
         const figure = sayFigure(b.limit.measure, b.value);
         const isSame = same !== undefined && figure === sayFigure(b.limit.measure, same.value);
         return (
           <li key={breachId(b)} className={isSame ? 'quiet' : undefined}>
             <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
-            {ownerName(b.layerId, layers)} {ruleOf([b]).word}, <span className="figures">{figure}</span>
+            {ownerName(b.layerId, side.layers)} {ruleOf([b]).word}, <span className="figures">{figure}</span>
             {!same && <b> only here</b>}
           </li>
         );
@@ -181,13 +184,24 @@ function Stage({ left, right, layout }: StageProps) {
 }
 
 /** A case by a set of rules, surveyed. */
-function useSide(caseId: string, variants: readonly Variant[]) {
+interface Side {
+  rules: RulesId;
+  setRules: (id: RulesId) => void;
+  problem: string | null;
+  sceneId: string;
+  layers: readonly Layer[];
+  result: CaseResult | null;
+}
+
+function useSide(caseId: string, variants: readonly Variant[]): Side {
   const screens = useWorkbench((s) => s.screens);
   const [rules, setRules] = useState<RulesId>(NOW);
   const c = useMemo<Case | null>(() => findCase(caseId, screens), [caseId, screens]);
-  const { documents, problem } = useRules(rules, variants);
-  return { c, rules, setRules, problem, result: useCaseResult(c, documents) };
+  const { documents, sceneId, problem } = useRules(rules, variants);
+  const layers = documents?.scenes[sceneId]?.layers ?? NONE;
+  return { rules, setRules, problem, sceneId, layers, result: useCaseResult(c, documents, sceneId) };
 }
+const NONE: readonly Layer[] = [];
 
 /** Two cases, or one case by two sets of rules, side by side or one over the other. */
 export function PairView() {
@@ -233,8 +247,8 @@ export function PairView() {
         <>
           <Stage left={left.result} right={right.result} layout={layout} />
           <div className="pair-sides">
-            <Breaches label="on the left" result={left.result} other={right.result} />
-            <Breaches label="on the right" result={right.result} other={left.result} />
+            <Breaches label="on the left" side={left} other={right} />
+            <Breaches label="on the right" side={right} other={left} />
           </div>
         </>
       )}

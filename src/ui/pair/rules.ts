@@ -8,7 +8,10 @@ import { request } from '../api';
 import { backgroundOf } from '../state/edit';
 import { useScene, useWorkbench } from '../state/context';
 
-/** Which rules one side is drawn with: as they are now, `fit:…` of the background, or `revision:…` of the project. */
+/**
+ * Which rules one side is drawn with: as they are now, `fit:…` of the background, `scene:…` of another scene, or
+ * `revision:…` of the project.
+ */
 export type RulesId = string;
 export const NOW: RulesId = 'now';
 
@@ -24,8 +27,16 @@ interface Revision {
 
 const time = new Intl.DateTimeFormat('en', { dateStyle: 'medium', timeStyle: 'short' });
 
-/** The other fits of the background, and the revisions of the project, newest first. */
-export function useRulesOptions(): { fits: RulesOption[]; revisions: RulesOption[]; variants: Variant[] } {
+/** What there is to choose from; `variants` are what the other fits change. */
+export interface RulesOptions {
+  fits: RulesOption[];
+  scenes: RulesOption[];
+  revisions: RulesOption[];
+  variants: Variant[];
+}
+
+/** The other fits of the background, the other scenes, and the revisions of the project, newest first. */
+export function useRulesOptions(): RulesOptions {
   const scene = useScene();
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
@@ -52,15 +63,23 @@ export function useRulesOptions(): { fits: RulesOption[]; revisions: RulesOption
       id: `revision:${r.revision - 1}`,
       label: `before ${time.format(new Date(r.at))} (revision ${r.revision - 1})`,
     }));
-    return { fits, revisions, variants };
+    const { project, scenes: all } = documents;
+    const others = project.scenes.filter((id) => id !== sceneId);
+    const scenes = others.map((id) => ({ id: `scene:${id}`, label: all[id]!.name }));
+    return { fits, scenes, revisions, variants };
   }, [documents, sceneId, background, list]);
 }
 
-/** The documents that one side is drawn with; `null` while they are loaded, or where they cannot be. */
-export function useRules(
-  id: RulesId,
-  variants: readonly Variant[],
-): { documents: Documents | null; problem: string | null } {
+/** What one side is drawn with. */
+export interface Rules {
+  /** `null` while they are loaded, or where they cannot be */
+  documents: Documents | null;
+  sceneId: string;
+  problem: string | null;
+}
+
+export function useRules(id: RulesId, variants: readonly Variant[]): Rules {
+  const open = useWorkbench((s) => s.sceneId);
   const now = useWorkbench((s) => s.documents);
   const [loaded, setLoaded] = useState<{
     id: RulesId;
@@ -82,9 +101,11 @@ export function useRules(
   return useMemo(() => {
     if (revision !== null) {
       const own = loaded?.id === id ? loaded : null;
-      return { documents: own?.documents ?? null, problem: own?.problem ?? null };
+      return { documents: own?.documents ?? null, sceneId: open, problem: own?.problem ?? null };
     }
+    const other = id.startsWith('scene:') ? id.slice('scene:'.length) : null;
+    if (other !== null && now.scenes[other]) return { documents: now, sceneId: other, problem: null };
     const variant = variants.find((v) => `fit:${v.label}` === id);
-    return { documents: variant ? applyPatch(now, variant.patch) : now, problem: null };
-  }, [id, revision, loaded, variants, now]);
+    return { documents: variant ? applyPatch(now, variant.patch) : now, sceneId: open, problem: null };
+  }, [id, revision, loaded, variants, now, open]);
 }

@@ -12,13 +12,21 @@ import { waitsForFonts } from './workbench';
 
 const NONE: readonly Picture[] = [];
 
-/** A case of the open scene, drawn and measured; `null` without a case, and while the scene waits for the fonts. */
-export function useCaseResult(c: Case | null, documents: Documents | null): CaseResult | null {
-  const sceneId = useWorkbench((s) => s.sceneId);
+/** A case of a scene, the open one unless another is named, drawn and measured; `null` without a case, and while the scene waits for the fonts. */
+export function useCaseResult(
+  c: Case | null,
+  documents: Documents | null,
+  other?: string,
+): CaseResult | null {
+  const open = useWorkbench((s) => s.sceneId);
+  const sceneId = other ?? open;
   const outside = useOutside();
   const own = useWorkbench((s) => s.documents);
-  // Of the documents themselves everything that is shown is loaded anyway.
-  useWanted(documents === own ? null : documents?.scenes[sceneId], documents?.project.pictures ?? NONE);
+  // What the open scene shows is loaded anyway.
+  useWanted(
+    documents === own && sceneId === open ? null : documents?.scenes[sceneId],
+    documents?.project.pictures ?? NONE,
+  );
   return useMemo(() => {
     const scene = documents?.scenes[sceneId];
     if (!c || !scene || waitsForFonts(documents, sceneId, outside.fonts)) return null;

@@ -33,8 +33,9 @@ function remove(store: WorkbenchStore, { id, name }: Scene): void {
   const { project } = store.getState().documents;
   const launches = launchesOf(id, project);
   if (launches.length > 0) {
-    const shown = `${launches.join(', ')} ${launches.length > 1 ? 'show' : 'shows'} it`;
-    store.setState({ message: `${name} was not deleted: ${shown}. Take it out under “launch” first.` });
+    const shown = `${launches.length > 1 ? 'the launches' : 'the launch'} ${launches.map((l) => `“${l}”`).join(', ')}`;
+    const message = `${name} was not deleted: it is shown by ${shown}. Take it out there first, under “launch”.`;
+    store.setState({ message });
     return;
   }
   const at = project.scenes.indexOf(id);
