@@ -4,8 +4,19 @@ import { fillScreen } from '../src/core/placing/presets';
 import type { Cut, Picture, Rendition } from '../src/core/pictures/picture';
 import { SCHEMA_VERSION } from '../src/core/scene/project';
 import type { Scene } from '../src/core/scene/scene';
-import { lu, percent, type Appearance } from '../src/core/scene/values';
-import { bars, emblem, fit, ground, held, inTheMiddle, margin, ownShape, shareOfWidth } from './rules';
+import { percent, type Appearance } from '../src/core/scene/values';
+import {
+  bars,
+  emblem,
+  fit,
+  ground,
+  held,
+  inTheMiddle,
+  margin,
+  ownShape,
+  shareOfWidth,
+  wordmark,
+} from './rules';
 import { launch } from './launch';
 import { accepted, mendedSplash } from './mended';
 import { notice } from './notice';
@@ -168,24 +179,7 @@ const winterSplash: Scene = {
       y: { kind: 'middle', region: 'safe', shift: percent(-6), extent: { kind: 'from-ratio' } },
       ratio: ownShape,
     }),
-    {
-      kind: 'picture',
-      id: 'wordmark',
-      name: 'Wordmark',
-      role: 'logo',
-      visible: true,
-      picture: 'wordmark',
-      placing: {
-        x: shareOfWidth(52, 280),
-        y: {
-          kind: 'start',
-          edge: { region: 'layer:emblem', side: 'end', offset: lu(12) },
-          extent: { kind: 'from-ratio' },
-        },
-        ratio: ownShape,
-      },
-      fit: fit('contain'),
-    },
+    wordmark(shareOfWidth(52, 280)),
   ],
 };
 

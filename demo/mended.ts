@@ -3,7 +3,7 @@ import type { Bars, Scene } from '../src/core/scene/scene';
 import type { Acceptance } from '../src/core/measure/accept';
 import { fillScreen } from '../src/core/placing/presets';
 import { lu, percent } from '../src/core/scene/values';
-import { bars, emblem, fit, ground, held, margin, ownShape } from './rules';
+import { bars, emblem, fit, ground, held, margin, ownShape, wordmark } from './rules';
 
 /** The splash once everything that was wrong with it is mended: clear on every screen. */
 
@@ -72,24 +72,7 @@ export const mendedSplash: Scene = {
       },
       'emblem-trimmed',
     ),
-    {
-      kind: 'picture',
-      id: 'wordmark',
-      name: 'Wordmark',
-      role: 'logo',
-      visible: true,
-      picture: 'wordmark',
-      placing: {
-        x: shareOfShort(36, 16),
-        y: {
-          kind: 'start',
-          edge: { region: 'layer:emblem', side: 'end', offset: lu(12) },
-          extent: { kind: 'from-ratio' },
-        },
-        ratio: ownShape,
-      },
-      fit: fit('contain'),
-    },
+    wordmark(shareOfShort(36, 16)),
   ],
 };
 

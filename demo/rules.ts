@@ -35,6 +35,8 @@ export const ground = (colour: Colour): Layer => ({
   colour,
 });
 
+export const ownShape = { value: 'own', strict: true } as const;
+
 export const emblem = (placing: Placing, picture = 'emblem'): Layer => ({
   kind: 'picture',
   id: 'emblem',
@@ -46,7 +48,25 @@ export const emblem = (placing: Placing, picture = 'emblem'): Layer => ({
   fit: fit('contain'),
 });
 
-export const ownShape = { value: 'own', strict: true } as const;
+/** The name under the emblem, in its own shape. */
+export const wordmark = (x: AxisRule): Layer => ({
+  kind: 'picture',
+  id: 'wordmark',
+  name: 'Wordmark',
+  role: 'logo',
+  visible: true,
+  picture: 'wordmark',
+  placing: {
+    x,
+    y: {
+      kind: 'start',
+      edge: { region: 'layer:emblem', side: 'end', offset: lu(12) },
+      extent: { kind: 'from-ratio' },
+    },
+    ratio: ownShape,
+  },
+  fit: fit('contain'),
+});
 
 /** A share of the safe area's width, held to a largest width, in the middle across. */
 export const shareOfWidth = (share: number, most: number): AxisRule => ({

@@ -2,7 +2,6 @@ import { scenesShown } from '../launch/launch';
 import type { Documents } from './documents';
 import { copiesOf } from './layers';
 import type { Project } from './project';
-import type { Scene } from './scene';
 import { nameOfCopy } from './values';
 
 /** Names of the launches that show a scene, so that it cannot simply go. */
@@ -10,7 +9,7 @@ export const launchesOf = (sceneId: string, { launches = [] }: Project): string[
   launches.filter((l) => scenesShown(l).includes(sceneId)).map((l) => l.name);
 
 /** Also of a draft that is being changed, which cannot be cloned. */
-const plainCopy = (scene: Scene) => JSON.parse(JSON.stringify(scene)) as Scene;
+const plainCopy = <T>(of: T): T => JSON.parse(JSON.stringify(of)) as T;
 
 /** Puts something right behind something else in a list; at its end where that is not there. */
 function insertAfter<T>(list: T[], before: T, added: T): void {
@@ -38,7 +37,8 @@ export function duplicateScene(
   insertAfter(project.scenes, id, copy);
   const ids = new Map(original.layers.map((l, i) => [l.id, layers[i]!.id]));
   const accepted = (project.accepted ?? []).filter((a) => a.scene === id);
-  for (const a of accepted) project.accepted!.push({ ...a, scene: copy, layer: ids.get(a.layer) ?? a.layer });
+  for (const a of accepted)
+    project.accepted!.push({ ...plainCopy(a), scene: copy, layer: ids.get(a.layer) ?? a.layer });
   return copy;
 }
 

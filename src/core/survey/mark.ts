@@ -76,6 +76,10 @@ export interface CutValley extends Valley, Pick<Mark, 'cut' | 'rule'> {
   high: number;
 }
 
+/** The same for all marks that lie on one curve. */
+export const curveKey = ({ cut, own, rule }: Pick<CutValley, 'cut' | 'own' | 'rule'>) =>
+  `${cut} ${own} ${rule}`;
+
 /** The curves that solid marks lie on: one for each shape of file that some case takes, by each rule that holds it. */
 export function valleysOf(marks: readonly Mark[], scene: Scene, pictures: readonly Picture[]): CutValley[] {
   const layer = backgroundOf(scene);
@@ -83,8 +87,9 @@ export function valleysOf(marks: readonly Mark[], scene: Scene, pictures: readon
   if (!layer || !picture) return [];
   const groups = new Map<string, Mark[]>();
   for (const m of marks.filter((one) => one.solid)) {
-    const key = `${m.cut} ${m.own} ${m.rule}`;
-    groups.set(key, [...(groups.get(key) ?? []), m]);
+    const group = groups.get(curveKey(m));
+    if (group) group.push(m);
+    else groups.set(curveKey(m), [m]);
   }
   const curves = [...groups.values()].flatMap((group): CutValley[] => {
     const { cut, own, rule } = group[0]!;

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { leadsBack, type Change } from '@/core/scene/change';
-import { Documents } from '@/core/scene/documents';
+import { filesOf, type Documents } from '@/core/scene/documents';
 import { NewerSchema, readDocuments } from '@/core/scene/migrate';
 import { applyPatch, PatchError, sameJson } from '@/core/scene/patch';
 import { casesOf } from '@/core/screens/cases';
@@ -47,8 +47,7 @@ function keepShared(before: Documents, after: Documents): Documents {
   return { project: sameJson(before.project, after.project) ? before.project : after.project, scenes };
 }
 
-const hashesOf = ({ project }: Documents) =>
-  new Set(project.pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash))));
+const hashesOf = ({ project }: Documents) => new Set(filesOf(project.pictures));
 
 /** A scene that could not be drawn on some screen would be lost to its makers: the page could not show it. */
 function checkDrawable(before: Documents, after: Documents): void {

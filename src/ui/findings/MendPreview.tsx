@@ -18,7 +18,7 @@ export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice 
   const all = useWorkbench((s) => s.cases);
   const outside = useOutside();
   const next = useMemo(() => applyPatch(documents, mend.patch), [documents, mend]);
-  useWanted(next.scenes[sceneId], next.project.pictures);
+  useWanted(next, sceneId);
   const { cases, before, after, pixels } = useMemo(() => {
     const by = new Map(finding.on.map((f) => [f.caseId, f.breach.by]));
     const cases = distinctCases(all)

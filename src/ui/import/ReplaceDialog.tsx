@@ -61,7 +61,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
     () => kept && produce(documents, (d) => replaced(d, picture, kept)),
     [kept, documents, picture],
   );
-  useWanted(next && scene, next ? next.project.pictures : documents.project.pictures);
+  useWanted(next, scene.id);
   const compared = useMemo(() => {
     if (!next) return null;
     const cases = distinctCases(allCases).map((c) => c.shown);

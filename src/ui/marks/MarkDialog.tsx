@@ -9,7 +9,7 @@ import { masterOfCut } from '../drawing/PictureThumb';
 import { previewAddress } from '../drawing/pixels';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { commit, cutIn, editLive } from '../state/edit';
+import { commit, editLive, inCut } from '../state/edit';
 import { CUT_WORDS } from '../words';
 import { AreaBox, laidOver } from './AreaBox';
 import { Suggested } from './Suggested';
@@ -143,11 +143,7 @@ export function MarkDialog({ pictureId, first, onClose }: MarkProps) {
   const [which, setWhich] = useState(first);
   if (!picture) return null;
   const cut = picture.cuts.find((c) => c.cut === which) ?? picture.cuts[0]!;
-  const change = (recipe: (cut: Cut) => void) =>
-    void editLive(store, (documents) => {
-      const target = cutIn(documents, pictureId, cut.cut);
-      if (target) recipe(target);
-    });
+  const change = (recipe: (cut: Cut) => void) => void editLive(store, inCut(pictureId, cut.cut, recipe));
   const shared = { picture, cut, change, onCommit: () => commit(store) };
   return (
     <Modal show onHide={onClose} size="xl" scrollable animation={false} aria-labelledby="mark-title">

@@ -4,7 +4,7 @@ import { Button } from 'react-bootstrap';
 import type { Cut, KeepArea } from '@/core/pictures/picture';
 import { MarkDialog } from '../marks/MarkDialog';
 import { useWorkbenchStore } from '../state/context';
-import { commit, cutIn, editLive } from '../state/edit';
+import { commit, editLive, inCut } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from './EditorPopover';
 import { NameField } from './editors/NameField';
@@ -25,10 +25,10 @@ interface OfCut {
 
 /** The keep areas of a cut within the documents. */
 const areasIn = (store: WorkbenchStore, { pictureId, cut }: OfCut, recipe: (areas: KeepArea[]) => void) =>
-  editLive(store, (documents) => {
-    const target = cutIn(documents, pictureId, cut.cut);
-    if (target) recipe(target.keepAreas);
-  });
+  editLive(
+    store,
+    inCut(pictureId, cut.cut, (c) => recipe(c.keepAreas)),
+  );
 
 function AreaEditor({ of, index, onDone }: { of: OfCut; index: number; onDone: () => void }) {
   const store = useWorkbenchStore();

@@ -11,7 +11,7 @@ import { Choices } from '../workbench/Choices';
 import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
 import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';
-import { sayCut, useShown, type Shown } from './useShown';
+import { heldPoint, sayCut, useShown, type Shown } from './useShown';
 
 const STEPS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -28,10 +28,7 @@ const MOST_HIGH = 300;
 function usePoint(layer: PictureLayer, { cut, rule }: Shown) {
   const store = useWorkbenchStore();
   const { align } = fitOf(layer, rule);
-  const point =
-    align.kind === 'position'
-      ? { x: align.x.percent, y: align.y.percent }
-      : { x: cut.focalPoint.x * 100, y: cut.focalPoint.y * 100 };
+  const point = heldPoint(align, cut);
   const set = (x: number, y: number) =>
     editLive(store, (documents) => {
       const [px, py] = [clampPercent(x), clampPercent(y)];
@@ -43,7 +40,7 @@ function usePoint(layer: PictureLayer, { cut, rule }: Shown) {
         held.y.percent = py;
         return;
       }
-      setFocalPoint(documents, layer.picture, cut.cut, { x: px / 100, y: py / 100 });
+      setFocalPoint(layer.picture, cut.cut, { x: px / 100, y: py / 100 })(documents);
     });
   return { what: align.kind === 'focal' ? 'Focal point' : 'Position', point, set };
 }

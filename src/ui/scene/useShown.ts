@@ -1,10 +1,12 @@
 'use client';
 import { useMemo, type CSSProperties } from 'react';
+import type { Align } from '@/core/fit/rule';
 import type { Cut } from '@/core/pictures/picture';
 import type { PictureLayer } from '@/core/scene/scene';
 import { fitRuleOn } from '@/core/scene/when';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useWorkbench } from '../state/context';
+import { CUT_WORDS } from '../words';
 
 /** How the case in the close-up shows the picture of a layer; without a case, its first cut by the usual rule. */
 export interface Shown {
@@ -20,8 +22,14 @@ export interface Shown {
 const share = (part: number, whole: number) => `${(part / whole) * 100}%`;
 
 /** “the cut for portrait”, where a picture has several */
-export const sayCut = ({ cut }: Cut) =>
-  cut === 'any' ? 'the cut for any orientation' : `the cut for ${cut}`;
+export const sayCut = ({ cut }: Cut) => `the cut for ${CUT_WORDS[cut]}`;
+
+/** What holds a picture, %: a position, or the focal point of a cut, the middle without one. */
+export function heldPoint(align: Align, cut: Cut | undefined): { x: number; y: number } {
+  if (align.kind === 'position') return { x: align.x.percent, y: align.y.percent };
+  const { x, y } = cut?.focalPoint ?? { x: 0.5, y: 0.5 };
+  return { x: x * 100, y: y * 100 };
+}
 
 /** @returns `null` where the picture is not there */
 export function useShown(layer: PictureLayer): Shown | null {

@@ -1,6 +1,5 @@
 'use client';
 import { useMemo } from 'react';
-import type { Picture } from '@/core/pictures/picture';
 import type { Documents } from '@/core/scene/documents';
 import { freeWindow } from '@/core/screens/free';
 import { findCase, type Case } from '@/core/screens/cases';
@@ -9,8 +8,6 @@ import { useWorkbench } from './context';
 import { useOutside, useWanted } from './outside';
 import { windowOf } from './view';
 import { waitsForFonts } from './workbench';
-
-const NONE: readonly Picture[] = [];
 
 /** A case of a scene, the open one unless another is named, drawn and measured; `null` without a case, and while the scene waits for the fonts. */
 export function useCaseResult(
@@ -21,12 +18,7 @@ export function useCaseResult(
   const open = useWorkbench((s) => s.sceneId);
   const sceneId = other ?? open;
   const outside = useOutside();
-  const own = useWorkbench((s) => s.documents);
-  // What the open scene shows is loaded anyway.
-  useWanted(
-    documents === own && sceneId === open ? null : documents?.scenes[sceneId],
-    documents?.project.pictures ?? NONE,
-  );
+  useWanted(documents, sceneId);
   return useMemo(() => {
     const scene = documents?.scenes[sceneId];
     if (!c || !scene || waitsForFonts(documents, sceneId, outside.fonts)) return null;

@@ -85,17 +85,16 @@ export const inLayer =
     if (layer) recipe(layer);
   };
 
-/** A cut of a picture within the documents. */
-export const cutIn = ({ project }: Documents, pictureId: string, cut: Cut['cut']): Cut | undefined =>
-  project.pictures.find((p) => p.id === pictureId)?.cuts.find((c) => c.cut === cut);
+/** A recipe for one cut of a picture, as a recipe for all documents. */
+export const inCut =
+  (pictureId: string, cut: Cut['cut'], recipe: (cut: Cut) => void) =>
+  ({ project }: Documents): void => {
+    const target = project.pictures.find((p) => p.id === pictureId)?.cuts.find((c) => c.cut === cut);
+    if (target) recipe(target);
+  };
 
 /** Moves the point that a cut keeps in the middle, 0..1. */
-export function setFocalPoint(
-  documents: Documents,
-  pictureId: string,
-  cut: Cut['cut'],
-  point: Cut['focalPoint'],
-): void {
-  const target = cutIn(documents, pictureId, cut);
-  if (target) target.focalPoint = point;
-}
+export const setFocalPoint = (pictureId: string, cut: Cut['cut'], point: Cut['focalPoint']) =>
+  inCut(pictureId, cut, (c) => {
+    c.focalPoint = point;
+  });

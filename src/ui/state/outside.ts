@@ -1,9 +1,7 @@
 'use client';
 import { useEffect, useMemo } from 'react';
-import { filesOfScene } from '@/core/scene/documents';
-import type { Picture } from '@/core/pictures/picture';
+import { filesOfScene, type Documents } from '@/core/scene/documents';
 import type { FilePixels } from '@/core/pixels/file';
-import type { Scene } from '@/core/scene/scene';
 import { loadFonts, type Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
 import { useWorkbench, useWorkbenchStore } from './context';
@@ -16,15 +14,20 @@ export function useOutside(): { fonts: Fonts | null; pixels: ReadonlyMap<string,
   return useMemo(() => ({ fonts, pixels }), [fonts, pixels]);
 }
 
-/** Asks for the pixels of files that are only shown in something that is tried; `null` asks for none. */
-export function useWanted(scene: Scene | null | undefined, pictures: readonly Picture[]): void {
+/**
+ * Asks for the pixels of files that are only shown in something that is tried. It does not listen to the documents, which
+ * cells out of view must not; what the open scene shows is loaded anyway.
+ */
+export function useWanted(documents: Documents | null, sceneId: string): void {
   const store = useWorkbenchStore();
   useEffect(() => {
-    if (!scene) return;
-    const { wanted, pixels } = store.getState();
-    const files = filesOfScene(scene, pictures).filter((hash) => !wanted.has(hash) && !pixels.has(hash));
+    const { wanted, pixels, documents: own, sceneId: open } = store.getState();
+    const scene = documents?.scenes[sceneId];
+    if (!scene || (documents === own && sceneId === open)) return;
+    const used = filesOfScene(scene, documents.project.pictures);
+    const files = used.filter((hash) => !wanted.has(hash) && !pixels.has(hash));
     if (files.length > 0) store.setState({ wanted: new Set([...wanted, ...files]) });
-  }, [store, scene, pictures]);
+  }, [store, documents, sceneId]);
 }
 
 /** Loads the fonts, and the pixels of whatever the open scene shows or something wants beside it. @returns a function that ends it */

@@ -47,12 +47,14 @@ const pathOf = (v: NamedValley, measure: ValleyMeasure, range: Range, scale: Val
 function Curve({ v, measure, scale }: Pick<ValleyProps, 'measure'> & { v: NamedValley; scale: ValleyScale }) {
   const own = xOf(scale, v.own);
   const className = `valley-curve measure-${measure}`;
+  const reach = reachOf(v, scale);
+  const isPart = reach.low > scale.low || reach.high < scale.high;
   return (
     <g>
       {v.label && <title>{capitalised(v.label)}</title>}
       <line className="valley-own" x1={own} x2={own} y1={0} y2={scale.height - 14} />
-      <path className={`${className} valley-curve-faint`} d={pathOf(v, measure, scale, scale)} />
-      <path className={className} d={pathOf(v, measure, reachOf(v, scale), scale)} />
+      {isPart && <path className={`${className} valley-curve-faint`} d={pathOf(v, measure, scale, scale)} />}
+      <path className={className} d={pathOf(v, measure, reach, scale)} />
     </g>
   );
 }

@@ -1,7 +1,7 @@
 import { sayRatio } from '@/core/formats/numbers';
 import type { PictureLayer } from '@/core/scene/scene';
 import { sayWhen } from '@/core/sentences/layer';
-import type { CutValley } from '@/core/survey/mark';
+import { curveKey, type CutValley } from '@/core/survey/mark';
 
 /** A curve, and what tells it from the others; nothing of the only one. */
 export interface NamedValley extends CutValley {
@@ -32,7 +32,7 @@ export function named(
   }
   return valleys.map((v, i) => ({
     ...v,
-    key: `${v.cut} ${v.own} ${v.rule}`,
+    key: curveKey(v),
     label: labels[i]!.join(', '),
   }));
 }

@@ -6,7 +6,7 @@ import type { PictureLayer } from '@/core/scene/scene';
 import { useWorkbenchStore } from '../../state/context';
 import { editLive, setFocalPoint } from '../../state/edit';
 import { Choices } from '../../workbench/Choices';
-import { sayCut, useShown } from '../useShown';
+import { heldPoint, sayCut, useShown } from '../useShown';
 import { SolvedPosition } from './SolvedPosition';
 import { NumberField } from './NumberField';
 
@@ -38,16 +38,12 @@ export function AlignEditor(props: Props) {
   const { value, layer, rule, repeated, onChange, onCommit } = props;
   const store = useWorkbenchStore();
   const shown = useShown(layer);
-  const focalPoint = shown?.cut.focalPoint ?? { x: 0.5, y: 0.5 };
-  const point =
-    value.kind === 'position'
-      ? { x: value.x.percent, y: value.y.percent }
-      : { x: focalPoint.x * 100, y: focalPoint.y * 100 };
+  const point = heldPoint(value, shown?.cut);
   const set = (x: number, y: number) => {
     if (value.kind === 'position')
       return onChange({ kind: 'position', x: { ...value.x, percent: x }, y: { ...value.y, percent: y } });
     const focal = { x: Math.min(1, Math.max(0, x / 100)), y: Math.min(1, Math.max(0, y / 100)) };
-    if (shown) editLive(store, (documents) => setFocalPoint(documents, layer.picture, shown.cut.cut, focal));
+    if (shown) editLive(store, setFocalPoint(layer.picture, shown.cut.cut, focal));
   };
   const bounds = value.kind === 'focal' ? { min: 0, max: 100 } : {};
   return (

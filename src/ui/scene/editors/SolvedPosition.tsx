@@ -2,6 +2,7 @@
 import { useCallback, useEffect } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/formats/numbers';
+import { fittingRules } from '@/core/scene/rules';
 import { findCase } from '@/core/screens/cases';
 import type { AxisAnswer, PositionAnswer } from '@/core/solve/position';
 import { useAsked, type Asking } from '../../state/ask';
@@ -66,7 +67,7 @@ export function SolvedPosition({
   const answer = useAsked(asking);
   const scene = useScene();
   const layer = scene.layers.find((l) => l.id === layerId);
-  const differs = layer?.kind === 'picture' && layer.when?.some((w) => w.fit);
+  const differs = layer?.kind === 'picture' && fittingRules(layer).length > 1;
   const screens = differs ? 'every screen that takes this rule' : 'every screen';
   useEffect(() => {
     // The editor has grown: whatever places it looks again where there is room.
