@@ -4,8 +4,11 @@ import { kept, type Kept } from './kept';
 
 type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
-/** Finds the pixels of a file, at least `widthPx` wide where there are as many; `null` while they are loading. */
-export type Pixels = (hash: string, widthPx: number) => ImageBitmap | null;
+/**
+ * Finds the pixels of a file, with at least as many columns and rows as are drawn where there are as many; `null` while
+ * they are loading. `drawn` is in px.
+ */
+export type Pixels = (hash: string, drawn: Size) => ImageBitmap | null;
 
 function roundedPath(path: Path2D, { rect, radius }: Rounding) {
   path.roundRect(rect.x, rect.y, rect.width, rect.height, radius);
@@ -173,7 +176,7 @@ function drawGlass(ctx: Context, { glass, holes, colour }: Glass) {
 }
 
 function drawPixels(ctx: Context, command: Image | Pattern, pixels: Pixels): boolean {
-  const bitmap = pixels(command.hash, command.kind === 'image' ? command.dest.width : command.tile.width);
+  const bitmap = pixels(command.hash, command.kind === 'image' ? command.dest : command.tile);
   if (!bitmap) return false;
   if (command.kind === 'image') drawImage(ctx, command, bitmap);
   else drawPattern(ctx, command, bitmap);

@@ -18,7 +18,7 @@ interface Stop {
   colour: string;
 }
 
-/** Colours are `#rrggbb` or `#rrggbbaa`. */
+/** Colours are `#rrggbb` or `#rrggbbaa`; between stops they are mixed without being premultiplied, as surfaces do it. */
 export type Ink =
   | { kind: 'colour'; colour: string }
   | { kind: 'linear'; from: Point; to: Point; stops: Stop[] }

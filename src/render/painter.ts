@@ -1,8 +1,17 @@
-import { contains, extent, inset, intersect, mapSides, type Axis, type Rect } from '@/core/geometry/rect';
+import {
+  contains,
+  extent,
+  fittingRadius,
+  inset,
+  intersect,
+  mapSides,
+  type Axis,
+  type Rect,
+} from '@/core/geometry/rect';
 import { roundHalfUp, snap } from '@/core/geometry/snap';
 import type { Placement } from '@/core/fit/place';
 import { isRepeated, paintedRect } from '@/core/fit/tiles';
-import type { PlacedPaint } from '@/core/fit/gradient';
+import { straightStops, type PlacedPaint } from '@/core/fit/gradient';
 import type { BarResult } from '@/core/screens/bars';
 import type { CaseResult, LayerResult, PanelResult, PictureResult, TextResult } from '@/core/survey/survey';
 import type { RoundRect } from '@/core/screens/outline';
@@ -20,10 +29,11 @@ export interface PaintOptions {
 
 const CUTOUT_COLOUR = '#000000';
 
-const scaled = ({ rect, radius }: RoundRect, scale: number): Rounding => ({
-  rect: snap(rect, scale),
-  radius: radius * scale,
-});
+/** On the grid a rectangle may be a px shorter than its radius asks for. */
+function scaled({ rect, radius }: RoundRect, scale: number): Rounding {
+  const snapped = snap(rect, scale);
+  return { rect: snapped, radius: fittingRadius(radius * scale, snapped) };
+}
 
 const wholeExtent = (length: number, scale: number) => Math.max(1, roundHalfUp(length * scale));
 
@@ -55,7 +65,8 @@ function picture(layer: PictureResult, whole: Rect, scale: number): Image | Patt
   const painted = intersect(snap(paintedRect(p), scale), whole);
   const clip = painted && (p.clipped ? intersect(painted, box) : painted);
   if (!clip) return null;
-  const rounding = p.cornerRadius > 0 && p.clipped ? { rect: box, radius: p.cornerRadius * scale } : null;
+  const rounding =
+    p.cornerRadius > 0 && p.clipped ? scaled({ rect: p.box, radius: p.cornerRadius }, scale) : null;
   const cut: Cut = { hash: rendition.hash, clip, rounding, opacity, tint };
   return isRepeated(p) ? pattern(p, cut, scale) : { kind: 'image', ...cut, dest: snap(p.drawn, scale) };
 }
@@ -63,8 +74,9 @@ function picture(layer: PictureResult, whole: Rect, scale: number): Image | Patt
 function inkOf(paint: PlacedPaint, scale: number): Ink {
   const px = (p: { x: number; y: number }) => ({ x: p.x * scale, y: p.y * scale });
   if (paint.kind === 'colour') return paint;
-  if (paint.kind === 'linear') return { ...paint, from: px(paint.from), to: px(paint.to) };
-  return { ...paint, centre: px(paint.centre), radius: paint.radius * scale };
+  const stops = straightStops(paint.stops);
+  if (paint.kind === 'linear') return { ...paint, stops, from: px(paint.from), to: px(paint.to) };
+  return { ...paint, stops, centre: px(paint.centre), radius: paint.radius * scale };
 }
 
 const solid = (colour: string): Ink => ({ kind: 'colour', colour });
@@ -118,7 +130,7 @@ function cuts({ box, clip, placement }: PanelResult, held: readonly LayerResult[
 /** A panel and what it holds, which is drawn as one. */
 function panel(layer: PanelResult, clip: boolean, held: Command[], scale: number): Group {
   const { box, placement, paint, opacity } = layer;
-  const rounding = { rect: snap(box, scale), radius: placement.cornerRadius * scale };
+  const rounding = scaled({ rect: box, radius: placement.cornerRadius }, scale);
   const fill: Fill = { kind: 'fill', ...rounding, ink: inkOf(paint, scale), opacity: 1 };
   return { kind: 'group', clip: clip ? rounding : null, opacity, commands: [fill, ...held] };
 }

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { lu, percent } from '@/core/scene/values';
+import { lu } from '@/core/scene/values';
 import { cssPosition, cssRepeat } from './css';
 import { runConformance } from './run';
 
@@ -57,9 +57,22 @@ describe('CSS positions', () => {
     ['center', at(50, 0, 50, 0)],
   ])('%s', (text, expected) => expect(cssPosition(text)).toEqual(expected));
 
-  it('keep a percentage offset from the far edge', () => {
-    expect(cssPosition('right 5% top 0px')).toMatchObject({ x: { percent: 100, offset: percent(-5) } });
-  });
+  // CSS Values 4 §9: an offset from the far edge is taken off 100 %, so that a percentage of it stays a percentage.
+  it.each([
+    ['right 5% top 12px', at(95, 0, 0, 12)],
+    ['bottom 25% left 10%', at(10, 0, 75, 0)],
+    ['right -8px bottom 0%', at(100, 8, 100, 0)],
+    ['top 3px right', at(100, 0, 0, 3)],
+    ['left 5px top', at(0, 5, 0, 0)],
+    ['center right 20%', at(80, 0, 50, 0)],
+    ['calc(100% - 6px) 50%', at(100, -6, 50, 0)],
+    ['calc(20% + 4px) calc(2px + 30%)', at(20, 4, 30, 2)],
+  ])('from the end edge: %s', (text, expected) => expect(cssPosition(text)).toEqual(expected));
+
+  it.each(['left right', 'left 5% 10px', 'top 1px bottom 2px', '1px 2px 3px 4px', 'top 10%', '10% left', ''])(
+    'refuse “%s”, which is no position',
+    (text) => expect(() => cssPosition(text)).toThrow('is not a position'),
+  );
 
   it('refuse what is not a length', () => expect(() => cssPosition('1em 2em')).toThrow('“1em”'));
 

@@ -6,7 +6,7 @@ import { isPlaced, type Layer, type PictureLayer, type PlacedLayer, type Scene }
 import type { Case } from '../screens/cases';
 import type { CaseResult, PlacedResult, SurveyInput } from '../survey/survey';
 import type { Fit } from '../fit/rule';
-import type { Placing } from '../placing/rule';
+import { withoutIdleShape, type Placing } from '../placing/rule';
 import type { Finding } from './finding';
 
 /** A change that may clear a finding, as a patch over all documents. */
@@ -66,7 +66,7 @@ export const layerMend = (sick: Sick, label: string, recipe: (layer: Layer) => L
 
 /** Changes the usual rule and every rule that differs alike. */
 export const placingMend = (sick: Sick, label: string, change: (placing: Placing) => Placing): Mend[] =>
-  layerMend(sick, label, (l) => (isPlaced(l) ? withPlacings(l, change) : l));
+  layerMend(sick, label, (l) => (isPlaced(l) ? withPlacings(l, (p) => withoutIdleShape(change(p))) : l));
 
 /** @param change of the fit of each rule: of one of those that differ, or of the usual one for −1 */
 export const fitMend = (sick: Sick, label: string, change: (fit: Fit, rule: number) => Fit): Mend[] =>

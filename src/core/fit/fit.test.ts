@@ -154,3 +154,34 @@ describe('rules', () => {
     expect(Fit.safeParse(changed).success).toBe(true);
   });
 });
+
+describe('corners of a picture', () => {
+  const radiusIn = (b: Rect, radius: Fit['cornerRadius']) =>
+    placePicture({ fit: fit('cover', { cornerRadius: radius }), natural, box: b, screen: b, density: 1 })
+      .cornerRadius;
+
+  // CSS Backgrounds 3 §4.5: all radii scale alike until no two of them overlap.
+  it('are no rounder than half of the shorter side', () => {
+    expect(radiusIn({ x: 0, y: 0, width: 200, height: 80 }, lu(60))).toBe(40);
+    expect(radiusIn({ x: 0, y: 0, width: 80, height: 200 }, percent(90))).toBe(40);
+    expect(radiusIn({ x: 0, y: 0, width: 200, height: 80 }, lu(39))).toBe(39);
+    expect(radiusIn({ x: 0, y: 0, width: 200, height: 80 }, lu(-5))).toBe(0);
+  });
+});
+
+describe('a repeated picture with room for one copy', () => {
+  const one: Fit['repeat'] = { x: 'space', y: 'space' };
+  const small = { x: 0, y: 0, width: 500, height: 310 };
+  it('still ends at its box, whether or not it is told to', () => {
+    const p = placePicture({
+      fit: fit('natural', { repeat: one, clip: false, cornerRadius: lu(20) }),
+      natural,
+      box: { ...small, width: 380 },
+      screen: small,
+      density: 1,
+    });
+    expect(p.tiles).toEqual({ x: null, y: null });
+    expect(p.clipped).toBe(true);
+    expect(p.visible).toMatchObject({ x: 0, width: 380 });
+  });
+});

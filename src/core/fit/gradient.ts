@@ -1,4 +1,4 @@
-import { rgbaOf, type Rgba } from '../pixels/raster';
+import { hexAlphaOf, rgbaOf, type Rgba } from '../pixels/raster';
 import { area, bottom, right, type Rect } from '../geometry/rect';
 import type { Gradient, Paint } from '../scene/paint';
 import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
@@ -67,12 +67,42 @@ export function placePaint(
   return placeGradient(paint, box, stops);
 }
 
-const mixed = (a: Rgba, b: Rgba, share: number): Rgba => ({
-  r: a.r + (b.r - a.r) * share,
-  g: a.g + (b.g - a.g) * share,
-  b: a.b + (b.b - a.b) * share,
-  a: a.a + (b.a - a.a) * share,
-});
+/** Two colours mixed premultiplied, so that nothing is taken of the colour of what is not seen. Source: CSS Images 3 §3.4. */
+function mixed(a: Rgba, b: Rgba, share: number): Rgba {
+  const alpha = a.a + (b.a - a.a) * share;
+  // Between two that are not seen at all any colour will do.
+  const towards = alpha > 0 ? (b.a * share) / alpha : share;
+  const mix = (from: number, to: number) => from + (to - from) * towards;
+  return { r: mix(a.r, b.r), g: mix(a.g, b.g), b: mix(a.b, b.b), a: alpha };
+}
+
+/** So many steps between two stops keep within a step of a channel of what they stand for. */
+const STRAIGHT_STEPS = 32;
+
+/** What lies between two stops of different alpha, both of them included, for a surface that does not premultiply. */
+function straightBetween(from: ColourStop, to: ColourStop): ColourStop[] {
+  const [a, b] = [rgbaOf(from.colour), rgbaOf(to.colour)];
+  return Array.from({ length: STRAIGHT_STEPS + 1 }, (_, i) => {
+    const share = i / STRAIGHT_STEPS;
+    // A stop that is not seen takes the colour that leads there.
+    const near = Math.min(1 - 1e-6, Math.max(1e-6, share));
+    const colour = { ...mixed(a, b, near), a: a.a + (b.a - a.a) * share };
+    return { at: from.at + (to.at - from.at) * share, colour: hexAlphaOf(colour) };
+  });
+}
+
+/**
+ * The stops of a gradient for a surface that mixes colours without premultiplying them, as canvas and SVG do, with as
+ * many more between stops of different alpha as it takes to look as if it did.
+ * Sources: HTML (canvas, interpolation of gradients), SVG 2 §14.2; CSS Images 3 §3.4 for how it is to look.
+ */
+export function straightStops(stops: readonly ColourStop[]): ColourStop[] {
+  return stops.flatMap((stop, i) => {
+    const next = stops[i + 1];
+    const differs = next && next.at > stop.at && rgbaOf(next.colour).a !== rgbaOf(stop.colour).a;
+    return differs ? [stop, ...straightBetween(stop, next)] : [stop];
+  });
+}
 
 /** How far along a gradient a point lies; 0..1 between its ends. Source: CSS Images 3 §3.1 and §3.2. */
 function shareAt(paint: Exclude<PlacedPaint, { kind: 'colour' }>, { x, y }: Point): number {

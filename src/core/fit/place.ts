@@ -1,6 +1,15 @@
-import { clamp, extent, intersect, rectOf, type Axis, type Rect, type Size } from '../geometry/rect';
+import {
+  clamp,
+  extent,
+  fittingRadius,
+  intersect,
+  rectOf,
+  type Axis,
+  type Rect,
+  type Size,
+} from '../geometry/rect';
 import { resolveLength, type Length, type NamedValue } from '../scene/values';
-import type { Fit, FitSize, Repeat } from './rule';
+import { isRepeating, type Fit, type FitSize, type Repeat } from './rule';
 
 /** Tiles along one axis: the anchored one starts at the drawn rectangle, the next `pitch` further on. */
 export interface Tiling {
@@ -26,8 +35,9 @@ export class Placement {
     readonly drawn: Rect,
     /** `null` on an axis along which there is a single copy */
     readonly tiles: Readonly<Record<Axis, Tiling | null>>,
-    /** whether the drawing ends at the box; a repeated picture always does */
+    /** whether the drawing ends at the box; a picture that may repeat always does, also where there is room for one */
     readonly clipped: boolean,
+    /** of the box, at most half of its shorter side, lu */
     readonly cornerRadius: number,
     /** the part of `drawn` that is on the screen and not cut off */
     readonly visible: Rect | null,
@@ -170,7 +180,7 @@ export function placePicture(input: FitInput): Placement {
   const x = along('x', fit.repeat.x, input, size.width);
   const y = along('y', fit.repeat.y, input, size.height);
   const drawn = rectOf(box.x + x.start, box.y + y.start, size.width, size.height);
-  const clipped = fit.clip || x.tiling !== null || y.tiling !== null;
+  const clipped = fit.clip || isRepeating(fit);
   const window = clipped ? intersect(box, screen) : screen;
   const visible = window && intersect(drawn, window);
   return new Placement(
@@ -180,7 +190,7 @@ export function placePicture(input: FitInput): Placement {
     drawn,
     x.tiling || y.tiling ? { x: x.tiling, y: y.tiling } : ONE_COPY,
     clipped,
-    resolve(fit.cornerRadius, Math.min(box.width, box.height)),
+    fittingRadius(resolve(fit.cornerRadius, Math.min(box.width, box.height)), box),
     visible,
   );
 }

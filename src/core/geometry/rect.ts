@@ -104,6 +104,21 @@ export const mirrored = (r: Rect, width: number): Rect => rectOf(width - right(r
 export const partOf = (r: Rect, share: Rect): Rect =>
   rectOf(r.x + share.x * r.width, r.y + share.y * r.height, share.width * r.width, share.height * r.height);
 
+/**
+ * The radius of corners of a rectangle: all of them scale alike until no two overlap, so that it is at most half of the
+ * shorter side. Source: CSS Backgrounds 3 §4.5 (overlapping curves), for four radii that are the same.
+ * @param radius as it is asked for, lu; less than 0 is 0
+ */
+export const fittingRadius = (radius: number, s: Size): number =>
+  clamp(radius, 0, Math.min(s.width, s.height) / 2);
+
+/** Area that several rectangles cover between them: what lies under two of them counts once. */
+export const unionArea = (rects: readonly Rect[]): number =>
+  rects.reduce((sum, r, i) => {
+    const before = rects.slice(0, i).flatMap((b) => intersect(r, b) ?? []);
+    return sum + area(r) - unionArea(before);
+  }, 0);
+
 /** Whether a rectangle lies inside of another, edges on edges included. */
 export const contains = (outer: Rect, inner: Rect): boolean =>
   inner.x >= outer.x && inner.y >= outer.y && right(inner) <= right(outer) && bottom(inner) <= bottom(outer);

@@ -1,4 +1,4 @@
-import { area, intersect, type Rect } from '../geometry/rect';
+import { intersect, unionArea, type Rect } from '../geometry/rect';
 import type { Outline } from '../screens/outline';
 import type { Turned } from '../screens/turn';
 import { hiddenByGlass } from './glass';
@@ -18,14 +18,15 @@ export class Intrusion {
 /** Most layers are free on most cases: they share one result. */
 const FREE = new Intrusion(0, 0, 0, 0);
 
-/** @param seen what of the drawing can be seen; bars do not overlap one another */
+/** @param seen what of the drawing can be seen @param bars may cross one another: what lies under two counts once */
 export function intrusion(seen: Rect, outline: Outline, bars: readonly Rect[], turned: Turned): Intrusion {
   const { cutout, corner } = hiddenByGlass(seen, outline);
-  let bar = 0;
+  let under: Rect[] | null = null;
   for (const b of bars) {
     const common = intersect(seen, b);
-    if (common) bar += area(common);
+    if (common) (under ??= []).push(common);
   }
+  const bar = under ? unionArea(under) : 0;
   let fold = 0;
   for (const { shape, x, y, width, height } of turned.cutouts) {
     if (shape !== 'hinge' || (width > 0 && height > 0)) continue;

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { LAYER_ROLES } from '../scene/scene';
 
 /** Measures that a limit can be set on. What each means stands in the file of the same name. */
-const LAYER_MEASURES = [
+export const LAYER_MEASURES = [
   'crop',
   'bare',
   'bare-screen',

@@ -1,9 +1,11 @@
-import { area, bottom, intersect, right, type Rect } from '../geometry/rect';
+import { area, intersect, type Rect } from '../geometry/rect';
 
 /** A layer that others should not lie across. */
 export interface Standing {
   id: string;
   parent?: string;
+  /** of a panel that is laid around layers by its rule, as a scrim is: which layers these are */
+  around?: readonly string[] | undefined;
   /** what is seen of it */
   seen: Rect;
 }
@@ -18,20 +20,18 @@ function isHeldBy(layer: Standing, panel: Standing, all: readonly Standing[]): b
   return parent !== undefined;
 }
 
-const liesIn = ({ seen: a }: Standing, { seen: b }: Standing) =>
-  a.x >= b.x - HAIR && a.y >= b.y - HAIR && right(a) <= right(b) + HAIR && bottom(a) <= bottom(b) + HAIR;
+/** Whether one is the other’s ground: the panel that holds it, or one that is laid around it. */
+const isOn = (a: Standing, b: Standing, all: readonly Standing[]) =>
+  b.around?.includes(a.id) || isHeldBy(a, b, all);
 
-/** Whether one is inside of the other: as a panel holds it, or by lying all around it. */
-const isWithin = (a: Standing, b: Standing, all: readonly Standing[]) => liesIn(a, b) || isHeldBy(a, b, all);
-
-/** Area that a layer shares with others that it is not inside of, nor they inside of it, lu². */
+/** Area that a layer shares with others, lu², wholly or in part; but for the panel it lies on, and what lies on it. */
 export function overlapOf(layer: Standing, others: readonly Standing[]): number {
   let sum = 0;
   for (const other of others) {
     if (other.id === layer.id) continue;
     const common = intersect(layer.seen, other.seen);
     if (!common || Math.min(common.width, common.height) < HAIR) continue;
-    if (!isWithin(layer, other, others) && !isWithin(other, layer, others)) sum += area(common);
+    if (!isOn(layer, other, others) && !isOn(other, layer, others)) sum += area(common);
   }
   return sum;
 }

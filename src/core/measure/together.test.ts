@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { intersect, type Rect } from '../geometry/rect';
+import { type Rect } from '../geometry/rect';
 import { excess } from './enlargement';
 import { subPixel } from './grid';
 import { intrusion } from './intrusion';
@@ -29,7 +29,7 @@ const inside = (r: Rect, x: number, y: number) =>
   x > r.x && y > r.y && x < r.x + r.width && y < r.y + r.height;
 
 describe('overlap', () => {
-  it('is the area that a raster counts, but for what holds what', () => {
+  it('is the area that a raster counts, however much that is, but for what a panel holds', () => {
     fc.assert(
       fc.property(rect, rect, (a, b) => {
         const layer = { id: 'a', seen: a };
@@ -38,10 +38,10 @@ describe('overlap', () => {
         for (let x = -10; x < 60; x++)
           for (let y = -10; y < 60; y++)
             if (inside(a, x + 0.5, y + 0.5) && inside(b, x + 0.5, y + 0.5)) count++;
-        const common = intersect(a, b);
-        const holds =
-          common !== null && [a, b].some((r) => r.width * r.height === common.width * common.height);
-        expect(overlapOf(layer, [layer, other])).toBe(holds ? 0 : count);
+        expect(overlapOf(layer, [layer, other])).toBe(count);
+        // A scrim is laid around what it is for.
+        expect(overlapOf(layer, [{ ...other, around: ['a'] }])).toBe(0);
+        expect(overlapOf({ ...layer, around: ['b'] }, [other])).toBe(0);
         expect(overlapOf({ ...layer, parent: 'b' }, [other])).toBe(0);
         // What a panel in a panel holds is inside of both.
         const inner = { id: 'c', parent: 'b', seen: { x: 1e6, y: 0, width: 1, height: 1 } };
@@ -78,6 +78,10 @@ it('what lies under bars and across folds is told apart', () => {
   const bars = [{ x: 0, y: 0, width: 100, height: 20 }];
   const found = intrusion({ x: 40, y: 10, width: 20, height: 50 }, outline, bars, turned);
   expect(found).toEqual({ cutout: 0, corner: 0, bar: 200, fold: 50 });
+  // A button bar at the side of a turned screen crosses the status bar: that corner is covered once.
+  const crossing = [...bars, { x: 90, y: 0, width: 10, height: 200 }];
+  const whole = intrusion({ x: 0, y: 0, width: 100, height: 200 }, outline, crossing, turned);
+  expect(whole.bar).toBe(100 * 20 + 10 * 180);
   expect(intrusion({ x: 60, y: 30, width: 20, height: 50 }, outline, bars, turned).fold).toBe(0);
 });
 

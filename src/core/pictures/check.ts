@@ -18,14 +18,16 @@ export interface FileFinding {
   text: string;
 }
 
-/** How many pixels a picture is asked for, and where. */
+/** How many pixels a picture is asked for, and where: width and height each by the case that asks for most of it. */
 export interface Needed {
   cut: Cut['cut'];
   appearance: Appearance;
   widthPx: number;
   heightPx: number;
-  /** the case that asks for it */
+  /** the case that asks for the width */
   caseId: string;
+  /** the case that asks for the height: the same one, unless the picture is stretched */
+  heightCaseId: string;
 }
 
 export interface CheckInput {

@@ -137,6 +137,7 @@ describe('a folder of 60 files', () => {
     widthPx,
     heightPx: 1,
     caseId: 'c',
+    heightCaseId: 'c',
   });
 
   it('has nothing wrong when nothing is', () => {

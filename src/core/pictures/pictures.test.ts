@@ -100,9 +100,16 @@ describe('previews', () => {
   });
 
   it('are chosen no smaller than what is drawn where there is one', () => {
-    expect(previewFor(2400, 200)).toBe(256);
-    expect(previewFor(2400, 5000)).toBe(2048);
-    expect(previewFor(96, 65)).toBe(96);
+    const photo = { widthPx: 2400, heightPx: 1800 };
+    expect(previewFor(photo, { width: 200, height: 150 })).toBe(256);
+    expect(previewFor(photo, { width: 5000, height: 10 })).toBe(2048);
+    expect(previewFor({ widthPx: 96, heightPx: 96 }, { width: 65, height: 65 })).toBe(96);
+  });
+
+  it('are chosen by the height as well: a picture that is drawn narrow and high needs its rows', () => {
+    const photo = { widthPx: 2400, heightPx: 1800 };
+    expect(previewFor(photo, { width: 100, height: 700 })).toBe(1024);
+    expect(previewFor(photo, { width: 100, height: 75 })).toBe(128);
   });
 
   it('are read as wide as a number of pixels allows, or else the smallest', () => {

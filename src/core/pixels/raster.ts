@@ -37,6 +37,9 @@ const byte = (value: number) =>
 /** `#rrggbb`; what is see-through is left out */
 export const hexOf = ({ r, g, b }: Rgba): string => `#${byte(r)}${byte(g)}${byte(b)}`;
 
+/** `#rrggbbaa` */
+export const hexAlphaOf = (colour: Rgba): string => hexOf(colour) + byte(colour.a * 255);
+
 /** @param hex `#rrggbb` or `#rrggbbaa` */
 export function rgbaOf(hex: string): Rgba {
   const rgb = parseInt(hex.slice(1, 7), 16);

@@ -1,6 +1,6 @@
 import type { Axis } from '../geometry/rect';
 import { lu, percent } from '../scene/values';
-import type { AxisRule, Edge, Extent, Placing, Region } from './rule';
+import { withoutIdleShape, type AxisRule, type Edge, type Extent, type Placing, type Region } from './rule';
 import { other } from './sizes';
 
 /** By what a layer is held along an axis: both edges, one of them, or its middle. */
@@ -38,4 +38,6 @@ function converted(placing: Placing, axis: Axis, hold: Hold): AxisRule {
 
 /** The same placing held otherwise along one axis: same region, and as much of the old rule as the new one has room for. */
 export const heldBy = (placing: Placing, axis: Axis, hold: Hold): Placing =>
-  placing[axis].kind === hold ? placing : { ...placing, [axis]: converted(placing, axis, hold) };
+  placing[axis].kind === hold
+    ? placing
+    : withoutIdleShape({ ...placing, [axis]: converted(placing, axis, hold) });

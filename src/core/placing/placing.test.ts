@@ -3,7 +3,7 @@ import { fromSize, inset, right, bottom } from '../geometry/rect';
 import { lu, percent } from '../scene/values';
 import { boundedKeepingShape } from './bounds';
 import { PlacingCycle, resolveBoxes, type Placeable } from './resolve';
-import { Placing, type AxisRule, type Extent, type Region } from './rule';
+import { Placing, withoutIdleShape, type AxisRule, type Extent, type Region } from './rule';
 
 const screen = fromSize({ width: 400, height: 800 });
 const safe = inset(screen, { left: 10, right: 20, top: 50, bottom: 30 });
@@ -188,5 +188,56 @@ describe('what cannot be placed', () => {
     [{ x: middle(ratio), y: middle(length(5)) }, /needs a ratio/],
   ])('is refused as a rule', (placing, message) => {
     expect(Placing.safeParse(placing).error?.issues[0]?.message).toMatch(message);
+  });
+});
+
+describe('both extents natural', () => {
+  const big = { width: 800, height: 600 };
+  const sized = (x: Partial<Extent>, y: Partial<Extent>, strict: boolean) => {
+    const placing = Placing.parse({
+      x: middle({ kind: 'natural', ...x } as Extent),
+      y: middle({ kind: 'natural', ...y } as Extent),
+      ratio: { value: 'own', strict },
+    });
+    const { width, height } = resolve({ id: 'a', natural: big, placing }).get('a')!;
+    return [width, height];
+  };
+  const at = (value: number) => ({ length: lu(value) });
+
+  it('keep a strict shape under bounds of either axis', () => {
+    expect(sized({ max: at(100) }, {}, true)).toEqual([100, 75]);
+    expect(sized({}, { min: at(1200) }, true)).toEqual([1600, 1200]);
+    expect(sized({}, {}, true)).toEqual([800, 600]);
+  });
+
+  it('keep it also where bounds contradict one another: min wins', () => {
+    expect(sized({ max: at(100) }, { min: at(300) }, true)).toEqual([400, 300]);
+  });
+
+  it('give way only where bounds contradict one another when the shape is not strict', () => {
+    expect(sized({ max: at(100) }, {}, false)).toEqual([100, 75]);
+    expect(sized({ max: at(100) }, { min: at(300) }, false)).toEqual([100, 300]);
+  });
+});
+
+describe('two extents and a shape', () => {
+  const two = { x: middle(length(200)), y: middle(length(200)) };
+  it('contradict one another: there is no such rule', () => {
+    const message = /Width and height are given: there is no shape to keep/;
+    expect(Placing.safeParse({ ...two, ratio: { value: 2, strict: true } }).error?.message).toMatch(message);
+    expect(Placing.safeParse({ ...two, ratio: own }).error?.message).toMatch(message);
+    expect(
+      Placing.safeParse({ x: edges('screen'), y: middle(length(40)), ratio: own }).error?.message,
+    ).toMatch(message);
+    expect(Placing.safeParse({ ...two, x: middle({ kind: 'natural' }), ratio: own }).error?.message).toMatch(
+      message,
+    );
+    expect(Placing.safeParse({ ...two, x: middle(ratio), ratio: own }).success).toBe(true);
+  });
+
+  it('lose the shape when the second one is given', () => {
+    expect(withoutIdleShape({ ...two, ratio: own })).toEqual(two);
+    const follows = { ...two, x: middle(ratio), ratio: own };
+    expect(withoutIdleShape(follows)).toBe(follows);
   });
 });

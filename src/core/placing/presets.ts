@@ -1,5 +1,5 @@
 import { lu, percent } from '../scene/values';
-import type { AxisRule, Placing } from './rule';
+import type { AxisRule, Edge, Placing } from './rule';
 
 const zero = lu(0);
 const ownShape = { value: 'own', strict: true } as const;
@@ -53,6 +53,16 @@ export function around(id: string, by: number): Placing {
   const edge = { region: `layer:${id}`, offset: lu(-by) } as const;
   const rule: AxisRule = { kind: 'edges', start: edge, end: edge };
   return { x: rule, y: rule };
+}
+
+/** The layers that a rule lays something around: all four edges are measured from them, and none inwards; else none. */
+export function laidAround({ x, y }: Placing): string[] {
+  if (x.kind !== 'edges' || y.kind !== 'edges') return [];
+  const edges = [x.start, x.end, y.start, y.end];
+  const outwards = ({ region, side, offset }: Edge) =>
+    region.startsWith('layer:') && side === undefined && 'value' in offset && offset.value <= 0;
+  if (!edges.every(outwards)) return [];
+  return [...new Set(edges.map((e) => e.region.slice('layer:'.length)))];
 }
 
 /** A panel in the middle of the safe area, four fifths of its width up to a size, as high as what it holds. */

@@ -54,6 +54,21 @@ export type Ratio = z.infer<typeof Ratio>;
 
 const followsRatio = (rule: AxisRule) => rule.kind !== 'edges' && rule.extent.kind === 'from-ratio';
 
+const isNatural = (rule: AxisRule) => rule.kind !== 'edges' && rule.extent.kind === 'natural';
+
+interface Shaped {
+  x: AxisRule;
+  y: AxisRule;
+  ratio?: Ratio | undefined;
+}
+
+/** Whether a shape stands beside two given extents, which it contradicts. The natural size of a picture has its own. */
+const hasIdleShape = ({ x, y, ratio }: Shaped) =>
+  ratio !== undefined &&
+  !followsRatio(x) &&
+  !followsRatio(y) &&
+  !(ratio.value === 'own' && isNatural(x) && isNatural(y));
+
 export const Placing = z
   .object({ x: AxisRule, y: AxisRule, ratio: Ratio.optional() })
   .refine((p) => !(followsRatio(p.x) && followsRatio(p.y)), {
@@ -61,5 +76,16 @@ export const Placing = z
   })
   .refine((p) => p.ratio !== undefined || !(followsRatio(p.x) || followsRatio(p.y)), {
     message: 'An extent that follows from the ratio needs a ratio.',
+  })
+  .refine((p) => !hasIdleShape(p), {
+    message:
+      'Width and height are given: there is no shape to keep. Drop the shape, or let one of them follow.',
   });
 export type Placing = z.infer<typeof Placing>;
+
+/** The same rule without a shape that it cannot keep, because width and height are both given. */
+export function withoutIdleShape<P extends Shaped>(placing: P): P {
+  if (!hasIdleShape(placing)) return placing;
+  const { ratio: _, ...rest } = placing;
+  return rest as P;
+}

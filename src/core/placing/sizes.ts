@@ -44,9 +44,9 @@ export const followsShape = ({ placing }: Placeable, axis: Axis) =>
 /** min wins over max, as in CSS 2.1 §10.4. */
 const bounded = (value: number, { low, high }: Limits) => Math.max(low, Math.min(high, value));
 
-/** Natural on both axes with a shape that yields: the bounds of both are weighed against each other. */
+/** Natural on both axes with a shape: the bounds of both act on both. */
 const isNaturalBoth = ({ placing: { x, y, ratio } }: Placeable) =>
-  ratio?.strict === false && extentRule(x)?.kind === 'natural' && extentRule(y)?.kind === 'natural';
+  ratio !== undefined && extentRule(x)?.kind === 'natural' && extentRule(y)?.kind === 'natural';
 
 /** Sizes of layers along each axis, after min, max and the held ratio. */
 export class Sizes {
@@ -92,10 +92,16 @@ export class Sizes {
     return axis === 'x' ? value : 1 / value;
   }
 
-  private yieldingNatural(layer: Placeable): Size {
+  /** A strict shape is kept whatever the bounds are; one that yields gives way where they contradict one another. */
+  private boundedNatural(layer: Placeable, natural: Size): Size {
     const width = this.limits(layer, 'x');
     const height = this.limits(layer, 'y');
-    return boundedKeepingShape(layer.natural!, {
+    if (layer.placing.ratio!.strict) {
+      const shape = natural.width / natural.height;
+      const kept = this.strictSize(layer, 'x', natural.width, shape);
+      return { width: kept, height: kept / shape };
+    }
+    return boundedKeepingShape(natural, {
       minWidth: width.low,
       maxWidth: width.high,
       minHeight: height.low,
@@ -103,7 +109,7 @@ export class Sizes {
     });
   }
 
-  /** One axis has a size and the other follows it strictly: the bounds of both act on both. */
+  /** The extent of a strict shape along an axis: the bounds of both axes act on both, min before max. */
   private strictSize(layer: Placeable, axis: Axis, given: number | null, ratio: number): number {
     const across = other(axis);
     const mine = this.limits(layer, axis);
@@ -116,7 +122,8 @@ export class Sizes {
 
   /** Pinned edges always hold. */
   private size(layer: Placeable, axis: Axis): number {
-    if (layer.natural && isNaturalBoth(layer)) return extentOf(this.yieldingNatural(layer), axis);
+    if (layer.natural && isNaturalBoth(layer))
+      return extentOf(this.boundedNatural(layer, layer.natural), axis);
     const across = other(axis);
     const given = this.own(layer, axis);
     if (given !== null && layer.placing[axis].kind === 'edges') return given;

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { AxisRule, Ratio, withoutIdleShape } from '../placing/rule';
 import { Documents } from './documents';
 import { SCHEMA_VERSION } from './project';
 
@@ -12,19 +13,54 @@ export class NewerSchema extends Error {
   }
 }
 
-/** From each older version to the next: `migrations[n]` turns version n into n + 1. */
-const migrations: Record<number, (documents: unknown) => unknown> = {};
+/** As much of documents of any version as migrations look at. */
+const Versioned = z.looseObject({
+  project: z.looseObject({ schema: z.int().positive() }),
+  scenes: z.record(z.string(), z.looseObject({ layers: z.array(z.looseObject({})) })),
+});
+type Versioned = z.infer<typeof Versioned>;
 
-const Versioned = z.looseObject({ project: z.looseObject({ schema: z.int().positive() }) });
+/** As much of a rule of version 1 as says whether its shape is idle. */
+const Rule = z.looseObject({ x: AxisRule, y: AxisRule, ratio: Ratio.optional() });
+
+const withoutIdle = (placing: unknown): unknown => {
+  const rule = Rule.safeParse(placing);
+  return rule.success ? withoutIdleShape(rule.data) : placing;
+};
+
+type Loose = Record<string, unknown>;
+const placedAnew = (rule: Loose): Loose =>
+  'placing' in rule ? { ...rule, placing: withoutIdle(rule.placing) } : rule;
+
+/** Version 1 knew rules with two given extents and a shape, which nothing heeded: the shape goes. */
+function dropIdleShapes(documents: Versioned): Versioned {
+  const scenes = Object.entries(documents.scenes).map(([id, scene]) => {
+    const layers = scene.layers.map((layer) => {
+      const when = Array.isArray(layer.when) ? { when: (layer.when as Loose[]).map(placedAnew) } : {};
+      return { ...placedAnew(layer), ...when };
+    });
+    return [id, { ...scene, layers }] as const;
+  });
+  return { ...documents, scenes: Object.fromEntries(scenes) };
+}
+
+/** From each older version to the next: `MIGRATIONS[n]` turns version n into n + 1. */
+const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = { 1: dropIdleShapes };
+
+/** The version of documents that are not read yet. @throws ZodError */
+export const schemaOf = (json: unknown): number => Versioned.parse(json).project.schema;
 
 /**
  * Documents of this version out of those of this or an older one.
  * @throws NewerSchema, ZodError
  */
 export function readDocuments(json: unknown): Documents {
-  let version = Versioned.parse(json).project.schema;
-  if (version > SCHEMA_VERSION) throw new NewerSchema(version);
-  let current = json;
-  for (; version < SCHEMA_VERSION; version++) current = migrations[version]?.(current) ?? current;
+  let current = Versioned.parse(json);
+  const { schema } = current.project;
+  if (schema > SCHEMA_VERSION) throw new NewerSchema(schema);
+  for (let version = schema; version < SCHEMA_VERSION; version++) {
+    current = MIGRATIONS[version]!(current);
+    current = { ...current, project: { ...current.project, schema: version + 1 } };
+  }
   return Documents.parse(current);
 }

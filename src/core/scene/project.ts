@@ -7,8 +7,11 @@ import { Picture } from '../pictures/picture';
 import { Screen } from '../screens/screen';
 import { Id, NamedValue } from './values';
 
-/** Version of the documents that this build writes; older ones are migrated, newer ones refused. */
-export const SCHEMA_VERSION = 1;
+/**
+ * Version of the documents that this build writes; older ones are migrated, newer ones refused.
+ * 2: no shape beside two given extents.
+ */
+export const SCHEMA_VERSION = 2;
 
 /** `screens` are the project's own; the catalogue is always there besides them. */
 export const Project = z.looseObject({

@@ -194,10 +194,8 @@ const sayShape = ({ value, strict }: Ratio) => {
   return strict ? kept : `${kept} unless a bound asks otherwise`;
 };
 
-function shape({ ratio, x, y }: Placing, names: Names): Token[] {
+function shape({ ratio }: Placing, names: Names): Token[] {
   if (!ratio) return [];
-  const follows = [x, y].some((r) => r.kind !== 'edges' && r.extent.kind === 'from-ratio');
-  if (!follows && ratio.value === 'own') return [];
   const paths = [[...placingPath(names), 'ratio']];
   return [{ text: sayShape(ratio), paths, editable: { kind: 'ratio', value: ratio } }];
 }

@@ -1,7 +1,9 @@
 import { fillScreen } from '../placing/presets';
 import { casesOf } from '../screens/cases';
-import { survey } from '../survey/survey';
-import { fitOf, inputOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
+import type { Measures } from '../measure/measures';
+import { lu } from '../scene/values';
+import { survey, type PlacedResult } from '../survey/survey';
+import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { tellingCases } from './telling';
 
 const cases = casesOf(SCREENS, ['light']);
@@ -31,4 +33,38 @@ describe('telling cases', () => {
     const [first] = tellingCases(cases, results, 3);
     expect(first!.screen.weight).toBe(Math.max(...cases.map((c) => c.screen.weight)));
   });
+});
+
+it('telling cases show the extremes of every measure, sub-pixel included', () => {
+  const logo = inputOf(
+    [
+      pictureLayer(
+        {
+          x: middleOf({ kind: 'length', length: lu(101.3) }, 'screen'),
+          y: middleOf({ kind: 'from-ratio' }, 'screen'),
+          ratio: { value: 'own', strict: true },
+        },
+        { fit: fitOf('contain') },
+      ),
+    ],
+    [pictureOf('logo', { widthPx: 900, heightPx: 300, density: 3 })],
+  );
+  const found = survey(logo, cases);
+  const told = new Set(tellingCases(cases, found, 400).map((c) => c.id));
+  const reads: Record<string, (m: Measures) => number> = {
+    'sub-pixel': (m) => Math.max(...Object.values(m.subPixel)),
+    excess: (m) => m.excess!,
+    'clearance of the screen': (m) => Math.min(...Object.values(m.clearance!.screen)),
+    'off the safe centre': (m) => Math.max(Math.abs(m.offCentre.x!.safe), Math.abs(m.offCentre.y!.safe)),
+    'share of the area': (m) => m.share.area,
+    'under a bar': (m) => m.intrusion!.bar,
+  };
+  for (const [name, read] of Object.entries(reads)) {
+    const values = found.map((r) => ({ id: r.id, value: read((r.layers[0] as PlacedResult).measures) }));
+    for (const end of [Math.max, Math.min]) {
+      const most = end(...values.map((v) => v.value));
+      const at = values.filter((v) => Math.abs(v.value - most) < 1e-9).map((v) => v.id);
+      expect([name, end.name, at.some((id) => told.has(id))]).toEqual([name, end.name, true]);
+    }
+  }
 });

@@ -1,18 +1,16 @@
+import { LAYER_MEASURES } from '../measure/limit';
+import { figureOf } from '../measure/measures';
 import type { Case } from '../screens/cases';
 import { turnedSize } from '../screens/turn';
 import type { CaseResult, PlacedResult } from '../survey/survey';
 
-/** Figures whose extremes are worth seeing. */
+/** What reads each measure of a layer; of those that have sides the worst one. */
+const READERS = LAYER_MEASURES.map((name) => figureOf(name));
+
+/** Figures whose extremes are worth seeing: every measure there is. */
 const figuresOf = ({ measures: m }: PlacedResult): (number | null)[] => [
-  m.crop && m.crop.total,
-  m.bareScreen.total,
-  m.distortion,
-  m.enlargement,
-  m.keep && Math.max(...m.keep.map((k) => k.lost)),
-  m.clearance && Math.min(...Object.values(m.clearance.safe)),
-  m.share.width,
-  m.share.height,
-  m.contrast,
+  ...READERS.map((read) => read(m)),
+  Math.max(...Object.values(m.subPixel)),
 ];
 
 /** The cases on which some measure of some layer is greatest or least; of equals the first. */
@@ -47,7 +45,8 @@ const distance = (a: readonly number[], b: readonly number[]) => Math.hypot(...a
 
 /**
  * A few cases that between them show the extremes of every measure: greedily the one farthest from those that are
- * taken, in log ratio, log size and log density, starting with the weightiest screen.
+ * taken, in log ratio, log size and log density, starting with the weightiest screen. Cases that differ in none of these
+ * come last: an extreme may hang on insets alone.
  * @param results of the same cases, in any order
  */
 export function tellingCases(cases: readonly Case[], results: readonly CaseResult[], most: number): Case[] {
@@ -59,7 +58,6 @@ export function tellingCases(cases: readonly Case[], results: readonly CaseResul
   const gap = (c: Case) => Math.min(...taken.map((t) => distance(features.get(t)!, features.get(c)!)));
   while (taken.length < most && rest.length > 0) {
     const next = rest.reduce((a, b) => (gap(b) > gap(a) ? b : a));
-    if (gap(next) < 1e-9) break;
     taken.push(next);
     rest.splice(rest.indexOf(next), 1);
   }

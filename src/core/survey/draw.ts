@@ -1,6 +1,7 @@
 import { placeAsIs, placePicture, type Placement } from '../fit/place';
 import { placePaint } from '../fit/gradient';
-import { intersect, partOf, rectOf, type Axis, type Rect } from '../geometry/rect';
+import { laidAround } from '../placing/presets';
+import { fittingRadius, intersect, partOf, rectOf, type Axis, type Rect } from '../geometry/rect';
 import { measure, Measures } from '../measure/measures';
 import { offCentre, OffCentres, type OffCentre } from '../measure/off-centre';
 import { naturalSizeOf } from '../pictures/choose';
@@ -184,11 +185,12 @@ function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
   const { input, c } = scope;
   const twin = twinOf(layer.id, 'panel', scope);
   const box = twin?.box ?? boxOf(layer.id, scope);
-  const look = { paint: placePaint(layer.colour, box, c.appearance, input.named), clip: layer.clip };
+  const paint = placePaint(layer.colour, box, c.appearance, input.named);
+  const look = { paint, clip: layer.clip, around: laidAround(layer.placing) };
   if (twin) return new PanelResult(layer, lyingAlike(twin), look);
   const shorter = Math.min(box.width, box.height);
   const radius = resolveLength(layer.cornerRadius, shorter, c.screen.density, input.named);
-  const placement = placeAsIs(box, box, windowOf(layer, scope), Math.min(radius, shorter / 2));
+  const placement = placeAsIs(box, box, windowOf(layer, scope), fittingRadius(radius, box));
   return new PanelResult(layer, lying(layer, placement, null, scope), look);
 }
 

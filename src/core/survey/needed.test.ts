@@ -5,6 +5,8 @@ import { casesOf } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
 import { readCatalogue } from '../screens/catalogue';
 import { halfWide } from '../testing/fonts';
+import { fillScreen } from '../placing/presets';
+import { fitOf, inputOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { pixelsNeeded } from './needed';
 import { surveyCase, surveyInput } from './survey';
 
@@ -66,4 +68,26 @@ describe('the pixels that a picture needs', () => {
       expect(worst(documents({ [id]: (widthPx - 1) / own }), id)).toBeGreaterThan(1);
     },
   );
+});
+
+describe('a picture that is stretched', () => {
+  it('needs the width of its widest case and the height of its highest', () => {
+    const input = inputOf(
+      [pictureLayer(fillScreen(), { role: 'background', fit: fitOf('stretch') })],
+      [pictureOf('logo', { widthPx: 800, heightPx: 600, density: 1 })],
+    );
+    const all = casesOf(SCREENS, ['light']);
+    const [asked] = pixelsNeeded([input], all).get('logo')!;
+    const px = all
+      .map((c) => surveyCase(input, c).regions.screen)
+      .map((r, i) => ({
+        width: Math.round(r.width * all[i]!.screen.density),
+        height: Math.round(r.height * all[i]!.screen.density),
+      }));
+    expect(asked!.widthPx).toBe(Math.max(...px.map((p) => p.width)));
+    expect(asked!.heightPx).toBe(Math.max(...px.map((p) => p.height)));
+    const at = (id: string) => px[all.findIndex((c) => c.id === id)]!;
+    expect(at(asked!.caseId).width).toBe(asked!.widthPx);
+    expect(at(asked!.heightCaseId).height).toBe(asked!.heightPx);
+  });
 });

@@ -133,11 +133,14 @@ export class PanelResult extends PlacedBase {
   readonly paint: PlacedPaint;
   /** whether what it holds ends at its edges */
   readonly clip: boolean;
+  /** the layers that it is laid around, as a scrim is */
+  readonly around: readonly string[];
 
-  constructor(layer: Held, lying: Lying, own: Pick<PanelResult, 'paint' | 'clip'>) {
+  constructor(layer: Held, lying: Lying, own: Pick<PanelResult, 'paint' | 'clip' | 'around'>) {
     super(layer, lying);
     this.paint = own.paint;
     this.clip = own.clip;
+    this.around = own.around;
   }
 }
 

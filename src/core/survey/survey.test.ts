@@ -107,7 +107,7 @@ describe('what cannot be drawn', () => {
   const [, , emblem] = circle.scenes['winter-splash']!.layers;
   if (emblem?.kind !== 'picture') throw new Error('Emblem is a picture');
   const y = { kind: 'edges' as const, start: edge('wordmark'), end: edge('wordmark') };
-  emblem.when = [{ minWidth: 1900, placing: { ...emblem.placing, y, x: y } }];
+  emblem.when = [{ minWidth: 1900, placing: { y, x: y } }];
 
   it('is found on the one screen where a rule that differs closes a circle, by name', () => {
     expect(oneOfEachRule(circle.scenes['winter-splash']!, cases)).toHaveLength(2);

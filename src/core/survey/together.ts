@@ -17,7 +17,8 @@ function standingOf(layers: readonly LayerResult[]): Standing[] {
   for (const l of layers) {
     if (l.kind === 'ground' || l.role === 'background') continue;
     const seen = l.kind === 'panel' || l.role !== 'other' ? visibleDrawing(l.placement, l.window) : null;
-    if (seen) standing.push({ id: l.id, parent: l.parent, seen });
+    const around = l.kind === 'panel' ? l.around : undefined;
+    if (seen) standing.push({ id: l.id, parent: l.parent, around, seen });
   }
   return standing;
 }

@@ -1,7 +1,15 @@
 import fc from 'fast-check';
 import type { Rect, Size } from '../geometry/rect';
 import { FIT_NAMES, type Fit, type FitSize } from '../fit/rule';
-import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../placing/rule';
+import {
+  withoutIdleShape,
+  type AxisRule,
+  type Bound,
+  type Edge,
+  type Extent,
+  type Placing,
+  type Region,
+} from '../placing/rule';
 import type { Paint } from '../scene/paint';
 import type { Layer, PanelLayer, PictureLayer, TextLayer } from '../scene/scene';
 import { lu, percent, type Colour, type Length } from '../scene/values';
@@ -115,7 +123,7 @@ export const ratio = fc.record({
 
 /** As the editors give it, which need not be one that can be drawn. */
 export const placing: fc.Arbitrary<Placing> = fc.oneof(
-  fc.record({ x: axisRule, y: axisRule, ratio: optional(ratio) }).map(compact),
+  fc.record({ x: axisRule, y: axisRule, ratio: optional(ratio) }).map((p) => withoutIdleShape(compact(p))),
   edge.map((e): Placing => {
     const rule = { kind: 'edges' as const, start: e, end: e };
     return { x: rule, y: rule };

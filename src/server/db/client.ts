@@ -26,9 +26,13 @@ export async function migrateDb(db: Db, folder: string): Promise<void> {
     "select count(*) as n from sqlite_master where name = '__drizzle_migrations'",
   );
   const { n } = tables.get() as { n: number };
-  const backup = path.join(folder, 'coulee.before-migration.db');
-  if (n > 0 && pendingMigrations(db)) await db.$client.backup(backup);
+  if (n > 0 && pendingMigrations(db)) await backUp(db, folder);
   migrate(db, { migrationsFolder: MIGRATIONS });
+}
+
+/** Copies the database beside itself, over an older copy. */
+export async function backUp(db: Db, folder: string): Promise<void> {
+  await db.$client.backup(path.join(folder, 'coulee.before-migration.db'));
 }
 
 function pendingMigrations(db: Db): boolean {

@@ -57,12 +57,17 @@ export function loadProject(id: string, db: Handle = getDb()): StoredProject {
     .where(and(eq(projects.id, id), isNull(projects.deletedAt)))
     .get();
   if (!row) throw notFound('This project');
+  return { revision: row.revision, documents: readDocuments(storedDocuments(id, db)) };
+}
+
+/** The documents of a project as they are stored, of whichever version. */
+export function storedDocuments(id: string, db: Handle = getDb()): { project: unknown; scenes: unknown } {
   const rows = db.select().from(documents).where(eq(documents.projectId, id)).all();
   const project: unknown = JSON.parse(rows.find((r) => r.kind === 'project')!.body);
   const scenes = Object.fromEntries(
     rows.filter((r) => r.kind === 'scene').map((r) => [r.id, JSON.parse(r.body) as unknown]),
   );
-  return { revision: row.revision, documents: readDocuments({ project, scenes }) };
+  return { project, scenes };
 }
 
 /** Replaces the document rows of a project by those that differ between two states. */

@@ -25,7 +25,7 @@ export const masterOf = ({ cuts }: Picture, appearance?: Appearance) => masterOf
 /** A picture, small and whole. Its name stands beside it. */
 export function PictureThumb({ picture, cut = picture.cuts[0]!, width, appearance }: Props) {
   const master = masterOfCut(cut, appearance);
-  const level = previewFor(master.widthPx, width * 2);
+  const level = previewFor(master, { width: width * 2, height: 0 });
   return (
     // A preview of our own in the right size: nothing that an image optimiser could add.
     // eslint-disable-next-line @next/next/no-img-element

@@ -1,4 +1,4 @@
-import { previewFor } from '@/core/pictures/previews';
+import { previewFor, type FileSize } from '@/core/pictures/previews';
 import type { Project } from '@/core/scene/project';
 import type { Pixels } from '@/render/canvas';
 
@@ -18,8 +18,8 @@ async function load(hash: string, widthPx: number): Promise<ImageBitmap> {
   return createImageBitmap(await response.blob());
 }
 
-/** @param widthOf width in px of a file of the project, or `undefined` for one that it does not hold */
-export function createPixelStore(widthOf: (hash: string) => number | undefined): PixelStore {
+/** @param sizeOf px of a file of the project, or `undefined` for one that it does not hold */
+export function createPixelStore(sizeOf: (hash: string) => FileSize | undefined): PixelStore {
   const loaded = new Map<string, Map<number, ImageBitmap>>();
   const asked = new Set<string>();
   const listeners = new Set<() => void>();
@@ -40,10 +40,10 @@ export function createPixelStore(widthOf: (hash: string) => number | undefined):
   };
 
   return {
-    pixels(hash, drawnPx) {
-      const width = widthOf(hash);
-      if (width === undefined) return null;
-      const level = previewFor(width, drawnPx);
+    pixels(hash, drawn) {
+      const size = sizeOf(hash);
+      if (size === undefined) return null;
+      const level = previewFor(size, drawn);
       const levels = loaded.get(hash);
       const exact = levels?.get(level);
       if (exact) return exact;
@@ -59,5 +59,7 @@ export function createPixelStore(widthOf: (hash: string) => number | undefined):
   };
 }
 
-export const widthOfFile = (project: Project) => (hash: string) =>
-  project.pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions)).find((r) => r.hash === hash)?.widthPx;
+export const sizeOfFile =
+  (project: Project) =>
+  (hash: string): FileSize | undefined =>
+    project.pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions)).find((r) => r.hash === hash);

@@ -6,7 +6,7 @@ import { applyPatch } from '@/core/scene/patch';
 import { distinctCases } from '@/core/screens/likeness';
 import { survey, surveyInput } from '@/core/survey/survey';
 import { PixelProvider } from '../drawing/CaseCanvas';
-import { createPixelStore, widthOfFile } from '../drawing/pixels';
+import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { useWorkbench } from '../state/context';
 import { useOutside, useWanted } from '../state/outside';
@@ -25,8 +25,8 @@ export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice 
       .map((c) => c.shown)
       .toSorted((a, b) => (by.get(b.id) ?? -1) - (by.get(a.id) ?? -1));
     const of = (d: typeof documents) => survey(surveyInput(d, d.scenes[sceneId]!, outside), cases);
-    const widthOf = (h: string) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h);
-    return { cases, before: of(documents), after: of(next), pixels: createPixelStore(widthOf) };
+    const sizeOf = (h: string) => sizeOfFile(next.project)(h) ?? sizeOfFile(documents.project)(h);
+    return { cases, before: of(documents), after: of(next), pixels: createPixelStore(sizeOf) };
   }, [documents, next, sceneId, all, outside, finding]);
   return (
     <PixelProvider value={pixels}>

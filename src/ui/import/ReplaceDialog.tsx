@@ -13,7 +13,7 @@ import { RequestProblem, uploadFile } from '../api';
 import { PixelProvider } from '../drawing/CaseCanvas';
 import { masterOf } from '../drawing/PictureThumb';
 import { BeforeAfter } from '../screens/BeforeAfter';
-import { createPixelStore, widthOfFile } from '../drawing/pixels';
+import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { useOutside, useWanted } from '../state/outside';
 import { edit } from '../state/edit';
@@ -67,7 +67,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
     const cases = distinctCases(allCases).map((c) => c.shown);
     const before = survey(surveyInput(documents, scene, outside), cases);
     const after = survey(surveyInput(next, scene, outside), cases);
-    const pixels = createPixelStore((h) => widthOfFile(next.project)(h) ?? widthOfFile(documents.project)(h));
+    const pixels = createPixelStore((h) => sizeOfFile(next.project)(h) ?? sizeOfFile(documents.project)(h));
     return { cases, before, after, pixels };
   }, [next, documents, scene, allCases, outside]);
 

@@ -66,7 +66,11 @@ function CutPlan({ cut, change, onCommit, picture }: CutProps) {
     >
       {/* A preview of our own in the right size: nothing that an image optimiser could add. */}
       {/* eslint-disable-next-line @next/next/no-img-element */}
-      <img src={previewAddress(master.hash, previewFor(master.widthPx, PREVIEW))} alt="" draggable={false} />
+      <img
+        src={previewAddress(master.hash, previewFor(master, { width: PREVIEW, height: 0 }))}
+        alt=""
+        draggable={false}
+      />
       {cut.keepAreas.map((area, index) => (
         <AreaBox
           key={index}

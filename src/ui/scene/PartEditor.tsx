@@ -4,10 +4,9 @@ import { Form } from 'react-bootstrap';
 import { isRepeating, type Fit } from '@/core/fit/rule';
 import { heldBy } from '@/core/placing/convert';
 import type { Placing, Region } from '@/core/placing/rule';
-import { setAt, valueAt, type Editable, type Part, type Path } from '@/core/sentences/parts';
+import { setAt, valueAt, type Part, type Path } from '@/core/sentences/parts';
 import { REGION_WORDS } from '@/core/sentences/words';
-import { isPlaced, type Layer, type PlacedLayer } from '@/core/scene/scene';
-import type { NamedValue } from '@/core/scene/values';
+import { isPlaced, type Layer } from '@/core/scene/scene';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inLayer } from '../state/edit';
 import { PictureThumb } from '../drawing/PictureThumb';
@@ -15,38 +14,17 @@ import { GroundOffers } from './GroundOffers';
 import { AlignEditor } from './editors/AlignEditor';
 import { ColourEditor } from './editors/ColourEditor';
 import { EdgesEditor } from './editors/EdgesEditor';
-import { ExtentEditor } from './editors/ExtentEditor';
 import { FitEditor } from './editors/FitEditor';
 import { HoldChoices } from './editors/HoldChoices';
 import { LengthField } from './editors/LengthField';
 import { ListEditor } from './editors/ListEditor';
 import { NumberField } from './editors/NumberField';
 import { PaintEditor } from './editors/PaintEditor';
-import { RatioEditor } from './editors/RatioEditor';
 import { RegionDrawing } from './editors/RegionDrawing';
 import { StyleEditor } from './editors/StyleEditor';
 import { WhenEditor } from './editors/WhenEditor';
-
-type Kind = Editable['kind'];
-type Of<K extends Kind> = Extract<Editable, { kind: K }>;
-
-/** What every editor of a part is given. */
-interface Common {
-  layer: Layer;
-  part: Part;
-  named: readonly NamedValue[];
-  /** the other layers of the scene that rules can be measured from */
-  others: readonly PlacedLayer[];
-  /** @returns whether the change was made */
-  onChange: (value: unknown) => boolean;
-  /** changes what stands anywhere in the layer */
-  change: (recipe: (layer: Layer) => void) => boolean;
-  onCommit: () => void;
-  /** a change that ends the editing */
-  choose: (value: unknown) => void;
-  onDone: () => void;
-}
-type EditorProps<K extends Kind = Kind> = Common & { editable: Of<K> };
+import type { EditorProps, Kind } from './part-props';
+import { ExtentPart, RatioPart } from './SizeParts';
 
 /** Which rule a path leads into: one of those that differ, or the usual one for −1. */
 const ruleAt = ([first, second]: Path) => (first === 'when' ? Number(second) : -1);
@@ -119,30 +97,6 @@ function AllEdges(props: EditorProps<'edges'>) {
   );
 }
 
-/** An extent that follows from the shape needs one: the picture’s own, or a square to begin with. */
-function ExtentPart({ layer, part, editable, named, others, change, onCommit }: EditorProps<'extent'>) {
-  const placingPath = part.paths[0]!.slice(0, -2);
-  const hasOwn = layer.kind === 'picture';
-  return (
-    <ExtentEditor
-      {...editable}
-      named={named}
-      otherLayers={others}
-      inPanel={isPlaced(layer) && layer.parent !== undefined}
-      canHug={layer.kind === 'panel'}
-      canBeNatural={layer.kind !== 'panel'}
-      onCommit={onCommit}
-      onChange={(value) =>
-        change((l) => {
-          setAt(l, part.paths, value);
-          const placing = valueAt(l, placingPath) as Placing;
-          if (value.kind === 'from-ratio') placing.ratio ??= { value: hasOwn ? 'own' : 1, strict: true };
-        })
-      }
-    />
-  );
-}
-
 function RegionPart({ layer, editable, others, choose }: EditorProps<'region'>) {
   const inPanel = isPlaced(layer) && layer.parent !== undefined;
   const plain = (Object.keys(REGION_WORDS) as (keyof typeof REGION_WORDS)[]).filter(
@@ -200,9 +154,7 @@ const EDITORS: { [K in Kind]: (props: EditorProps<K>) => ReactElement | null } =
   edges: AllEdges,
   extent: ExtentPart,
   region: RegionPart,
-  ratio: ({ layer, editable, onChange, onCommit }) => (
-    <RatioEditor value={editable.value} hasOwn={layer.kind === 'picture'} {...{ onChange, onCommit }} />
-  ),
+  ratio: RatioPart,
   fit: ({ editable, named, onChange, onCommit, onDone }) => (
     <FitEditor value={editable.value} {...{ named, onChange, onCommit, onDone }} />
   ),

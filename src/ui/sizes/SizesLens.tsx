@@ -65,20 +65,34 @@ function DensityCell({ set, density, findings }: CellProps) {
   );
 }
 
-/** What the scenes ask for, with the case that asks for the most; it opens in the close-up. */
+/** What the scenes ask for, with the cases that ask for most of each side; they open in the close-up. */
 function NeededCell({ needed }: { needed: Needed | undefined }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
   const measured = useWorkbench((s) => s.needed !== null);
   if (!needed) return <td className="quiet">{measured ? 'in no scene' : '…'}</td>;
-  const c = findCase(needed.caseId, screens);
+  const asking = (id: string) => {
+    const c = findCase(id, screens);
+    return (
+      <button type="button" className="why" onClick={() => openCase(store, id)}>
+        {c ? caseName(c) : id}
+      </button>
+    );
+  };
+  const { caseId, heightCaseId } = needed;
   return (
     <td>
       {px(needed)}
       <br />
-      <button type="button" className="why" onClick={() => openCase(store, needed.caseId)}>
-        {c ? caseName(c) : needed.caseId}
-      </button>
+      {caseId === heightCaseId ? (
+        asking(caseId)
+      ) : (
+        <>
+          width: {asking(caseId)}
+          <br />
+          height: {asking(heightCaseId)}
+        </>
+      )}
     </td>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { createPixelStore, widthOfFile } from '../drawing/pixels';
+import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { PixelProvider } from '../drawing/CaseCanvas';
 import { EmptyProject } from '../import/EmptyProject';
 import { ImportProvider } from '../import/ImportProvider';
@@ -117,7 +117,7 @@ export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Them
   const [store] = useState(() => createWorkbench(start));
   const [arrived] = useState(start.arrived);
   const pixels = useMemo(
-    () => createPixelStore((hash) => widthOfFile(store.getState().documents.project)(hash)),
+    () => createPixelStore((hash) => sizeOfFile(store.getState().documents.project)(hash)),
     [store],
   );
   useEffect(() => watchSurvey(store), [store]);

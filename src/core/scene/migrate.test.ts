@@ -1,0 +1,58 @@
+import { demo } from '../../../demo/testing';
+import type { Documents } from './documents';
+import { NewerSchema, readDocuments, schemaOf } from './migrate';
+import { SCHEMA_VERSION } from './project';
+import type { Layer, PictureLayer } from './scene';
+import { lu } from './values';
+
+const SCENE = 'winter-splash';
+const extent = { kind: 'length' as const, length: lu(200) };
+const middle = { kind: 'middle' as const, region: 'safe' as const, shift: lu(0), extent };
+const idle = { x: middle, y: middle, ratio: { value: 2, strict: true } };
+
+/** As the first version wrote them: a rule, and one that differs, with two extents and a shape. */
+function old(): Documents {
+  const documents = structuredClone(demo);
+  documents.project.schema = 1 as typeof SCHEMA_VERSION;
+  const emblem = emblemOf(documents);
+  emblem.placing = idle;
+  emblem.when = [{ orientation: 'landscape', placing: idle }];
+  return documents;
+}
+const emblemOf = ({ scenes }: Documents) =>
+  scenes[SCENE]!.layers.find((l: Layer): l is PictureLayer => l.id === 'emblem')!;
+
+describe('documents of an older version', () => {
+  it('lose shapes that nothing heeded, and nothing else', () => {
+    const before = old();
+    const after = readDocuments(before);
+    expect(schemaOf(before)).toBe(1);
+    expect(schemaOf(after)).toBe(SCHEMA_VERSION);
+    const { ratio: _, ...sized } = idle;
+    expect(emblemOf(after).placing).toEqual(sized);
+    expect(emblemOf(after).when![0]!.placing).toEqual(sized);
+    const expected = structuredClone(before);
+    expected.project.schema = SCHEMA_VERSION;
+    emblemOf(expected).placing = sized;
+    emblemOf(expected).when![0]!.placing = sized;
+    expect(after).toEqual(expected);
+  });
+
+  it('are left as they are otherwise', () => {
+    const same = structuredClone(demo);
+    same.project.schema = 1 as typeof SCHEMA_VERSION;
+    expect(readDocuments(same)).toEqual(demo);
+  });
+});
+
+it('documents of this version may not have them', () => {
+  const wrong = { ...old(), project: demo.project };
+  expect(() => readDocuments(wrong)).toThrow('there is no shape to keep');
+});
+
+it('documents of a newer version are refused in words', () => {
+  const newer = structuredClone(demo) as unknown as { project: { schema: number } };
+  newer.project.schema = SCHEMA_VERSION + 1;
+  expect(() => readDocuments(newer)).toThrow(NewerSchema);
+  expect(() => readDocuments(newer)).toThrow(/Update Coulee/);
+});
