@@ -26,7 +26,7 @@ import { stretchesOf, type Across, type Stretch } from '@/core/solve/stretches';
 import { tellingCases } from '@/core/solve/telling';
 import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { markOf, type Mark } from '@/core/survey/mark';
-import { scrimFor, type Scrim } from '@/core/survey/scrim';
+import { offerScrim, type ScrimOffer } from '@/core/findings/offer-scrim';
 import { surveyAgain, surveyRunning } from '@/core/survey/again';
 import { samePixels, type Earlier } from '@/core/survey/earlier';
 import {
@@ -262,9 +262,14 @@ const api = {
     for (const one of asked) inputs.push(await inputOf(one));
     return pixelsNeeded(inputs, cases);
   },
-  /** The least scrim under a layer that is enough on every case. */
-  async scrim(asked: Documented, layerId: string, least: number): Promise<Scrim | null> {
-    return scrimFor(await inputOf(asked), cases, layerId, least);
+  /** The least scrim under a layer that is enough on every case, tried there; `null` where none helps. */
+  async scrim(
+    documents: Documents,
+    sceneId: string,
+    layerId: string,
+    least: number,
+  ): Promise<ScrimOffer | null> {
+    return offerScrim(await askedOf(documents, sceneId), layerId, least);
   },
 };
 

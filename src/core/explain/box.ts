@@ -6,6 +6,7 @@ import { isPlaced } from '../scene/scene';
 import { isPercent } from '../scene/values';
 import {
   AXIS_WORDS,
+  axisWords,
   articleOf,
   sayBasis,
   sayLengthOf,
@@ -49,13 +50,15 @@ function whyRegionSide(
   depth: number,
 ): Reason[] {
   const side = sideAt(context, axis, end);
-  const { margin } = context.input.scene;
   if (region === 'screen') return end === 'end' ? [whyScreen(context, axis)] : [];
   if (region === 'safe') return [whyInset(context, side)];
   if (region === 'content') return whyBars(context, side);
   if (region === 'margins') {
-    const words = `The margins lie ${sayLengthOf(margin[side], context.names)} inside of the safe area at the ${side}.`;
-    return [reason(words, [], { part: { layerId: null, path: ['margin', side] } }), whyInset(context, side)];
+    // In the right-to-left preview the margin of the other side is drawn here.
+    const ruled = axis === 'x' ? (end === 'start' ? 'left' : 'right') : side;
+    const margin = sayLengthOf(context.input.scene.margin[ruled], context.names);
+    const words = `The margins lie ${margin} inside of the safe area at the ${side}.`;
+    return [reason(words, [], { part: { layerId: null, path: ['margin', ruled] } }), whyInset(context, side)];
   }
   if (region === 'parent') return whyHolderSide(context, asked, axis, end, depth);
   const leaned = askedLayer(context, region.slice('layer:'.length));
@@ -84,7 +87,7 @@ function whyPinned(
   const { resolver } = context.prepared.laid();
   const place = resolver.edgeAt(asked.placeable, edge, own, axis);
   const from = edge.side ?? own;
-  const words = AXIS_WORDS[axis];
+  const words = axisWords(axis, context.names);
   const offset = sayLengthOf(edge.offset, nameOf(context, asked));
   const region = theRegion(context, asked, edge.region);
   const measured =

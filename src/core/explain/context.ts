@@ -20,7 +20,11 @@ export function contextOf(input: SurveyInput, c: Case): Context {
     input,
     prepared,
     result: surveyPrepared(input, c, prepared),
-    names: { layers: input.scene.layers, named: input.named },
+    names: {
+      layers: input.scene.layers,
+      named: input.named,
+      mirrored: input.scene.direction === 'rtl',
+    },
   };
 }
 

@@ -1,6 +1,6 @@
 import { sayContrast } from '../formats/numbers';
-import { tenthContrast, tileContrasts } from '../measure/contrast';
-import { colourAt, countOf, hexOf } from '../pixels/raster';
+import { contrastsOf, tenthOf } from '../measure/contrast';
+import { colourAt, hexOf } from '../pixels/raster';
 import { inkOn } from '../survey/contrast';
 import { TILES } from '../survey/backdrop';
 import type { Asked, Context } from './context';
@@ -22,17 +22,17 @@ function sayPlace(tile: number): string {
 export function whyContrast({ input, result }: Context, { layer }: Asked): Reason {
   const found = inkOn(result, layer.id, input);
   if (!found) return reason('Nothing is known of the pixels under it.');
-  const { ink, tiles } = found;
-  const all = tileContrasts(ink, tiles);
+  const { ink, inks, tiles, onBorder } = found;
+  const all = contrastsOf(inks, tiles);
   const least = Math.min(...all);
   const at = all.indexOf(least);
   const path = layer.kind === 'text' ? ['style'] : ['tint' in layer && layer.tint ? 'tint' : 'picture'];
   const own = reason(`The ink of ${layer.name} is ${hexOf(ink)} in the mean.`, [], {
     part: { layerId: layer.id, path },
   });
-  if (countOf(tiles) === 1)
+  if (onBorder)
     return reason(
-      `${sayContrast(all[0]!)} is between its ink and its own opaque border, ${hexOf(colourAt(tiles, 0))}.`,
+      `${sayContrast(tenthOf(all))} is between its ink and its own opaque border, seen as ${hexOf(colourAt(tiles, at))}.`,
       [own],
     );
   const below = result.layers.slice(
@@ -41,7 +41,7 @@ export function whyContrast({ input, result }: Context, { layer }: Asked): Reaso
   );
   const names = below.filter((l) => l.kind !== 'text').map((l) => l.name);
   return reason(
-    `At least nine tenths of the ${TILES.columns} × ${TILES.rows} tiles under it have ${sayContrast(tenthContrast(ink, tiles))} or more.`,
+    `At least nine tenths of the ${TILES.columns} × ${TILES.rows} tiles under it have ${sayContrast(tenthOf(all))} or more.`,
     [
       own,
       reason(`It is least at the ${sayPlace(at)}: ${sayContrast(least)} over ${hexOf(colourAt(tiles, at))}.`),

@@ -39,7 +39,8 @@ describe.each(Object.keys(demo.scenes))('what may mend %s', (sceneId) => {
   const all = sick(sceneId).map((s) => ({ finding: s.finding, mends: candidates(s) }));
 
   it('is thought up for something that is wrong', () => {
-    expect(all.some(({ mends }) => mends.length > 0)).toBe(true);
+    // Of the mended splash only the contrast of made-up opaque files is wrong, which nothing can help.
+    expect(all.some(({ mends }) => mends.length > 0)).toBe(sceneId !== 'winter-splash-mended');
   });
 
   it('leaves valid documents, and every other scene and the limits as they are', () => {

@@ -24,6 +24,18 @@ export function filePixelsOf(raster: Raster): FilePixels {
   };
 }
 
+const WHOLE: Rect = { x: 0, y: 0, width: 1, height: 1 };
+
+/**
+ * Where the ink of a file lies, shares of the picture; `null` where there is none. A tint leaves nothing of an opaque
+ * picture but its rectangle, which is then its ink.
+ */
+export const inkBounds = ({ sums, ink }: FilePixels, tinted: boolean): Rect | null =>
+  tinted && isOpaque(sums) ? WHOLE : (ink?.bounds ?? null);
+
+/** Whether nothing shows through a file. */
+export const isOpaque = ({ alpha }: Sums): boolean => alpha === null;
+
 const HEADER = 8;
 
 /** A raster as bytes: width and height as unsigned 32-bit numbers, little end first, then its pixels. */

@@ -104,6 +104,10 @@ export const Scene = z
   });
 export type Scene = z.infer<typeof Scene>;
 
+/** The margins as they are drawn: the right-to-left preview mirrors them like everything else of the scene. */
+export const drawnMargin = ({ margin, direction }: Pick<Scene, 'margin' | 'direction'>): Margin =>
+  direction === 'rtl' ? { ...margin, left: margin.right, right: margin.left } : margin;
+
 /** Parents that are not there or are no panels, and panels that hold themselves. */
 function parentProblems(layers: readonly Layer[]): string[] {
   const byId = new Map(layers.map((l) => [l.id, l]));

@@ -16,7 +16,7 @@ import { colourPart, paintPart } from './colour';
 import { clipPart, fitTokens, radiusPart } from './fit';
 import { capital, joined, type Part, type Path, type Token } from './parts';
 import { placingTokens } from './placing';
-import { sayLengthOf, seenBy, type Names } from './words';
+import { axisWords, sayLengthOf, seenBy, type Names } from './words';
 
 /** “in landscape”, “from 600 lu of width”, “in portrait from 300 to 400 lu of width” */
 export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
@@ -26,18 +26,18 @@ export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
   return [orientation && `in ${orientation}`, from, upTo, width].filter(Boolean).join(' ');
 }
 
-const LINES_TO = {
-  start: 'lines to the left',
-  middle: 'lines to the middle',
-  end: 'lines to the right',
-} as const;
+const linesTo = (place: TextStyle['align']['x'], names: Pick<Names, 'mirrored'>) =>
+  `lines to the ${place === 'middle' ? 'middle' : axisWords('x', names)[place]}`;
 
 /** “24 bold sans, lines to the middle, at most 2 lines” */
-export function sayStyle({ font, weight, size, align, maxLines, shrinkTo }: TextStyle): string {
+export function sayStyle(
+  { font, weight, size, align, maxLines, shrinkTo }: TextStyle,
+  names: Pick<Names, 'mirrored'>,
+): string {
   const face = `${sayNumber(size)} ${weight === 700 ? 'bold ' : ''}${font}`;
   const most = maxLines && `at most ${maxLines} ${maxLines === 1 ? 'line' : 'lines'}`;
   const shrinks = shrinkTo && `shrinks to fit, down to ${sayNumber(shrinkTo)}`;
-  return [face, LINES_TO[align.x], most, shrinks].filter(Boolean).join(', ');
+  return [face, linesTo(align.x, names), most, shrinks].filter(Boolean).join(', ');
 }
 
 const MOST_SAID = 40;
@@ -53,7 +53,7 @@ function textTokens({ text, style }: TextLayer, names: Names): Token[] {
     'says ',
     { text: quoted(text), paths: [['text']], editable: { kind: 'text', value: text } },
     ' in ',
-    { text: sayStyle(style), paths: [['style']], editable: { kind: 'style', value: style } },
+    { text: sayStyle(style, names), paths: [['style']], editable: { kind: 'style', value: style } },
     ', coloured ',
     colourPart(style.colour, ['style', 'colour'], names),
   ];
@@ -62,18 +62,25 @@ function textTokens({ text, style }: TextLayer, names: Names): Token[] {
 const SIDES = ['left', 'right', 'top', 'bottom'] as const;
 
 function paddingTokens({ padding }: PanelLayer, names: Names): Token[] {
+  const seen = (side: (typeof SIDES)[number]) => {
+    if (side !== 'left' && side !== 'right') return side;
+    return axisWords('x', names)[side === 'left' ? 'start' : 'end'];
+  };
   const part = (sides: readonly (typeof SIDES)[number][]): Part => ({
     text: sayLengthOf(padding[sides[0]!], names),
     paths: sides.map((s) => ['padding', s]),
     editable: {
       kind: 'length',
       value: padding[sides[0]!],
-      label: sides.length > 1 ? 'Padding on all sides' : `Padding at the ${sides[0]}`,
+      label: sides.length > 1 ? 'Padding on all sides' : `Padding at the ${seen(sides[0]!)}`,
       percentOf: 'the screen',
     },
   });
   if (SIDES.every((s) => sameJson(padding[s], padding.left))) return ['padding ', part(SIDES)];
-  return ['padding ', ...SIDES.flatMap((s, i): Token[] => [i > 0 ? `, ${s} ` : `${s} `, part([s])])];
+  return [
+    'padding ',
+    ...SIDES.flatMap((s, i): Token[] => [i > 0 ? `, ${seen(s)} ` : `${seen(s)} `, part([s])]),
+  ];
 }
 
 function panelTokens(layer: PanelLayer, names: Names): Token[] {

@@ -3,7 +3,16 @@ import type { AxisRule, Bound, Edge, Extent, Placing, Ratio, Region } from '../p
 import { sameJson } from '../scene/patch';
 import { isPercent, isZero } from '../scene/values';
 import { joined, type Part, type Path, type Token } from './parts';
-import { articleOf, AXIS_WORDS, sayBasis, sayLengthOf, sayRatioOf, sayRegion, type Names } from './words';
+import {
+  articleOf,
+  AXIS_WORDS,
+  axisWords,
+  sayBasis,
+  sayLengthOf,
+  sayRatioOf,
+  sayRegion,
+  type Names,
+} from './words';
 
 type Pinned = Extract<AxisRule, { kind: 'edges' }>;
 type Middle = Extract<AxisRule, { kind: 'middle' }>;
@@ -61,7 +70,7 @@ const offsetPart = (value: Edge, paths: Path[], label: string, axis: Axis, names
 
 /** “**12** below **Emblem**”, “**32** from the top of the **safe area**” */
 function edge(value: Edge, own: 'start' | 'end', axis: Axis, path: Path, names: Names): Token[] {
-  const words = AXIS_WORDS[axis];
+  const words = axisWords(axis, names);
   const side = value.side ?? own;
   const opposite = side !== own;
   const label = opposite
@@ -79,20 +88,20 @@ function edge(value: Edge, own: 'start' | 'end', axis: Axis, path: Path, names: 
 
 /** Both edges of one axis pinned alike: “**0** from the left and right of **Form**” */
 function bothEdges(value: Edge, axis: Axis, names: Names): Token[] {
-  const words = AXIS_WORDS[axis];
+  const { start, end } = AXIS_WORDS[axis];
   const paths = (key: 'offset' | 'region') => [at(names, axis, 'start', key), at(names, axis, 'end', key)];
-  const label = `Distance from the ${words.start} and ${words.end}, inwards`;
+  const label = `Distance from the ${start} and ${end}, inwards`;
   const offset = offsetPart(value, paths('offset'), label, axis, names);
   return [
     offset,
-    ` from the ${words.start} and ${words.end} of ${articleOf(value.region, names)}`,
+    ` from the ${start} and ${end} of ${articleOf(value.region, names)}`,
     regionPart(value.region, paths('region'), names),
   ];
 }
 
 function pinnedAlong(rule: Pinned, axis: Axis, names: Names): Token[] {
   if (sameJson(rule.start, rule.end) && !rule.start.side) return bothEdges(rule.start, axis, names);
-  const words = AXIS_WORDS[axis];
+  const words = axisWords(axis, names);
   return [
     `${words.start} edge `,
     ...edge(rule.start, 'start', axis, at(names, axis, 'start'), names),
@@ -108,7 +117,7 @@ const bound = (b: Bound | undefined, word: string, axis: Axis, names: Names): st
 };
 
 function sayExtent(extent: Extent, axis: Axis, names: Names): string {
-  const words = AXIS_WORDS[axis];
+  const words = axisWords(axis, names);
   switch (extent.kind) {
     case 'natural':
       return `natural ${words.extent}`;
@@ -147,11 +156,11 @@ function extentPart(rule: Sized, axis: Axis, names: Names): Token[] {
 
 /** “centred across”, “**6 %** above centre” */
 function shiftPart(rule: Middle, axis: Axis, names: Names): Part {
-  const words = AXIS_WORDS[axis];
+  const words = axisWords(axis, names);
   const { shift } = rule;
   const paths = [at(names, axis, 'shift')];
   const percentOf = `${articleOf(rule.region, names)}${sayRegion(rule.region, names)}’s ${words.extent}`;
-  const label = axis === 'x' ? 'To the right of centre' : 'Below centre';
+  const label = axis === 'x' ? `To the ${words.end} of centre` : 'Below centre';
   const placing = placingPath(names);
   const editable = { kind: 'shift', value: shift, label, axis, percentOf, placing } as const;
   if (isZero(shift)) return { text: `centred ${words.along}`, paths, editable };
@@ -166,7 +175,7 @@ function positionAlong(rule: Sized, axis: Axis, names: Names): Token[] {
     const region = regionPart(rule.region, [at(names, axis, 'region')], names);
     return [shiftPart(rule, axis, names), ` in ${articleOf(rule.region, names)}`, region];
   }
-  const words = AXIS_WORDS[axis];
+  const words = axisWords(axis, names);
   return [`${words[rule.kind]} edge `, ...edge(rule.edge, rule.kind, axis, at(names, axis, 'edge'), names)];
 }
 

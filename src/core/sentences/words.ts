@@ -12,6 +12,8 @@ export interface Names {
   base?: Path;
   /** name of the panel that holds the layer whose rule is said */
   holder?: string;
+  /** whether the scene is drawn mirrored, so that what a rule calls its start lies at the right */
+  mirrored?: boolean;
 }
 
 /** The names as the rules of a layer see them: its panel goes by its own name. */
@@ -20,10 +22,17 @@ export const seenBy = ({ parent }: { parent?: string }, names: Names): Names => 
   holder: names.layers.find((l) => l.id === parent)?.name,
 });
 
-export const AXIS_WORDS: Record<
-  Axis,
-  { start: string; end: string; before: string; after: string; extent: string; size: string; along: string }
-> = {
+interface AxisWords {
+  start: string;
+  end: string;
+  before: string;
+  after: string;
+  extent: string;
+  size: string;
+  along: string;
+}
+
+export const AXIS_WORDS: Record<Axis, AxisWords> = {
   x: {
     start: 'left',
     end: 'right',
@@ -43,6 +52,18 @@ export const AXIS_WORDS: Record<
     along: 'down',
   },
 };
+
+const MIRRORED: AxisWords = {
+  ...AXIS_WORDS.x,
+  start: 'right',
+  end: 'left',
+  before: 'right of',
+  after: 'left of',
+};
+
+/** The words for an axis as it is drawn: the right-to-left preview turns left and right about. */
+export const axisWords = (axis: Axis, { mirrored }: Pick<Names, 'mirrored'>): AxisWords =>
+  mirrored && axis === 'x' ? MIRRORED : AXIS_WORDS[axis];
 
 export const REGION_WORDS: Record<Exclude<Region, `layer:${string}`>, string> = {
   screen: 'whole screen',

@@ -1,17 +1,13 @@
-import { colourer, type PlacedPaint } from '../fit/gradient';
-import { coveredArea, isRepeated } from '../fit/tiles';
-import { area, bottom, contains, intersect, meet, right, type Rect } from '../geometry/rect';
-import type { FilePixels } from '../pixels/file';
-import { rgbaOf, type Colours, type Rgba } from '../pixels/raster';
-import { gridSums, sumOfAll, sumsOnGrid, type GridSums } from '../pixels/sums';
+import { isRepeated } from '../fit/tiles';
+import { area, contains, type Rect } from '../geometry/rect';
+import { areaInRound } from '../measure/glass';
+import { isOpaque, type FilePixels } from '../pixels/file';
+import { coloursOf, countOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
-import type { LayerResult, PictureResult } from './result';
+import { gridBeside, gridOf, set, type Division, type Grid } from './grid';
+import { isRounded, layMeans, roundOf, roundOff } from './means';
+import type { LayerResult, PanelResult } from './result';
 
-/** How finely what is looked at is divided. */
-export interface Division {
-  columns: number;
-  rows: number;
-}
 /** Under a text, a logo or a bar. */
 export const TILES: Division = { columns: 8, rows: 8 };
 
@@ -24,184 +20,43 @@ const BEHIND: Record<Appearance, Rgba> = {
 /** Less than this of what is behind is the last bits of a sum. */
 const COVERED = 1e-9;
 
-interface Grid extends Division {
-  rect: Rect;
-  count: number;
-  /** lines between the columns and between the rows, lu; and in px of the picture that is being laid */
-  xs: Float64Array;
-  ys: Float64Array;
-  xsPx: Float64Array;
-  ysPx: Float64Array;
-  /** size of a tile, lu */
-  width: number;
-  height: number;
-  /** premultiplied means of one layer: three channels of 0..255 and alpha of 0..1 for each tile */
-  means: GridSums;
-  /** how much of each tile still shows what is behind, 0..1 */
-  rest: Float64Array;
-  /** the tiles as far as they are mixed */
-  tiles: Colours;
-}
+type Pixels = ReadonlyMap<string, FilePixels>;
 
-const emptyGrid = ({ columns, rows }: Division): Grid => ({
-  columns,
-  rows,
-  count: columns * rows,
-  rect: { x: 0, y: 0, width: 0, height: 0 },
-  xs: new Float64Array(columns + 1),
-  ys: new Float64Array(rows + 1),
-  xsPx: new Float64Array(columns + 1),
-  ysPx: new Float64Array(rows + 1),
-  width: 0,
-  height: 0,
-  means: gridSums(columns * rows),
-  rest: new Float64Array(columns * rows),
-  tiles: new Float64Array(columns * rows * 3),
-});
-
-// A survey lays thousands of grids under texts and bars, one after another, and making room for each takes longer than
-// filling it: the room of one division is used again. Nothing of it is handed out.
-const kept = new Map<number, Grid>();
-
-function gridOf(rect: Rect, division: Division): Grid {
-  const key = division.columns * 1000 + division.rows;
-  let grid = kept.get(key);
-  if (!grid) kept.set(key, (grid = emptyGrid(division)));
-  grid.rect = rect;
-  grid.width = rect.width / grid.columns;
-  grid.height = rect.height / grid.rows;
-  for (let i = 0; i <= grid.columns; i++) grid.xs[i] = rect.x + (rect.width * i) / grid.columns;
-  for (let i = 0; i <= grid.rows; i++) grid.ys[i] = rect.y + (rect.height * i) / grid.rows;
-  return grid;
-}
-
-const tileAt = ({ xs, ys, columns, width, height }: Grid, i: number): Rect => ({
-  x: xs[i % columns]!,
-  y: ys[Math.floor(i / columns)]!,
-  width,
-  height,
-});
-
-function set({ colour, alpha }: GridSums, i: number, { r, g, b, a }: Rgba, share: number): void {
-  const own = a * share;
-  colour[i * 3] = r * own;
-  colour[i * 3 + 1] = g * own;
-  colour[i * 3 + 2] = b * own;
-  alpha[i] = own;
-}
-
-/** What a layer lays on a grid: nothing, something, or something opaque on all of it, whose alpha is not written. */
-type Laid = 'nothing' | 'something' | 'all';
-
-/** @param seen what of the painted area is seen; its rounded corners are not taken off */
-function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid): Laid {
-  if (!seen || !meet(seen, grid.rect)) return 'nothing';
-  const { means, count } = grid;
-  const whole = contains(seen, grid.rect);
-  if (whole && paint.kind === 'colour') {
-    // The usual ground: nothing to be worked out tile by tile.
-    const colour = rgbaOf(paint.colour);
-    for (let i = 0; i < count; i++) set(means, i, colour, 1);
-    return colour.a === 1 ? 'all' : 'something';
+/** The panels that hold a layer, the innermost first. */
+function holdersOf(layer: LayerResult, all: readonly LayerResult[]): PanelResult[] {
+  const holders: PanelResult[] = [];
+  for (let l: LayerResult | undefined = layer; l && l.kind !== 'ground' && l.parent !== undefined;) {
+    const { parent }: { parent?: string | undefined } = l;
+    l = all.find((one) => one.id === parent);
+    if (l?.kind === 'panel') holders.push(l);
   }
-  means.colour.fill(0);
-  means.alpha.fill(0);
-  const colourAt = colourer(paint);
-  for (let i = 0; i < count; i++) {
-    const tile = tileAt(grid, i);
-    const part = whole ? tile : intersect(tile, seen);
-    if (part) set(means, i, colourAt(middleOf(tile)), area(part) / area(tile));
-  }
-  return 'something';
-}
-const middleOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
-
-/** Of a repeated picture every tile gets the mean of a whole copy, as often as copies cover it. */
-function repeatedMeans({ placement: p }: PictureResult, { sums }: FilePixels, grid: Grid): Laid {
-  const whole = sumOfAll(sums);
-  const px = sums.width * sums.height;
-  const { colour, alpha } = grid.means;
-  for (let i = 0; i < grid.count; i++) {
-    const tile = tileAt(grid, i);
-    const share = coveredArea(p, tile) / area(tile) / px;
-    for (let c = 0; c < 3; c++) colour[i * 3 + c] = whole.colour[c]! * share;
-    alpha[i] = whole.alpha * share;
-  }
-  return 'something';
+  return holders;
 }
 
-/** Lines of a grid along one axis, in px of a file that is drawn there, as far as they lie in what is seen of it. */
-function linesPx(
-  out: Float64Array,
-  lines: Float64Array,
-  drawnStart: number,
-  seenStart: number,
-  seenEnd: number,
-  pxPerLu: number,
-): void {
-  for (let i = 0; i < lines.length; i++) {
-    const line = lines[i]!;
-    const seen = line > seenStart ? (line < seenEnd ? line : seenEnd) : seenStart;
-    out[i] = (seen - drawnStart) * pxPerLu;
-  }
-}
+const isRoundClip = ({ clip, placement }: PanelResult) => clip && placement.cornerRadius > 0;
 
-function singleMeans({ placement: p, tint }: PictureResult, { sums }: FilePixels, grid: Grid): Laid {
-  const seen = p.visible;
-  if (!seen || !meet(seen, grid.rect)) return 'nothing';
-  const isAll = !sums.alpha && !tint && contains(seen, grid.rect);
-  const across = sums.width / p.drawn.width;
-  const down = sums.height / p.drawn.height;
-  const { means, xs, ys, xsPx, ysPx } = grid;
-  linesPx(xsPx, xs, p.drawn.x, seen.x, right(seen), across);
-  linesPx(ysPx, ys, p.drawn.y, seen.y, bottom(seen), down);
-  sumsOnGrid(sums, xsPx, ysPx, 1 / (grid.width * across * grid.height * down), means, !isAll);
-  return isAll ? 'all' : 'something';
-}
+const isOpaqueFile = (file: FilePixels | undefined) => file !== undefined && isOpaque(file.sums);
 
-function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Laid {
-  const laid = isRepeated(layer.placement)
-    ? repeatedMeans(layer, file, grid)
-    : singleMeans(layer, file, grid);
-  if (laid !== 'nothing' && layer.tint) {
-    const colour = rgbaOf(layer.tint);
-    for (let i = 0; i < grid.count; i++) set(grid.means, i, colour, grid.means.alpha[i]!);
-  }
-  return laid;
-}
-
-/**
- * Writes what one layer lays over each tile into the grid’s means. Nothing for what lies elsewhere, is not known, or is
- * too fine to have a mean, such as letters.
- */
-function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): Laid {
-  if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
-  if (layer.kind === 'panel') return paintMeans(layer.paint, layer.placement.visible, grid);
-  if (layer.kind === 'text') return 'nothing';
-  const file = pixels.get(layer.rendition.hash);
-  return file ? pictureMeans(layer, file, grid) : 'nothing';
-}
+/** Whether round corners leave a part as it is. */
+const leaves = (part: Rect, rect: Rect, radius: number) =>
+  radius <= 0 || areaInRound(part, { rect, radius }) >= area(part) * (1 - 1e-12);
 
 /** Whether nothing under a layer is looked at in a part of the screen: an opaque file or colour covers it. */
-export function covers(
-  layer: LayerResult,
-  part: Rect,
-  all: readonly LayerResult[],
-  pixels: ReadonlyMap<string, FilePixels>,
-): boolean {
-  if (layer.kind === 'text' || opacityOf(layer, all) < 1) return false;
+export function covers(layer: LayerResult, part: Rect, all: readonly LayerResult[], pixels: Pixels): boolean {
+  if (layer.kind === 'text' || layer.opacity < 1) return false;
   const seen = layer.kind === 'ground' ? layer.box : layer.placement.visible;
   if (!seen || !contains(seen, part)) return false;
+  if (layer.kind !== 'ground') {
+    const { box, placement } = layer;
+    if ((layer.kind === 'panel' || isRounded(layer)) && !leaves(part, box, placement.cornerRadius))
+      return false;
+    const lets = (h: PanelResult) =>
+      h.opacity < 1 || (isRoundClip(h) && !leaves(part, h.box, h.placement.cornerRadius));
+    if (holdersOf(layer, all).some(lets)) return false;
+  }
   if (layer.kind === 'picture')
-    return !!pixels.get(layer.rendition.hash)?.border && !layer.tint && !isRepeated(layer.placement);
+    return isOpaqueFile(pixels.get(layer.rendition.hash)) && !layer.tint && !isRepeated(layer.placement);
   return layer.paint.kind === 'colour' && rgbaOf(layer.paint.colour).a === 1;
-}
-
-/** A layer is as see-through as it is itself, times the panels that hold it. */
-export function opacityOf(layer: LayerResult, all: readonly LayerResult[]): number {
-  if (layer.kind === 'ground' || layer.parent === undefined) return layer.opacity;
-  const holder = all.find((l) => l.id === layer.parent);
-  return layer.opacity * (holder ? opacityOf(holder, all) : 1);
 }
 
 /** Makes the grid’s means its tiles. @param all whether they are opaque @returns how much the least covered one still shows */
@@ -241,44 +96,215 @@ function addMeans(
   return most;
 }
 
-/**
- * The same as `backdropOf` for whoever reads it at once: the next call writes over it.
- * @param layers of which only so many from the back are looked at
- */
-export function passingBackdrop(
-  rect: Rect,
+/** Layers in drawing order; what a panel holds comes right after it. */
+interface Painted {
+  layers: readonly LayerResult[];
+  pixels: Pixels;
+}
+
+/** Which layers are painted by themselves first: panels that fade or round off what they hold. */
+function isGroup(layer: LayerResult, at: number, { layers }: Painted): layer is PanelResult {
+  if (layer.kind !== 'panel' || (layer.opacity === 1 && !isRoundClip(layer))) return false;
+  const next = layers[at + 1];
+  return next !== undefined && next.kind !== 'ground' && next.parent === layer.id;
+}
+
+/** Laying on a grid, front to back: under what covers it nothing is looked at any more. */
+class Pile {
+  private lay = setMeans;
+  /** how much the least covered tile still shows of what is behind, 0..1 */
+  most = 1;
+
+  constructor(readonly grid: Grid) {}
+
+  get isEmpty(): boolean {
+    return this.lay === setMeans;
+  }
+
+  private add(opacity: number, all: boolean): void {
+    if (this.most <= COVERED) return;
+    this.most = this.lay(this.grid, opacity, all);
+    this.lay = addMeans;
+  }
+
+  /** Lays one colour on every tile. */
+  addColour(colour: Rgba): void {
+    for (let i = 0; i < this.grid.count; i++) set(this.grid.means, i, colour, 1);
+    this.add(1, colour.a === 1);
+  }
+
+  addLayer(layer: LayerResult, opacity: number, pixels: Pixels): void {
+    const laid = layMeans(layer, this.grid, pixels);
+    if (laid !== 'nothing') this.add(opacity, laid === 'all');
+  }
+
+  /** Lays a panel and the layers from one place of the order to another, which it holds, as one. */
+  addGroup(panel: PanelResult, first: number, last: number, painted: Painted): void {
+    const inner = new Pile(gridBeside(this.grid));
+    inner.addLayers(first, last, painted);
+    const held = inner.premultiplied();
+    // What it holds is rounded off like its own colour; both are then faded together.
+    const whole = new Pile(gridBeside(this.grid));
+    whole.write(held);
+    if (isRoundClip(panel)) roundOff(whole.grid, panel.box, roundOf(panel));
+    whole.add(1, false);
+    whole.addLayer(panel, 1, painted.pixels);
+    this.write(whole.premultiplied());
+    this.add(panel.opacity, false);
+  }
+
+  /** Lays the layers from one place of the order to another. */
+  addLayers(first: number, last: number, painted: Painted): void {
+    const { layers, pixels } = painted;
+    for (let k = last; k >= first && this.most > COVERED; k--) {
+      const group = outermostGroup(k, first, painted);
+      if (group < 0) {
+        this.addLayer(layers[k]!, layers[k]!.opacity, pixels);
+        continue;
+      }
+      this.addGroup(layers[group] as PanelResult, group + 1, k, painted);
+      k = group;
+    }
+  }
+
+  /** What is laid so far, as means. */
+  premultiplied(): Grid['means'] {
+    const { tiles, rest, count } = this.grid;
+    if (this.isEmpty) return { colour: new Float64Array(count * 3), alpha: new Float64Array(count) };
+    return {
+      colour: tiles.slice(),
+      alpha: this.most === 0 ? new Float64Array(count).fill(1) : rest.map((r) => 1 - r),
+    };
+  }
+
+  private write({ colour, alpha }: Grid['means']): void {
+    this.grid.means.colour.set(colour);
+    this.grid.means.alpha.set(alpha);
+  }
+}
+
+/** Where in the order the outermost group lies that holds a layer, at or after a place; −1 for none. */
+function outermostGroup(k: number, first: number, painted: Painted): number {
+  const { layers } = painted;
+  let found = -1;
+  for (let at = k; at >= first;) {
+    const layer = layers[at]!;
+    if (at < k && isGroup(layer, at, painted)) found = at;
+    const parent = layer.kind === 'ground' ? undefined : layer.parent;
+    if (parent === undefined) break;
+    at = layers.findIndex((l) => l.id === parent);
+  }
+  return found;
+}
+
+/** How a colour that is laid under a faded panel’s opacity is seen: `scale` of it, less with what it covers. */
+interface Through {
+  /** product of the opacities of all panels around */
+  scale: number;
+  /** added for each alpha of 1, three for each tile */
+  byAlpha: Float64Array;
+  /** added in any case, three for each tile */
+  constant: Float64Array;
+}
+
+/** What lies under one place of the drawing order, tile by tile, row by row. */
+export interface Under {
+  /** premultiplied, three for each tile */
+  colours: Colours;
+  /** 0..1 for each tile; `null` where all of it is opaque */
+  alpha: Float64Array | null;
+  /** through what it is seen; `null` where no panel around fades it */
+  through: Through | null;
+}
+
+/** One level more around: the group is laid with an opacity over other tiles. */
+function seenThrough(outer: Through | null, opacity: number, { colour, alpha }: Grid['means']): Through {
+  const scale = outer?.scale ?? 1;
+  const byAlpha = new Float64Array(colour.length);
+  const constant = new Float64Array(colour.length);
+  for (let k = 0; k < colour.length; k++) {
+    const a = alpha[(k / 3) | 0]!;
+    const by = outer?.byAlpha[k] ?? 0;
+    byAlpha[k] = opacity * (by * (1 - a) - scale * colour[k]!);
+    constant[k] = scale * colour[k]! + by * a + (outer?.constant[k] ?? 0);
+  }
+  return { scale: scale * opacity, byAlpha, constant };
+}
+
+/** The stretches of the order that lie under a place, from the innermost faded panel around it outwards. */
+function levelsBelow(
+  count: number,
   layers: readonly LayerResult[],
-  pixels: ReadonlyMap<string, FilePixels>,
-  appearance: Appearance,
-  count = layers.length,
-  division = TILES,
-): Colours {
-  const grid = gridOf(rect, division);
-  let lay = setMeans;
-  // Front to back: under a background nothing is looked at any more.
-  let most = 1;
-  for (let k = count - 1; k >= 0 && most > COVERED; k--) {
-    const laid = layMeans(layers[k]!, grid, pixels);
-    if (laid === 'nothing') continue;
-    most = lay(grid, opacityOf(layers[k]!, layers), laid === 'all');
-    lay = addMeans;
-  }
-  if (most > COVERED) {
-    for (let i = 0; i < grid.count; i++) set(grid.means, i, BEHIND[appearance], 1);
-    lay(grid, 1, true);
-  }
-  return grid.tiles;
+): { from: number; panel: PanelResult | null }[] {
+  const next = layers[count];
+  const faded = next ? holdersOf(next, layers).filter((h) => h.opacity < 1) : [];
+  return [...faded.map((panel) => ({ from: layers.indexOf(panel), panel })), { from: 0, panel: null }];
+}
+
+function pileOf(first: number, last: number, panel: PanelResult | null, grid: Grid, painted: Painted): Pile {
+  const pile = new Pile(grid);
+  pile.addLayers(panel ? first + 1 : first, last, painted);
+  if (panel && pile.most > COVERED) pile.addLayer(panel, 1, painted.pixels);
+  return pile;
 }
 
 /**
- * The mean colour of each tile of a rectangle under everything that is drawn there, mixed as it is coded. Letters under it are left out, and so are the rounded corners of panels.
+ * What lies under one place of the drawing order, for whoever reads it at once: the next call writes over it.
+ * @param layers back to front, of which only so many from the back are looked at; what a panel holds comes right after it
+ */
+export function passingUnder(
+  rect: Rect,
+  layers: readonly LayerResult[],
+  pixels: Pixels,
+  appearance: Appearance,
+  count = layers.length,
+  division = TILES,
+): Under {
+  const painted = { layers, pixels };
+  const grid = gridOf(rect, division);
+  const levels = levelsBelow(count, layers);
+  let last = count - 1;
+  const piles = levels.map(({ from, panel }, i) => {
+    const pile = pileOf(from, last, panel, i === 0 ? grid : gridBeside(grid), painted);
+    last = from - 1;
+    return pile;
+  });
+  const outermost = piles.at(-1)!;
+  if (outermost.most > COVERED) outermost.addColour(BEHIND[appearance]);
+  if (piles.length === 1) return { colours: grid.tiles, alpha: null, through: null };
+  let through: Through | null = null;
+  for (let i = piles.length - 1; i > 0; i--)
+    through = seenThrough(through, levels[i - 1]!.panel!.opacity, piles[i]!.premultiplied());
+  const { colour, alpha } = piles[0]!.premultiplied();
+  return { colours: colour, alpha, through };
+}
+
+/** What is seen of a tile where colours are laid over what lies there, back to front; with none, of that itself. */
+export function seenAt({ colours, alpha, through }: Under, tile: number, laid: readonly Rgba[]): Rgba {
+  let a = alpha ? alpha[tile]! : 1;
+  for (const colour of laid) a = colour.a + a * (1 - colour.a);
+  const of = (channel: 'r' | 'g' | 'b', k: number) => {
+    let value = colours[k]!;
+    for (const colour of laid) value = colour[channel] * colour.a + value * (1 - colour.a);
+    return through ? through.scale * value + through.byAlpha[k]! * a + through.constant[k]! : value;
+  };
+  return { r: of('r', tile * 3), g: of('g', tile * 3 + 1), b: of('b', tile * 3 + 2), a: 1 };
+}
+
+/** The same of every tile. */
+export const seenOn = (under: Under, laid: readonly Rgba[]): Colours =>
+  coloursOf(Array.from({ length: countOf(under.colours) }, (_, i) => seenAt(under, i, laid)));
+
+/**
+ * The mean colour of each tile of a rectangle under everything that is drawn there, mixed as it is coded. Letters under
+ * it are left out.
  * @param layers in drawing order
  * @returns row by row
  */
 export const backdropOf = (
   rect: Rect,
   layers: readonly LayerResult[],
-  pixels: ReadonlyMap<string, FilePixels>,
+  pixels: Pixels,
   appearance: Appearance,
   division = TILES,
-): Colours => passingBackdrop(rect, layers, pixels, appearance, layers.length, division).slice();
+): Colours => passingUnder(rect, layers, pixels, appearance, layers.length, division).colours.slice();

@@ -1,19 +1,25 @@
-import { tenthContrast } from '../measure/contrast';
+import { contrastsOf, tenthContrast, tenthOf } from '../measure/contrast';
 import { isRepeated } from '../fit/tiles';
 import { intersect, partOf, type Rect } from '../geometry/rect';
-import { contrastRatio, laidOver, over } from '../pixels/colour';
+import { contrastRatio, laidOver } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
-import type { FilePixels } from '../pixels/file';
-import { coloursOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
+import { inkBounds, type FilePixels } from '../pixels/file';
+import { rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
-import { backdropOf, opacityOf, passingBackdrop } from './backdrop';
+import { passingUnder, seenAt, seenOn } from './backdrop';
 import type { SurveyInput } from './prepare';
 import type { CaseResult, LayerResult, PictureResult, PlacedResult, TextResult } from './result';
 
-/** What stands out, or does not: the colour of a layer's ink, and the tiles that lie under it. */
+/** What stands out, or does not: the colours of a layer’s ink as they are seen, tile by tile, and those beside it. */
 export interface InkOnTiles {
-  ink: Rgba;
+  inks: Colours;
   tiles: Colours;
+  /** the ink by itself, as see-through as its layer is */
+  ink: Rgba;
+  /** whether it stands on the border of its own opaque picture */
+  onBorder: boolean;
+  /** contrast on a tile with a scrim right under the layer */
+  scrimmed: (tile: number, scrim: Rgba) => number;
 }
 
 const faded = (colour: Rgba, opacity: number): Rgba =>
@@ -37,9 +43,12 @@ interface Seen {
 function pictureInk(layer: PictureResult, pixels: Pixels): Seen | null {
   if (isRepeated(layer.placement)) return null;
   const file = pixels.get(layer.rendition.hash);
-  const rect = file?.ink && inkRect(layer, file.ink.bounds);
-  if (!file?.ink || !rect) return null;
-  return { ink: layer.tint ? rgbaOf(layer.tint) : file.ink.colour, rect, own: file.border };
+  const bounds = file && inkBounds(file, layer.tint !== null);
+  const rect = bounds && inkRect(layer, bounds);
+  if (!rect) return null;
+  // A tint replaces all colours: an opaque picture has no border left to stand on.
+  if (layer.tint) return { ink: rgbaOf(layer.tint), rect, own: null };
+  return { ink: file!.ink!.colour, rect, own: file!.border };
 }
 
 function textInk({ colour, placement }: TextResult): Seen | null {
@@ -53,14 +62,17 @@ export const isMeasured = ({ role }: LayerResult) => role === 'text' || role ===
 /**
  * The ink of a text or a logo on one case, as see-through as the layer is; `null` for every other layer, and for what
  * is not seen.
- * @param layers of the case
  */
-function inkSeen(layer: PlacedResult, layers: readonly LayerResult[], pixels: Pixels): Seen | null {
+function inkSeen(layer: PlacedResult, pixels: Pixels): Seen | null {
   if (layer.kind === 'panel' || !isMeasured(layer)) return null;
   const seen = layer.kind === 'text' ? textInk(layer) : pictureInk(layer, pixels);
-  if (seen) seen.ink = faded(seen.ink, opacityOf(layer, layers));
-  return seen;
+  if (!seen) return null;
+  const { opacity } = layer;
+  return { rect: seen.rect, ink: faded(seen.ink, opacity), own: seen.own && faded(seen.own, opacity) };
 }
+
+/** What is laid on the tiles to see the ink, and what to see what it stands on. */
+const laidOf = ({ ink, own }: Seen): [Rgba[], Rgba[]] => [[ink], own ? [own] : []];
 
 /**
  * WCAG contrast of a text or a logo with what lies under it: the tenth percentile over 8 × 8 tiles, 1 to 21.
@@ -73,11 +85,13 @@ export function contrastOf(
   pixels: Pixels | null,
   appearance: Appearance,
 ): number | null {
-  const seen = pixels && inkSeen(layer, layers, pixels);
+  const seen = pixels && inkSeen(layer, pixels);
   if (!seen) return null;
   const { ink, own, rect } = seen;
-  if (own) return contrastRatio(ink.a < 1 ? over(ink, own) : ink, own);
-  return tenthContrast(ink, passingBackdrop(rect, layers, pixels, appearance, at));
+  const under = passingUnder(rect, layers, pixels, appearance, at);
+  if (!own && !under.through) return tenthContrast(ink, under.colours);
+  const [inks, tiles] = laidOf(seen).map((laid) => seenOn(under, laid));
+  return tenthOf(contrastsOf(inks!, tiles!));
 }
 
 /** Contrast of the signs on a bar with what lies under the bar, or with its own colour. */
@@ -90,7 +104,7 @@ export function barContrast(
   if (!pixels) return null;
   const own = colour ? rgbaOf(colour) : null;
   if (own?.a === 1) return contrastRatio(rgbaOf(ink), own);
-  const below = passingBackdrop(rect, layers, pixels, appearance);
+  const below = passingUnder(rect, layers, pixels, appearance).colours;
   return tenthContrast(rgbaOf(ink), own ? laidOver(own, below) : below);
 }
 
@@ -100,9 +114,17 @@ export function inkOn(result: CaseResult, layerId: string, input: SurveyInput): 
   const layer = result.layers[at];
   if (!layer || layer.kind === 'ground') return null;
   const { pixels } = input;
-  const seen = pixels && inkSeen(layer, result.layers, pixels);
+  const seen = pixels && inkSeen(layer, pixels);
   if (!seen) return null;
-  const { ink, own, rect } = seen;
-  const below = result.layers.slice(0, at);
-  return { ink, tiles: own ? coloursOf([own]) : backdropOf(rect, below, pixels, result.appearance) };
+  const passing = passingUnder(seen.rect, result.layers, pixels, result.appearance, at);
+  const under = { ...passing, colours: passing.colours.slice() };
+  const [ink, ground] = laidOf(seen);
+  return {
+    inks: seenOn(under, ink),
+    tiles: seenOn(under, ground),
+    ink: seen.ink,
+    onBorder: seen.own !== null,
+    scrimmed: (tile, scrim) =>
+      contrastRatio(seenAt(under, tile, [scrim, ...ink]), seenAt(under, tile, [scrim, ...ground])),
+  };
 }

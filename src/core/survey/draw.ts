@@ -4,6 +4,7 @@ import { laidAround } from '../placing/presets';
 import { fittingRadius, intersect, partOf, rectOf, type Axis, type Rect } from '../geometry/rect';
 import { measure, Measures } from '../measure/measures';
 import { offCentre, OffCentres, type OffCentre } from '../measure/off-centre';
+import { inkBounds } from '../pixels/file';
 import { naturalSizeOf } from '../pictures/choose';
 import { unmarkedIn } from '../pictures/picture';
 import type { Cut, Rendition } from '../pictures/picture';
@@ -105,7 +106,8 @@ function offCentres(
   scope: Scope,
 ): OffCentres {
   const { prepared, input } = scope;
-  const ink = rendition && input.pixels?.get(rendition.hash)?.ink?.bounds;
+  const file = rendition && input.pixels?.get(rendition.hash);
+  const ink = file && inkBounds(file, layer.kind === 'picture' && layer.tint !== undefined);
   const inked = ink ? partOf(drawn, ink) : drawn;
   const along = (axis: Axis): OffCentre | null => {
     if (layer.placing[axis].kind !== 'middle') return null;

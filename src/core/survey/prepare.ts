@@ -2,7 +2,7 @@ import type { Rect } from '../geometry/rect';
 import { chooseRendition, type Choice } from '../pictures/choose';
 import type { Picture } from '../pictures/picture';
 import type { FilePixels } from '../pixels/file';
-import type { Layer, PictureLayer, Scene } from '../scene/scene';
+import { drawnMargin, type Layer, type PictureLayer, type Scene } from '../scene/scene';
 import type { NamedValue } from '../scene/values';
 import type { Case } from '../screens/cases';
 import { regionsOf, type Regions } from '../screens/regions';
@@ -101,7 +101,7 @@ function withLaid(shell: Shell, input: SurveyInput, before?: Before): Prepared {
 export function prepareCase(input: SurveyInput, c: Case): Prepared {
   const { scene, named } = input;
   const turned = turn(c.screen, c.rotation);
-  const regions = regionsOf(turned, scene.bars, scene.margin, named);
+  const regions = regionsOf(turned, scene.bars, drawnMargin(scene), named);
   const { layers, drawn } = lineUpOn(scene.layers, turned.size);
   const chosen = choices(input, layers, turned, c);
   return withLaid({ turned, regions, layers, drawn, chosen }, input);

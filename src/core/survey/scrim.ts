@@ -1,5 +1,5 @@
 import { leastScrim } from '../measure/contrast';
-import { rgbaOf } from '../pixels/raster';
+import { countOf, rgbaOf } from '../pixels/raster';
 import type { Case } from '../screens/cases';
 import { inkOn } from './contrast';
 import type { SurveyInput } from './prepare';
@@ -34,10 +34,10 @@ export function scrimFor(
   });
   if (found.length === 0) return null;
   const enough = SCRIMS.flatMap((colour) => {
-    const alphas = found.map(({ caseId, ink, tiles }) => ({
+    const alphas = found.map(({ caseId, tiles, scrimmed }) => ({
       colour,
       caseId,
-      alpha: leastScrim(ink, tiles, rgbaOf(colour), least) ?? Infinity,
+      alpha: leastScrim(countOf(tiles), least, (i, a) => scrimmed(i, { ...rgbaOf(colour), a })) ?? Infinity,
     }));
     const most = alphas.reduce((a, b) => (b.alpha > a.alpha ? b : a));
     return most.alpha === Infinity ? [] : [most];

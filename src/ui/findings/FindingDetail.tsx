@@ -5,36 +5,17 @@ import type { Advice } from '@/core/findings/advise';
 import type { Reason } from '@/core/explain/reason';
 import type { Finding } from '@/core/findings/finding';
 import type { Acceptance } from '@/core/measure/accept';
-import { ruleOfFinding } from '@/core/findings/rule';
-import { ownerName } from '@/core/measure/words';
-import { applyPatch } from '@/core/scene/patch';
 import { findCase, screensOf } from '@/core/screens/cases';
-import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit } from '../state/edit';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit, editBy } from '../state/edit';
 import { openCase } from '../state/open-case';
 import { openPart } from '../scene/open-part';
 import { Steps } from '../screens/Why';
 import { caseName } from '../words';
 import { AcceptForm } from './AcceptForm';
+import { Costs } from './Costs';
 import { MendPreview } from './MendPreview';
 import { useAnswers, type Answers } from './useAnswers';
-
-/** What a mend makes worse elsewhere. */
-function Costs({ costs }: Pick<Advice, 'costs'>) {
-  const { layers } = useScene();
-  if (costs.length === 0) return <span className="quiet">nothing gets worse</span>;
-  return (
-    <span className="quiet">
-      but{' '}
-      {costs
-        .map(
-          ({ finding: f, more }) =>
-            `${ownerName(f.layerId, layers)} ${ruleOfFinding(f).word} on ${more} more`,
-        )
-        .join(', ')}
-    </span>
-  );
-}
 
 interface MendsProps {
   finding: Finding;
@@ -63,12 +44,7 @@ function Mends({ finding, answers, callOff }: MendsProps) {
   if (mends.length === 0 && finding.accepted) return <p>What is accepted needs no mend.</p>;
   if (mends.length === 0)
     return <p>No change that Coulee knows of makes this better without making more worse.</p>;
-  const take = ({ patch }: Advice) => {
-    const documents = applyPatch(store.getState().documents, patch);
-    edit(store, (d) => {
-      Object.assign(d, documents);
-    });
-  };
+  const take = ({ patch }: Advice) => editBy(store, patch);
   return (
     <ol className="mends">
       {mends.map((mend, i) => (

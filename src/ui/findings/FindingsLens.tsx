@@ -8,6 +8,7 @@ import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { FINDING_ORDERS, type View } from '../state/view';
 import { caseName, OUTCOME_SHAPES } from '../words';
+import { MirrorNote } from '../scene/MirrorNote';
 import { Choices } from '../workbench/Choices';
 import { FindingDetail } from './FindingDetail';
 import { LimitsList } from './LimitsList';
@@ -131,6 +132,7 @@ export function FindingsLens() {
   const order = useWorkbench((s) => s.view.order);
   return (
     <main className="findings" id="main">
+      <MirrorNote />
       <div className="findings-head">
         <Head />
         <Choices

@@ -16,6 +16,7 @@ import { useTelling } from '../state/telling';
 import { useScene, useWorkbench } from '../state/context';
 import { useSettled } from '../state/settled';
 import { caseSize } from '../words';
+import { MirrorNote } from '../scene/MirrorNote';
 import { Choices } from '../workbench/Choices';
 import { ValueEditor } from './ValueEditor';
 import { VariantRow } from './VariantRow';
@@ -84,6 +85,7 @@ export function FitsLens() {
   const clear = useClear(layerId, settled);
   return (
     <main className="fits" id="main">
+      <MirrorNote />
       <div className="fits-head">
         <Form.Select
           size="sm"

@@ -123,10 +123,14 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
 
 /** What sentences call things by: the same object for as long as nothing is renamed. */
 function useNames(): Names {
-  const { layers } = useScene();
+  const { layers, direction } = useScene();
   const named = useWorkbench((s) => s.documents.project.named);
   const called = JSON.stringify(layers.map(({ id, name }) => ({ id, name })));
-  return useMemo(() => ({ layers: JSON.parse(called) as Names['layers'], named }), [called, named]);
+  const mirrored = direction === 'rtl';
+  return useMemo(
+    () => ({ layers: JSON.parse(called) as Names['layers'], named, mirrored }),
+    [called, named, mirrored],
+  );
 }
 
 /** The rules of the open scene, back to front, and the pictures of the project. */

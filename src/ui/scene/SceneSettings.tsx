@@ -4,6 +4,8 @@ import { SIDES } from '@/core/geometry/rect';
 import type { Bars, Scene } from '@/core/scene/scene';
 import type { Colour } from '@/core/scene/values';
 import { Choices } from '../workbench/Choices';
+import { capitalised } from '@/core/formats/words';
+import { useAxisWords } from './useAxisWords';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
 import { EditorPopover } from './EditorPopover';
@@ -118,6 +120,7 @@ function SceneFields() {
   const store = useWorkbenchStore();
   const scene = useScene();
   const named = useWorkbench((s) => s.documents.project.named);
+  const words = useAxisWords()('x');
   const onCommit = () => commit(store);
   const change = (recipe: (s: Scene) => void) =>
     editLive(store, ({ scenes }) => {
@@ -134,7 +137,7 @@ function SceneFields() {
         {SIDES.map((side) => (
           <LengthField
             key={side}
-            label={`${side[0]!.toUpperCase()}${side.slice(1)}`}
+            label={capitalised(side === 'left' ? words.start : side === 'right' ? words.end : side)}
             value={scene.margin[side]}
             named={named}
             percentOf="the safe area"

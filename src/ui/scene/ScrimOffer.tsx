@@ -1,36 +1,40 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayRatio, sayShare } from '@/core/formats/numbers';
-import { scrimUnder, withAlpha } from '@/core/findings/mends/colours';
+import type { ScrimOffer as Offer } from '@/core/findings/offer-scrim';
+import { sayContrast, sayRatio, sayShare } from '@/core/formats/numbers';
 import { isPlaced, type Layer } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
-import type { Scrim } from '@/core/survey/scrim';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit } from '../state/edit';
-import { documented } from '../state/survey-client';
+import { editBy } from '../state/edit';
 import { caseName } from '../words';
+import { Costs } from '../findings/Costs';
 
 /** Contrasts that WCAG 2.2 asks for: of what has to be made out and of large text, and of text. */
 const ASKED = [3, 4.5] as const;
 
 interface Asked {
   least: number;
-  scrim: Scrim | null;
+  offer: Offer | null;
 }
 type Answer = Asked | 'asked' | null;
 
-function Found({ least, scrim, onLay }: Asked & { onLay: (scrim: Scrim) => void }) {
+function Found({ least, offer, onLay }: Asked & { onLay: (offer: Offer) => void }) {
   const screens = useWorkbench((s) => s.screens);
-  if (!scrim)
-    return <p className="quiet">No scrim is enough for {sayRatio(least)} : 1. Change its colour.</p>;
-  if (scrim.alpha === 0) return <p className="quiet">It has {sayRatio(least)} : 1 on every case already.</p>;
-  const asks = findCase(scrim.caseId, screens);
+  if (!offer)
+    return (
+      <p className="quiet">
+        No scrim gives it {sayRatio(least)} : 1 on every case. Change its colour instead.
+      </p>
+    );
+  if (offer.alpha === 0) return <p className="quiet">It has {sayRatio(least)} : 1 on every case already.</p>;
+  const asks = findCase(offer.caseId, screens);
   return (
     <p>
-      {scrim.colour === '#000000' ? 'Black' : 'White'}, {sayShare(Math.ceil(scrim.alpha * 255) / 255)} of it,
-      as {asks ? `${caseName(asks)}, ${asks.appearance}` : scrim.caseId} needs.{' '}
-      <Button variant="quiet" size="sm" onClick={() => onLay(scrim)}>
+      {offer.colour === '#000000' ? 'Black' : 'White'}, {sayShare(offer.alpha)} of it, as{' '}
+      {asks ? `${caseName(asks)}, ${asks.appearance}` : offer.caseId} needs: {sayContrast(offer.reaches)} or
+      more on every case, <Costs costs={offer.costs} />.{' '}
+      <Button variant="quiet" size="sm" onClick={() => onLay(offer)}>
         lay it
       </Button>
     </p>
@@ -47,18 +51,18 @@ export function ScrimOffer({ layer, onDone }: { layer: Layer; onDone: () => void
 
   const ask = (least: number) => {
     setAnswer('asked');
-    const { documents } = store.getState();
-    void worker
-      .scrim(documented(documents, scene), layer.id, least)
-      .then((scrim) => setAnswer({ least, scrim }));
+    worker.scrim(store.getState().documents, scene.id, layer.id, least).then(
+      (offer) => setAnswer({ least, offer }),
+      (error: unknown) => {
+        setAnswer(null);
+        store.setState({
+          message: `No scrim could be tried. ${error instanceof Error ? error.message : ''}`,
+        });
+      },
+    );
   };
-  const lay = ({ colour, alpha }: Scrim) => {
-    edit(store, ({ scenes }) => {
-      const { layers } = scenes[scene.id]!;
-      const at = layers.findIndex((l) => l.id === layer.id);
-      const scrim = scrimUnder(layer, { light: withAlpha(colour, alpha) }, crypto.randomUUID());
-      layers.splice(at, 0, scrim);
-    });
+  const lay = ({ patch }: Offer) => {
+    editBy(store, patch);
     onDone();
   };
 

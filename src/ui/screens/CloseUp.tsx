@@ -66,6 +66,7 @@ export function CloseUp() {
           </Button>
         </p>
       )}
+      {scene.direction === 'rtl' && <p className="quiet">Right-to-left preview</p>}
       <div className="close-up-drawing">
         <CaseCanvas result={result} scale={scale}>
           <Guides result={result} />

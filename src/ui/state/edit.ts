@@ -1,7 +1,7 @@
 import { produce } from 'immer';
 import { changeBetween, inverted, undoable, type Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
-import { applyPatch } from '@/core/scene/patch';
+import { applyPatch, type Patch } from '@/core/scene/patch';
 import type { Cut } from '@/core/pictures/picture';
 import type { Layer } from '@/core/scene/scene';
 import { whyNotDrawn } from '@/core/survey/drawable';
@@ -51,6 +51,14 @@ export function edit(store: WorkbenchStore, recipe: (documents: Documents) => vo
   commit(store);
   editLive(store, recipe);
   commit(store);
+}
+
+/** A change that was tried before, as a step by itself. */
+export function editBy(store: WorkbenchStore, patch: Patch): void {
+  const after = applyPatch(store.getState().documents, patch);
+  edit(store, (d) => {
+    Object.assign(d, after);
+  });
 }
 
 function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {

@@ -21,6 +21,7 @@ import { watchOutside } from '../state/outside';
 import { watchSaving } from '../state/save-client';
 import { watchSurvey } from '../state/survey-client';
 import { writeView } from '../state/view';
+import { MirrorNote } from '../scene/MirrorNote';
 import { createWorkbench, sceneOf, type WorkbenchStart, type WorkbenchState } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { ConflictDialog } from './ConflictDialog';
@@ -43,6 +44,7 @@ function Lens() {
       <SceneColumn />
       <main className="middle" id="main">
         <FieldTools />
+        <MirrorNote />
         <Middle />
       </main>
       <CloseUp />

@@ -1,13 +1,16 @@
 import { around } from '../../placing/presets';
 import { lu, type Colour } from '../../scene/values';
-import type { Layer, PanelLayer } from '../../scene/scene';
+import type { Layer, PanelLayer, PlacedLayer, Scene } from '../../scene/scene';
 import { sayShare } from '../../formats/numbers';
 import { resolveColour } from '../../scene/values';
-import { scrimFor } from '../../survey/scrim';
-import { layerMend, placedLayer, sceneMend, type Mender } from '../mend';
+import type { Case } from '../../screens/cases';
+import type { SurveyInput } from '../../survey/prepare';
+import { scrimFor, type Scrim } from '../../survey/scrim';
+import { isOpaque } from '../../pixels/file';
+import { drawnOn, layerMend, placedLayer, sceneMend, type Mender, type Sick } from '../mend';
 
 /** Alpha goes into two hexadecimal digits, upwards, so that a scrim is not too weak by rounding. */
-export const withAlpha = (colour: string, alpha: number): string =>
+const withAlpha = (colour: string, alpha: number): string =>
   colour +
   Math.min(255, Math.ceil(alpha * 255))
     .toString(16)
@@ -16,7 +19,7 @@ export const withAlpha = (colour: string, alpha: number): string =>
 const pad = lu(0);
 
 /** A see-through panel right under a layer, a little larger than it. */
-export const scrimUnder = (layer: Layer & { parent?: string }, colour: Colour, id: string): PanelLayer => ({
+const scrimUnder = (layer: PlacedLayer, colour: Colour, id: string): PanelLayer => ({
   kind: 'panel',
   id,
   name: `Scrim under ${layer.name}`.slice(0, 120),
@@ -33,23 +36,45 @@ export const scrimUnder = (layer: Layer & { parent?: string }, colour: Colour, i
 /** A little more than is just enough, so that the next small change does not undo it. */
 const RESERVE = 0.05;
 
+/** A scrim as it is laid: with a reserve. */
+export interface LaidScrim extends Scrim {
+  scene: Scene;
+}
+
+/** A scene with the weakest scrim under a layer that is enough on every case, and a reserve; `null` where none is. */
+export function withScrim(
+  input: SurveyInput,
+  cases: readonly Case[],
+  layer: PlacedLayer,
+  least: number,
+  newId: () => string,
+): LaidScrim | null {
+  const found = scrimFor(input, cases, layer.id, least);
+  if (!found) return null;
+  const alpha = found.alpha === 0 ? 0 : Math.min(1, found.alpha + RESERVE);
+  const colour = { light: withAlpha(found.colour, alpha) };
+  const layers = input.scene.layers.flatMap((l) =>
+    l.id === layer.id ? [scrimUnder(layer, colour, newId()), l] : [l],
+  );
+  return { ...found, alpha: Math.ceil(alpha * 255) / 255, scene: { ...input.scene, layers } };
+}
+
 /** A scrim that is enough on every case. */
 export const scrim: Mender = (sick) => {
   const layer = placedLayer(sick);
   const { limit } = sick.finding.worst.breach;
-  const found = layer && scrimFor(sick.input, sick.cases, layer.id, limit.min ?? 3);
-  if (!layer || !found || found.alpha === 0) return [];
-  const alpha = Math.min(1, found.alpha + RESERVE);
-  const colour = { light: withAlpha(found.colour, alpha) };
-  const word = found.colour === '#000000' ? 'black' : 'white';
-  const label = `Lay a ${word} scrim of ${sayShare(Math.ceil(alpha * 255) / 255)} under it`;
-  return sceneMend(sick, label, (scene) => ({
-    ...scene,
-    layers: scene.layers.flatMap((l) =>
-      l.id === layer.id ? [scrimUnder(layer, colour, sick.newId()), l] : [l],
-    ),
-  }));
+  const laid = layer && withScrim(sick.input, sick.cases, layer, limit.min ?? 3, sick.newId);
+  if (!laid || laid.alpha === 0) return [];
+  const word = laid.colour === '#000000' ? 'black' : 'white';
+  return sceneMend(sick, `Lay a ${word} scrim of ${sayShare(laid.alpha)} under it`, () => laid.scene);
 };
+
+/** Whether one of the files that the layer is drawn from is opaque, as far as its pixels are known. */
+const drawnOpaque = (sick: Sick): boolean =>
+  drawnOn(sick).some((l) => {
+    const file = l.kind === 'picture' && sick.input.pixels?.get(l.rendition.hash);
+    return file && isOpaque(file.sums);
+  });
 
 /** Ink in white or in black. */
 export const otherInk: Mender = (sick) => {
@@ -65,7 +90,8 @@ export const otherInk: Mender = (sick) => {
         l.kind === 'text' ? { ...l, style: { ...l.style, colour } } : l,
       ),
     );
-  if (layer?.kind !== 'picture') return [];
+  // A tint would leave nothing of an opaque picture but a plain rectangle.
+  if (layer?.kind !== 'picture' || drawnOpaque(sick)) return [];
   return inks.flatMap(([word, tint]) =>
     layerMend(sick, `Tint it ${word}`, (l) => (l.kind === 'picture' ? { ...l, tint } : l)),
   );

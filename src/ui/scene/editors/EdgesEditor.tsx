@@ -2,6 +2,8 @@
 import type { Axis } from '@/core/geometry/rect';
 import type { Placing } from '@/core/placing/rule';
 import type { Length, NamedValue } from '@/core/scene/values';
+import { capitalised } from '@/core/formats/words';
+import { useAxisWords } from '../useAxisWords';
 import { LengthField } from './LengthField';
 
 interface Props {
@@ -15,32 +17,35 @@ interface Props {
 }
 
 const SIDES = [
-  { label: 'Left', axis: 'x', end: 'start' },
-  { label: 'Right', axis: 'x', end: 'end' },
-  { label: 'Top', axis: 'y', end: 'start' },
-  { label: 'Bottom', axis: 'y', end: 'end' },
+  { axis: 'x', end: 'start' },
+  { axis: 'x', end: 'end' },
+  { axis: 'y', end: 'start' },
+  { axis: 'y', end: 'end' },
 ] as const;
 
 /** The edges of a box that is pinned alike on several sides, each by itself. */
-export const EdgesEditor = ({ placing, named, percentOf, axes = ['x', 'y'], onChange, onCommit }: Props) => (
-  <details>
-    <summary>each edge by itself</summary>
-    {SIDES.filter((s) => axes.includes(s.axis)).map(({ label, axis, end }) => {
-      const rule = placing[axis];
-      if (rule.kind !== 'edges') return null;
-      const set = (offset: Length) =>
-        onChange({ ...placing, [axis]: { ...rule, [end]: { ...rule[end], offset } } });
-      return (
-        <LengthField
-          key={label}
-          label={label}
-          value={rule[end].offset}
-          named={named}
-          percentOf={percentOf}
-          onChange={set}
-          onCommit={onCommit}
-        />
-      );
-    })}
-  </details>
-);
+export function EdgesEditor({ placing, named, percentOf, axes = ['x', 'y'], onChange, onCommit }: Props) {
+  const words = useAxisWords();
+  return (
+    <details>
+      <summary>each edge by itself</summary>
+      {SIDES.filter((s) => axes.includes(s.axis)).map(({ axis, end }) => {
+        const rule = placing[axis];
+        if (rule.kind !== 'edges') return null;
+        const set = (offset: Length) =>
+          onChange({ ...placing, [axis]: { ...rule, [end]: { ...rule[end], offset } } });
+        return (
+          <LengthField
+            key={`${axis} ${end}`}
+            label={capitalised(words(axis)[end])}
+            value={rule[end].offset}
+            named={named}
+            percentOf={percentOf}
+            onChange={set}
+            onCommit={onCommit}
+          />
+        );
+      })}
+    </details>
+  );
+}

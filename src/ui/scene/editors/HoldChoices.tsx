@@ -2,21 +2,7 @@
 import type { Axis } from '@/core/geometry/rect';
 import type { Hold } from '@/core/placing/convert';
 import { Choices } from '../../workbench/Choices';
-
-const HOLDS: Record<Axis, { value: Hold; label: string }[]> = {
-  x: [
-    { value: 'start', label: 'left' },
-    { value: 'middle', label: 'middle' },
-    { value: 'end', label: 'right' },
-    { value: 'edges', label: 'both' },
-  ],
-  y: [
-    { value: 'start', label: 'top' },
-    { value: 'middle', label: 'middle' },
-    { value: 'end', label: 'bottom' },
-    { value: 'edges', label: 'both' },
-  ],
-};
+import { useAxisWords } from '../useAxisWords';
 
 interface Props {
   axis: Axis;
@@ -25,11 +11,20 @@ interface Props {
 }
 
 /** By which edges a layer is held along one axis. */
-export const HoldChoices = ({ axis, value, onChoose }: Props) => (
-  <Choices
-    label={axis === 'x' ? 'Held across by' : 'Held down by'}
-    options={HOLDS[axis]}
-    value={value}
-    onChoose={onChoose}
-  />
-);
+export function HoldChoices({ axis, value, onChoose }: Props) {
+  const { start, end } = useAxisWords()(axis);
+  const options: { value: Hold; label: string }[] = [
+    { value: 'start', label: start },
+    { value: 'middle', label: 'middle' },
+    { value: 'end', label: end },
+    { value: 'edges', label: 'both' },
+  ];
+  return (
+    <Choices
+      label={axis === 'x' ? 'Held across by' : 'Held down by'}
+      options={options}
+      value={value}
+      onChoose={onChoose}
+    />
+  );
+}
