@@ -168,11 +168,16 @@ describe('the sign-in scene', () => {
     expect(commands[1]).toMatchObject({ kind: 'image', tint: '#12303b' });
   });
 
-  it('refuses letters that the fonts do not have, by name', () => {
+  it('keeps a text with letters that the fonts do not have, and names them', () => {
     const edit = (s: Scene) => {
       const layer = s.layers.find((l) => l.id === 'note');
       if (layer?.kind === 'text') layer.text = 'Fähre 港';
     };
-    expect(() => draw(edit)).toThrow('The text of “Note” has “ä”, “港”, which the fonts do not have');
+    const { commands, result } = draw(edit);
+    const letters = groupOf(commands).commands.filter((c): c is Letters => c.kind === 'letters');
+    expect(letters.flatMap((l) => l.lines.map((line) => line.outline))).toContain('M0 0 Fähre 港');
+    const note = result.layers.find((l) => l.id === 'note')!;
+    expect(note.kind === 'text' && note.missing).toEqual(['ä', '港']);
+    expect(note.kind === 'text' && note.measures.missingLetters).toBe(2);
   });
 });

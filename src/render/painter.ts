@@ -89,8 +89,8 @@ function letters(
   if (!fonts) throw new Error('A text is drawn with fonts.');
   return {
     kind: 'letters',
-    lines: lines.map(({ text, x, baseline }) => ({
-      outline: fonts.outline(text, face),
+    lines: lines.map(({ text, x, baseline, reading }) => ({
+      outline: fonts.outline(text, face, reading),
       at: { x: x * scale, y: baseline * scale },
     })),
     // Letters may reach over their line, but by less than they are high.

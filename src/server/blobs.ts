@@ -1,5 +1,5 @@
 import { createHash } from 'node:crypto';
-import { constants } from 'node:fs';
+import { constants, readFileSync } from 'node:fs';
 import { access, mkdir, open, readFile, rename, rm } from 'node:fs/promises';
 import path from 'node:path';
 import { storeFolder } from './settings';
@@ -55,6 +55,9 @@ const previewFile = (hash: string, widthPx: number) =>
 export const storeOriginal = (hash: string, bytes: Buffer) => writeWhole(originalFile(hash), bytes);
 
 export const readOriginal = (hash: string): Promise<Buffer> => readFile(originalFile(hash));
+
+/** For what cannot wait, such as a transaction. */
+export const readOriginalNow = (hash: string): Buffer => readFileSync(originalFile(hash));
 
 export const storePreview = (hash: string, widthPx: number, bytes: Buffer) =>
   writeWhole(previewFile(hash, widthPx), bytes);

@@ -4,6 +4,7 @@ import path from 'node:path';
 export const INPUT_LIMITS = {
   pictureBytes: 64 * 1024 * 1024,
   picturePixels: 100_000_000,
+  fontBytes: 64 * 1024 * 1024,
   documentBytes: 4 * 1024 * 1024,
   nameLength: 120,
 } as const;

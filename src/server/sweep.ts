@@ -2,7 +2,7 @@ import { and, eq, isNotNull, lt } from 'drizzle-orm';
 import { readdir, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
 import { getDb } from './db/client';
-import { blobs, documents, history, projects } from './db/schema';
+import { blobs, documents, fonts, history, projects } from './db/schema';
 import { storeFolder } from './settings';
 
 const DAY_MS = 24 * 3600 * 1000;
@@ -50,12 +50,20 @@ export async function sweep(): Promise<void> {
     if (!named.includes(hash)) db.delete(blobs).where(eq(blobs.hash, hash)).run();
   }
 
+  const oldFonts = db
+    .select()
+    .from(fonts)
+    .where(lt(fonts.createdAt, before(KEEP_UNUSED_MS)))
+    .all();
+  for (const { hash } of oldFonts) {
+    if (!named.includes(hash)) db.delete(fonts).where(eq(fonts.hash, hash)).run();
+  }
+
   const kept = new Set(
-    db
-      .select({ hash: blobs.hash })
-      .from(blobs)
-      .all()
-      .map((b) => b.hash),
+    [
+      ...db.select({ hash: blobs.hash }).from(blobs).all(),
+      ...db.select({ hash: fonts.hash }).from(fonts).all(),
+    ].map((b) => b.hash),
   );
   for (const folder of ['pictures', 'previews']) {
     for (const file of await filesBelow(path.join(storeFolder(), folder))) {

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Derivation } from '@/core/pictures/derive';
 import { KeptFile } from '@/core/pictures/kept-file';
+import { ProjectFont } from '@/core/text/style';
 
 /** What went wrong with a request, in the server’s words or our own. */
 export class RequestProblem extends Error {
@@ -46,26 +47,34 @@ export async function request<T>(method: string, path: string, body?: unknown, h
   return json as T;
 }
 
-/**
- * Uploads one picture file.
- * @param onProgress share of the bytes that are sent, 0..1; 1 means that the server is working on it
- * @throws RequestProblem; an AbortError when cancelled
- */
-export function uploadFile(
-  projectId: string,
+/** What a file is told while it is sent. */
+export interface Sending {
+  /** share of the bytes that are sent, 0..1; 1 means that the server is working on it */
+  onProgress: (share: number) => void;
+  signal: AbortSignal;
+}
+
+/** Sends a file. @throws RequestProblem; an AbortError when cancelled; a ZodError for an answer of another shape */
+function upload<T extends z.ZodType>(
+  path: string,
   file: File,
-  onProgress: (share: number) => void,
-  signal: AbortSignal,
-): Promise<KeptFile> {
+  answer: T,
+  { onProgress, signal }: Sending,
+): Promise<z.infer<T>> {
   return new Promise((resolve, reject) => {
     const xhr = new XMLHttpRequest();
-    xhr.open('POST', `/api/projects/${projectId}/files?name=${encodeURIComponent(file.name)}`);
+    xhr.open('POST', `${path}?name=${encodeURIComponent(file.name)}`);
     xhr.responseType = 'json';
     xhr.upload.onprogress = (e) => onProgress(e.lengthComputable ? e.loaded / e.total : 0);
     xhr.onload = () => {
-      if (xhr.status === 201) return resolve(KeptFile.parse(xhr.response));
       const body = (xhr.response ?? {}) as Record<string, unknown>;
-      reject(new RequestProblem(xhr.status, String(body.title ?? `“${file.name}” was refused.`), body));
+      if (xhr.status !== 201) {
+        const words = String(body.title ?? `“${file.name}” was refused.`);
+        return reject(new RequestProblem(xhr.status, words, body));
+      }
+      const read = answer.safeParse(body);
+      if (read.success) resolve(read.data);
+      else reject(read.error);
     };
     xhr.onerror = () =>
       reject(new RequestProblem(0, `“${file.name}” could not be sent: the server cannot be reached.`));
@@ -74,6 +83,14 @@ export function uploadFile(
     xhr.send(file);
   });
 }
+
+/** Uploads one picture file. @throws RequestProblem; an AbortError when cancelled */
+export const uploadFile = (projectId: string, file: File, sending: Sending): Promise<KeptFile> =>
+  upload(`/api/projects/${projectId}/files`, file, KeptFile, sending);
+
+/** Uploads one font. @throws as above */
+export const uploadFont = (projectId: string, file: File, sending: Sending): Promise<ProjectFont> =>
+  upload(`/api/projects/${projectId}/fonts`, file, ProjectFont, sending);
 
 /** Has the server make a file from another. @throws RequestProblem */
 export const derive = async (projectId: string, asked: Derivation): Promise<KeptFile> =>

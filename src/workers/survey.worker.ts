@@ -7,7 +7,7 @@ import type { Needed } from '@/core/pictures/check';
 import type { Cut } from '@/core/pictures/picture';
 import { pixelsNeeded } from '@/core/survey/needed';
 import { summarise, type CaseSummary } from '@/core/survey/summary';
-import { loadFonts, type Fonts } from '@/render/fonts';
+import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { advising, filesTried, type Advice, type Asked, type Progress } from '@/core/findings/advise';
 import { because } from '@/core/findings/because';
 import { causesOf, type Cause } from '@/core/findings/causes';
@@ -37,7 +37,7 @@ import {
   type Outside,
   type SurveyInput,
 } from '@/core/survey/survey';
-import { filesOfScene, type Documents } from '@/core/scene/documents';
+import { filesOfScene, fontsOfScene, type Documents } from '@/core/scene/documents';
 import { createFilePixels } from './file-pixels';
 
 /** What a survey of everything says. */
@@ -69,13 +69,19 @@ const pixelsOf = createFilePixels();
 /** What the page hands over; fonts and pixels are loaded here. */
 export type Documented = Omit<SurveyInput, keyof Outside>;
 
-/** The fonts are only asked for by a scene that has text. */
-async function inputOf(asked: Documented): Promise<SurveyInput> {
+/** The fonts, with imported ones: the same object for as long as no new one is asked for. */
+const fontsWith = async (hashes: readonly string[]): Promise<Fonts> =>
+  (fonts = await withImported(fonts ?? (await loadFonts()), hashes));
+
+/** The fonts are only asked for by a scene that has text. @param more imported ones that it does not write with */
+async function inputOf(asked: Documented, more: readonly string[] = []): Promise<SurveyInput> {
   const { scene, pictures } = asked;
   const hasText = scene.layers.some((l) => l.kind === 'text');
   const pixels = await pixelsOf(filesOfScene(scene, pictures));
-  return { ...asked, fonts: hasText ? (fonts ??= await loadFonts()) : fonts, pixels };
+  return { ...asked, fonts: hasText ? await fontsWith([...fontsOfScene(scene), ...more]) : fonts, pixels };
 }
+
+const fontsOfProject = ({ project }: Documents) => (project.fonts ?? []).map((f) => f.hash);
 
 /** @param more files whose pixels are needed beside those of the scene, for what it is tried with */
 async function askedOf(documents: Documents, sceneId: string, more: readonly string[] = []): Promise<Asked> {
@@ -83,6 +89,8 @@ async function askedOf(documents: Documents, sceneId: string, more: readonly str
   await pixelsOf(more);
   const { fonts: known, pixels } = await inputOf(
     surveyInput(documents, documents.scenes[sceneId]!, { fonts: null }),
+    // Mends try other fonts.
+    fontsOfProject(documents),
   );
   return {
     documents,
@@ -105,7 +113,7 @@ async function launchAsked(documents: Documents, launchId: string): Promise<Laun
     launch,
     // Screens that are drawn alike may have different first windows.
     cases: distinctCases(cases, ({ screen }) => targetOf(launch, screen)?.id ?? '').map((g) => g.shown),
-    outside: { fonts: (fonts ??= await loadFonts()), pixels },
+    outside: { fonts: await fontsWith(fontsOfProject(documents)), pixels },
     earlier: launchKept && samePixels(launchKept.pixels, pixels) ? launchKept.kept : null,
   };
 }

@@ -1,4 +1,5 @@
 import { sayNumber, sayRatio, sayShare, sayTimes } from '../formats/numbers';
+import { sayLetters } from '../formats/words';
 import { extent, type Axis, type Side } from '../geometry/rect';
 import { AXIS_WORDS } from '../sentences/words';
 import type { Case } from '../screens/cases';
@@ -132,6 +133,18 @@ function whyKept(context: Context, asked: Asked): Reason {
   );
 }
 
+/** Which letters a text has that its font has not. */
+function whyMissing(context: Context, asked: Asked): Reason {
+  const drawn = drawnLayer(context, asked.layer.id);
+  const letters = drawn.kind === 'text' ? drawn.missing : [];
+  if (letters.length === 0) return reason(`The font has every letter of ${asked.layer.name}.`);
+  return reason(
+    `Its font has no ${sayLetters(letters)}: a box is drawn for each. Import a font that has them, or leave them out.`,
+    [],
+    { part: { layerId: asked.layer.id, path: ['style'] } },
+  );
+}
+
 const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) => Reason> = {
   'drawn-width': (c, a) => whyDrawn(c, a, 'x'),
   'drawn-height': (c, a) => whyDrawn(c, a, 'y'),
@@ -160,6 +173,7 @@ const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) 
   'off-centre': whyOffCentre,
   overlap: whyOverlap,
   collapse: whyCollapsed,
+  'missing-letters': whyMissing,
 };
 
 /**

@@ -66,7 +66,8 @@ export type FigureName =
   | 'contrast'
   | 'off-centre'
   | 'overlap'
-  | 'collapse';
+  | 'collapse'
+  | 'missing-letters';
 
 export interface Figure {
   name: FigureName;

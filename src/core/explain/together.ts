@@ -1,6 +1,7 @@
 import { sayArea, sayNumber } from '../formats/numbers';
 import type { Axis } from '../geometry/rect';
-import { intersect } from '../geometry/rect';
+import { overlapWith } from '../measure/overlap';
+import { standingOf } from '../survey/together';
 import { drawnLayer, rulePath, type Asked, type Context } from './context';
 import { reason, type Reason } from './reason';
 
@@ -31,15 +32,12 @@ export function whyOffCentre(context: Context, { layer }: Asked): Reason {
 export function whyOverlap({ result }: Context, { layer }: Asked): Reason {
   const own = result.layers.find((l) => l.id === layer.id);
   if (!own || own.kind === 'ground' || !own.placement.visible) return reason('Nothing of it is seen.');
-  const { visible } = own.placement;
-  const others = result.layers.filter(
-    (l) =>
-      l.kind !== 'ground' &&
-      l.id !== layer.id &&
-      l.role !== 'background' &&
-      l.placement.visible &&
-      intersect(l.placement.visible, visible),
-  );
+  const standing = standingOf(result.layers);
+  const self = standing.find((s) => s.id === layer.id);
+  const others = result.layers.filter((l) => {
+    const other = standing.find((s) => s.id === l.id);
+    return self && other && other !== self && overlapWith(self, other, standing) > 0;
+  });
   return reason(
     `It shares ${sayArea(own.measures.overlap)} with ${others.map((l) => l.name).join(', ')}.`,
     [],

@@ -31,8 +31,8 @@ describe.each(['winter-splash', 'sign-in', 'notice'])('on %s every measure that 
 
   it.each(MEASURES)('says why, with its figure and the part of a rule: %s', (measure) => {
     const found = findings.filter((f) => f.measure === measure);
-    // Only keep areas are not in all three.
-    if (!measure.startsWith('keep')) expect(found.length).toBeGreaterThan(0);
+    // Only keep areas and texts are not in all three.
+    if (!measure.startsWith('keep') && measure !== 'missing-letters') expect(found.length).toBeGreaterThan(0);
     for (const finding of found) {
       const why = because(input, finding, cases);
       const all = steps(why).map((s) => s.reason);
@@ -46,6 +46,20 @@ describe.each(['winter-splash', 'sign-in', 'notice'])('on %s every measure that 
         expect([measure, causeOf(why, measure)?.layerId !== undefined]).toEqual([measure, true]);
     }
   });
+});
+
+it('letters that a font lacks are named, and lead to the type of the text', () => {
+  const input = demoInput('sign-in');
+  const scene = structuredClone(input.scene);
+  const note = scene.layers.find((l) => l.id === 'note')!;
+  if (note.kind !== 'text') throw new Error('It is a text');
+  note.text = 'Fähre 港 港';
+  const limits: Limit[] = [{ measure: 'missing-letters', role: 'text', max: 0, outcome: 'warn' }];
+  const [finding] = findingsOf(survey({ ...input, scene, limits }, cases), cases);
+  expect(finding).toMatchObject({ id: 'note missing-letters', worst: { breach: { value: 2 } } });
+  const why = because({ ...input, scene, limits }, finding!, cases);
+  expect(why.because[0]!.text).toContain('Its font has no “ä” and “港”: a box is drawn for each.');
+  expect(causeOf(why, 'missing-letters')).toEqual({ layerId: 'note', path: ['style'] });
 });
 
 it('a fold is named with where it runs, and an edge with how far it lies off the grid', () => {

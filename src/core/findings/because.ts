@@ -36,6 +36,7 @@ const FIGURES: Record<LayerMeasure, Figure['name']> = {
   'off-centre-screen': 'off-centre',
   'off-centre-safe': 'off-centre',
   overlap: 'overlap',
+  'missing-letters': 'missing-letters',
 };
 
 /** The side on which it shows most, where the figure does not find it itself. */

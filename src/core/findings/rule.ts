@@ -33,6 +33,7 @@ export const RULES = {
   overlap: { id: 'overlap', word: 'lies across another layer' },
   contrast: { id: 'low-contrast', word: 'hard to make out' },
   collapse: { id: 'collapsed', word: 'collapsed to nothing' },
+  'missing-letters': { id: 'missing-letters', word: 'has letters that its font lacks' },
   'bar-contrast': { id: 'bar-unreadable', word: 'has signs that are hard to make out' },
   grounds: { id: 'wrong-ground', word: 'has no ground, or more than one' },
   unpaired: { id: 'missing-dark', word: 'lacks a dark half' },

@@ -1,6 +1,16 @@
 import { LAYER_ROLES } from '../scene/scene';
 import type { Limit } from './limit';
 
+/** Younger than the others: projects that were made before it get it as well. */
+export const MISSING_LETTERS: Limit = {
+  measure: 'missing-letters',
+  role: 'text',
+  max: 0,
+  outcome: 'warn',
+  reason:
+    'Where the font has no letter a box is drawn: on a phone some other font stands in, or a box as well.',
+};
+
 /** Limits that a project starts with, each with its reason. */
 export const DEFAULT_LIMITS: readonly Limit[] = [
   {
@@ -192,6 +202,7 @@ export const DEFAULT_LIMITS: readonly Limit[] = [
     outcome: 'fail',
     reason: 'The text lies under a bar, a cutout or a rounded corner, or leaves the screen.',
   },
+  MISSING_LETTERS,
   {
     measure: 'bar-contrast',
     role: 'bar',

@@ -27,6 +27,7 @@ export const LAYER_MEASURES = [
   'spill',
   'contrast',
   'collapse',
+  'missing-letters',
 ] as const;
 export type LayerMeasure = (typeof LAYER_MEASURES)[number];
 

@@ -177,6 +177,7 @@ describe('limits', () => {
       spill: spill(p),
       subPixel: subPixel(p.drawn, 2),
       overlap: 0,
+      missingLetters: null,
       collapsed: collapsed(p.box),
     };
   };

@@ -45,6 +45,8 @@ export class Measures {
   contrast: number | null;
   /** axes along which the box has no extent, 0..2 */
   readonly collapsed: number;
+  /** of a text, the number of letters that its font does not have, each counted once */
+  missingLetters: number | null;
 
   /** @param all to be copied */
   constructor(all: Measures) {
@@ -64,6 +66,7 @@ export class Measures {
     this.keep = all.keep;
     this.contrast = all.contrast;
     this.collapsed = all.collapsed;
+    this.missingLetters = all.missingLetters;
   }
 }
 
@@ -113,6 +116,8 @@ export function measure({
     contrast: null,
     overlap: 0,
     collapsed: collapsed(p.box),
+    // Only of texts.
+    missingLetters: null,
   });
 }
 
@@ -176,6 +181,7 @@ const FIGURES: Record<LayerMeasure, (side?: MeasureSide) => Figure> = {
   spill: () => (m) => m.spill,
   contrast: () => (m) => m.contrast,
   collapse: () => (m) => m.collapsed,
+  'missing-letters': () => (m) => m.missingLetters,
 };
 
 /**

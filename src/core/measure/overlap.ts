@@ -24,14 +24,13 @@ function isHeldBy(layer: Standing, panel: Standing, all: readonly Standing[]): b
 const isOn = (a: Standing, b: Standing, all: readonly Standing[]) =>
   b.around?.includes(a.id) || isHeldBy(a, b, all);
 
-/** Area that a layer shares with others, lu², wholly or in part; but for the panel it lies on, and what lies on it. */
-export function overlapOf(layer: Standing, others: readonly Standing[]): number {
-  let sum = 0;
-  for (const other of others) {
-    if (other.id === layer.id) continue;
-    const common = intersect(layer.seen, other.seen);
-    if (!common || Math.min(common.width, common.height) < HAIR) continue;
-    if (!isOn(layer, other, others) && !isOn(other, layer, others)) sum += area(common);
-  }
-  return sum;
+/** Area that two layers share, lu²; 0 where one lies on the other as on its ground. @param all for who holds whom */
+export function overlapWith(a: Standing, b: Standing, all: readonly Standing[]): number {
+  const common = intersect(a.seen, b.seen);
+  if (!common || Math.min(common.width, common.height) < HAIR) return 0;
+  return isOn(a, b, all) || isOn(b, a, all) ? 0 : area(common);
 }
+
+/** Area that a layer shares with others, lu², wholly or in part; but for the panel it lies on, and what lies on it. */
+export const overlapOf = (layer: Standing, others: readonly Standing[]): number =>
+  others.reduce((sum, o) => (o.id === layer.id ? sum : sum + overlapWith(layer, o, others)), 0);

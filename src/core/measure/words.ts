@@ -42,6 +42,7 @@ const FIGURES: Record<MeasureName, { word: string; say: (value: number) => strin
   grounds: { word: 'grounds', say: String, typed: COUNT },
   unpaired: { word: 'without a dark half', say: String, typed: COUNT },
   contrast: { word: 'contrast', say: sayContrast, typed: CONTRAST },
+  'missing-letters': { word: 'letters missing', say: String, typed: COUNT },
   collapse: {
     word: 'collapsed along',
     say: (axes) => (axes === 1 ? '1 axis' : `${axes} axes`),
@@ -75,6 +76,7 @@ const NOUNS: Partial<Record<MeasureName, string>> = {
   grounds: 'number of grounds',
   unpaired: 'number of missing dark halves',
   collapse: 'number of collapsed axes',
+  'missing-letters': 'number of letters that the font lacks',
 };
 /** What a measure is called where it is not followed by a figure. */
 export const measureNoun = (measure: MeasureName) => NOUNS[measure] ?? FIGURES[measure].word;

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { scenesShown } from '../launch/launch';
 import type { Picture } from '../pictures/picture';
+import { fontHash } from '../text/style';
 import { Project } from './project';
 import { Scene } from './scene';
 
@@ -12,6 +13,7 @@ export const Documents = z
       ...sceneList(project, scenes),
       ...missingPictures(project, scenes),
       ...launchedScenes(project, scenes),
+      ...missingFonts(project, scenes),
     ]) {
       ctx.addIssue({ code: 'custom', message });
     }
@@ -37,6 +39,26 @@ export function usersOfPicture(id: string, scenes: Record<string, Scene>): strin
       .filter((l) => l.kind === 'picture' && l.picture === id)
       .map((l) => `${scene.name}, ${l.name}`),
   );
+}
+
+/** The hashes of the imported fonts that a scene writes with. */
+export const fontsOfScene = ({ layers }: Scene): string[] => [
+  ...new Set(layers.flatMap((l) => (l.kind === 'text' ? (fontHash(l.style.font) ?? []) : []))),
+];
+
+/** Where an imported font is used, as “scene, layer”. */
+export const usersOfFont = (hash: string, scenes: Record<string, Scene>): string[] =>
+  Object.values(scenes).flatMap((scene) =>
+    scene.layers
+      .filter((l) => l.kind === 'text' && fontHash(l.style.font) === hash)
+      .map((l) => `${scene.name}, ${l.name}`),
+  );
+
+function missingFonts({ fonts = [] }: Project, scenes: Record<string, Scene>): string[] {
+  const used = new Set(Object.values(scenes).flatMap(fontsOfScene));
+  return [...used]
+    .filter((hash) => !fonts.some((f) => f.hash === hash))
+    .map((hash) => `A font that is still used cannot go: ${usersOfFont(hash, scenes).join('; ')}.`);
 }
 
 /** The hashes of all files that a scene may take, in any cut and appearance. */

@@ -1,4 +1,5 @@
 import { demo } from '../../../demo/testing';
+import { MISSING_LETTERS } from '../measure/defaults';
 import type { Documents } from './documents';
 import { NewerSchema, readDocuments, schemaOf } from './migrate';
 import { SCHEMA_VERSION } from './project';
@@ -10,10 +11,16 @@ const extent = { kind: 'length' as const, length: lu(200) };
 const middle = { kind: 'middle' as const, region: 'safe' as const, shift: lu(0), extent };
 const idle = { x: middle, y: middle, ratio: { value: 2, strict: true } };
 
+/** The first version did not know letters that fonts lack. */
+function asVersionOne({ project }: Documents): void {
+  project.schema = 1 as typeof SCHEMA_VERSION;
+  project.limits = project.limits.filter((l) => l.measure !== 'missing-letters');
+}
+
 /** As the first version wrote them: a rule, and one that differs, with two extents and a shape. */
 function old(): Documents {
   const documents = structuredClone(demo);
-  documents.project.schema = 1 as typeof SCHEMA_VERSION;
+  asVersionOne(documents);
   const emblem = emblemOf(documents);
   emblem.placing = idle;
   emblem.when = [{ orientation: 'landscape', placing: idle }];
@@ -33,6 +40,7 @@ describe('documents of an older version', () => {
     expect(emblemOf(after).when![0]!.placing).toEqual(sized);
     const expected = structuredClone(before);
     expected.project.schema = SCHEMA_VERSION;
+    expected.project.limits.push(MISSING_LETTERS);
     emblemOf(expected).placing = sized;
     emblemOf(expected).when![0]!.placing = sized;
     expect(after).toEqual(expected);
@@ -40,8 +48,11 @@ describe('documents of an older version', () => {
 
   it('are left as they are otherwise', () => {
     const same = structuredClone(demo);
-    same.project.schema = 1 as typeof SCHEMA_VERSION;
-    expect(readDocuments(same)).toEqual(demo);
+    asVersionOne(same);
+    const { project, scenes } = readDocuments(same);
+    expect(scenes).toEqual(demo.scenes);
+    expect(new Set(project.limits)).toEqual(new Set(demo.project.limits));
+    expect({ ...project, limits: [] }).toEqual({ ...demo.project, limits: [] });
   });
 });
 

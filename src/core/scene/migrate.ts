@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { MISSING_LETTERS } from '../measure/defaults';
 import { AxisRule, Ratio, withoutIdleShape } from '../placing/rule';
 import { Documents } from './documents';
 import { SCHEMA_VERSION } from './project';
@@ -44,8 +45,20 @@ function dropIdleShapes(documents: Versioned): Versioned {
   return { ...documents, scenes: Object.fromEntries(scenes) };
 }
 
+/** Version 1 did not know texts with letters that their font lacks: nothing was said of them. */
+function limitLetters(documents: Versioned): Versioned {
+  const { limits } = documents.project;
+  if (!Array.isArray(limits)) return documents;
+  return {
+    ...documents,
+    project: { ...documents.project, limits: [...(limits as unknown[]), MISSING_LETTERS] },
+  };
+}
+
 /** From each older version to the next: `MIGRATIONS[n]` turns version n into n + 1. */
-const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = { 1: dropIdleShapes };
+const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
+  1: (documents) => limitLetters(dropIdleShapes(documents)),
+};
 
 /** The version of documents that are not read yet. @throws ZodError */
 export const schemaOf = (json: unknown): number => Versioned.parse(json).project.schema;

@@ -5,11 +5,12 @@ import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
 import { Picture } from '../pictures/picture';
 import { Screen } from '../screens/screen';
+import { ProjectFont } from '../text/style';
 import { Id, NamedValue } from './values';
 
 /**
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.
- * 2: no shape beside two given extents.
+ * 2: no shape beside two given extents; a limit on letters that fonts lack.
  */
 export const SCHEMA_VERSION = 2;
 
@@ -32,6 +33,8 @@ export const Project = z.looseObject({
     .optional(),
   /** from the tap to the first screen */
   launches: z.array(Launch).max(20).optional(),
+  /** fonts that were imported, besides those that come with the product */
+  fonts: z.array(ProjectFont).max(50).optional(),
   /** how names of files are read; the usual way when absent */
   naming: Naming.optional(),
   /** the densities that a picture of several files should have, px per lu; the usual ones when absent */

@@ -11,7 +11,7 @@ import {
 import { isZero } from '../scene/values';
 import type { When } from '../scene/when';
 import { sameJson } from '../scene/patch';
-import type { TextStyle } from '../text/style';
+import { fontHash, type TextStyle } from '../text/style';
 import { colourPart, paintPart } from './colour';
 import { clipPart, fitTokens, radiusPart } from './fit';
 import { capital, joined, type Part, type Path, type Token } from './parts';
@@ -32,9 +32,11 @@ const linesTo = (place: TextStyle['align']['x'], names: Pick<Names, 'mirrored'>)
 /** “24 bold sans, lines to the middle, at most 2 lines” */
 export function sayStyle(
   { font, weight, size, align, maxLines, shrinkTo }: TextStyle,
-  names: Pick<Names, 'mirrored'>,
+  names: Pick<Names, 'mirrored' | 'fonts'>,
 ): string {
-  const face = `${sayNumber(size)} ${weight === 700 ? 'bold ' : ''}${font}`;
+  const hash = fontHash(font);
+  const own = names.fonts?.find((f) => f.hash === hash)?.name ?? 'an imported font';
+  const face = `${sayNumber(size)} ${hash ? own : `${weight === 700 ? 'bold ' : ''}${font}`}`;
   const most = maxLines && `at most ${maxLines} ${maxLines === 1 ? 'line' : 'lines'}`;
   const shrinks = shrinkTo && `shrinks to fit, down to ${sayNumber(shrinkTo)}`;
   return [face, linesTo(align.x, names), most, shrinks].filter(Boolean).join(', ');

@@ -2,12 +2,15 @@ import { sayNumber } from '../formats/numbers';
 import type { Axis } from '../geometry/rect';
 import type { Basis, Region } from '../placing/rule';
 import type { Length, NamedValue } from '../scene/values';
+import type { ProjectFont } from '../text/style';
 import type { Path } from './parts';
 
 /** What sentences refer to by name. */
 export interface Names {
   layers: readonly { id: string; name: string }[];
   named: readonly NamedValue[];
+  /** that were imported */
+  fonts?: readonly Pick<ProjectFont, 'hash' | 'name'>[] | undefined;
   /** where the rule that is said stands inside of its layer; the layer itself when absent */
   base?: Path;
   /** name of the panel that holds the layer whose rule is said */

@@ -161,8 +161,8 @@ function drawText(layer: TextLayer, scope: Scope): TextResult {
   const twin = twinOf(layer.id, 'text', scope);
   const face = faceOf(style);
   if (twin) {
-    const { fontSize, lines, shortened } = twin;
-    return new TextResult(layer, lyingAlike(twin), { face, fontSize, colour, lines, shortened });
+    const { fontSize, lines, shortened, missing } = twin;
+    return new TextResult(layer, lyingAlike(twin), { face, fontSize, colour, lines, shortened, missing });
   }
   const box = boxOf(layer.id, scope);
   const block = blockOf(layer, input.fonts, box.width, box.height);
@@ -174,13 +174,16 @@ function drawText(layer: TextLayer, scope: Scope): TextResult {
   const baseline = top + (pitch + (ascent - descent) * block.fontSize) / 2;
   const startOf = (width: number) => box.x + (box.width - width) * PLACES[alignX];
   const lines = block.lines.map(
-    ({ text, width }, i) => new TextLine(text, startOf(width), baseline + i * pitch),
+    ({ text, width, reading }, i) => new TextLine(text, startOf(width), baseline + i * pitch, reading),
   );
   const drawn = rectOf(startOf(block.width), top, block.width, block.height);
   const placement = placeAsIs(drawn, box, windowOf(layer, scope));
   const { fontSize, shortened } = block;
-  const set = { face, fontSize, colour, lines, shortened };
-  return new TextResult(layer, lying(layer, placement, null, scope), set);
+  const missing = input.fonts!.missing(layer.text, face);
+  const set = { face, fontSize, colour, lines, shortened, missing };
+  const result = new TextResult(layer, lying(layer, placement, null, scope), set);
+  result.measures.missingLetters = missing.length;
+  return result;
 }
 
 function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {

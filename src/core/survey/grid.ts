@@ -7,9 +7,6 @@ export interface Division {
   columns: number;
   rows: number;
 }
-/** Under a text, a logo or a bar. */
-export const TILES: Division = { columns: 8, rows: 8 };
-
 export interface Grid extends Division {
   rect: Rect;
   count: number;

@@ -12,7 +12,6 @@ import {
 import { resolveLength, type NamedValue } from '../scene/values';
 import type { Regions } from '../screens/regions';
 import { fitsFreely, setText, type TextBlock, type TextMetrics } from '../text/layout';
-import { faceOf } from '../text/style';
 
 const mirroredRegions = ({ screen, safe, content, margins }: Regions): Regions => ({
   screen,
@@ -20,19 +19,6 @@ const mirroredRegions = ({ screen, safe, content, margins }: Regions): Regions =
   content: mirrored(content, screen.width),
   margins: mirrored(margins, screen.width),
 });
-
-/** Refuses what the fonts do not have, so that it is not drawn wrong. */
-function checkedFonts({ name, text, style }: TextLayer, fonts: TextMetrics | null): TextMetrics {
-  if (!fonts) throw new Error('The fonts are not loaded yet.');
-  const missing = fonts.missing(text, faceOf(style));
-  if (missing.length > 0) {
-    const list = missing.map((c) => `“${c}”`).join(', ');
-    throw new Error(
-      `The text of “${name}” has ${list}, which the fonts do not have: Latin, Greek and Cyrillic.`,
-    );
-  }
-  return fonts;
-}
 
 interface Blocks {
   text: string;
@@ -56,8 +42,8 @@ function blocksOf(layer: TextLayer, fonts: TextMetrics | null): Blocks {
   const { text, style } = layer;
   const kept = known.get(style);
   if (kept?.text === text && kept.fonts === fonts) return kept;
-  const checked = checkedFonts(layer, fonts);
-  const blocks = { text, fonts: checked, free: setText(text, style, Infinity, checked), blocks: new Map() };
+  if (!fonts) throw new Error('The fonts are not loaded yet.');
+  const blocks = { text, fonts, free: setText(text, style, Infinity, fonts), blocks: new Map() };
   known.set(style, blocks);
   return blocks;
 }

@@ -11,6 +11,7 @@ import type { Outline } from '../screens/outline';
 import type { Regions } from '../screens/regions';
 import type { Rotation } from '../screens/screen';
 import type { Orientation } from '../screens/turn';
+import type { Reading } from '../text/layout';
 import type { Face } from '../text/style';
 
 /** What a result takes over from its layer. */
@@ -102,6 +103,7 @@ export class TextLine {
     readonly text: string,
     readonly x: number,
     readonly baseline: number,
+    readonly reading: Reading,
   ) {}
 }
 
@@ -113,11 +115,13 @@ export class TextResult extends PlacedBase {
   readonly colour: string;
   readonly lines: readonly TextLine[];
   readonly shortened: boolean;
+  /** letters that its font does not have, each once: boxes are drawn in their place */
+  readonly missing: readonly string[];
 
   constructor(
     layer: Held,
     lying: Lying,
-    own: Pick<TextResult, 'face' | 'fontSize' | 'colour' | 'lines' | 'shortened'>,
+    own: Pick<TextResult, 'face' | 'fontSize' | 'colour' | 'lines' | 'shortened' | 'missing'>,
   ) {
     super(layer, lying);
     this.face = own.face;
@@ -125,6 +129,7 @@ export class TextResult extends PlacedBase {
     this.colour = own.colour;
     this.lines = own.lines;
     this.shortened = own.shortened;
+    this.missing = own.missing;
   }
 }
 

@@ -12,7 +12,7 @@ import { measuredAs, type CaseResult, type LayerResult } from './result';
 export type Together = Pick<CaseResult, 'layers' | 'barContrast'>;
 
 /** The layers that none of their like should lie across, as far as they are seen. */
-function standingOf(layers: readonly LayerResult[]): Standing[] {
+export function standingOf(layers: readonly LayerResult[]): Standing[] {
   const standing: Standing[] = [];
   for (const l of layers) {
     if (l.kind === 'ground' || l.role === 'background') continue;

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { halfWide } from '../testing/fonts';
-import { fitsFreely, setText } from './layout';
+import { fitsFreely, setText, type TextMetrics } from './layout';
 import type { TextStyle } from './style';
 
 const style = (more: Partial<TextStyle> = {}): TextStyle => ({
@@ -34,6 +34,25 @@ describe('a text in lines', () => {
     expect(lines('the winter ferry', 49)).toEqual(['the', 'winter', 'ferry']);
     expect(lines('a\nlighthouse', 20)).toEqual(['a', 'ligh', 'thou', 'se']);
     expect(lines('in lighthouses', 20)).toEqual(['in', 'ligh', 'thou', 'ses']);
+  });
+
+  it('breaks after a hyphen, and shows a soft one only where it breaks', () => {
+    expect(lines('sea-view', 20)).toEqual(['sea-', 'view']);
+    expect(lines('sea-view', 40)).toEqual(['sea-view']);
+    const soft: TextMetrics = {
+      ...halfWide,
+      width: (s) => [...s].length * 0.5,
+      breaks: (s) => [...s.matchAll(/\u00ad/g)].map((m) => m.index + 1),
+    };
+    const inRoom = (within: number) =>
+      setText('light\u00adhouse', style(), within, soft).lines.map((l) => l.text);
+    expect(inRoom(50)).toEqual(['lighthouse']);
+    expect(inRoom(40)).toEqual(['light-', 'house']);
+  });
+
+  it('leaves out the spaces that a line was broken at, and keeps those in it', () => {
+    expect(lines('the  winter   ferry', 55)).toEqual(['the  winter', 'ferry']);
+    expect(set('a  b', Infinity).width).toBe(20);
   });
 
   it('keeps a character whole that is made of several', () => {

@@ -1,20 +1,29 @@
 import type { Size } from '../geometry/rect';
 import { faceOf, type Face, type TextStyle } from './style';
 
+/** Which way a paragraph is read: what its lines begin with lies at that side. */
+export type Reading = 'ltr' | 'rtl';
+
 /** What a font says; handed in, so that the core reads no files. All lengths are shares of the font size. */
 export interface TextMetrics {
   /** width of a run of text on one line, kerning included */
   width: (text: string, face: Face) => number;
   /** how far the letters reach above and below the baseline, ≥ 0 */
   vertical: (face: Face) => { ascent: number; descent: number };
-  /** the characters that the font does not have, each once */
+  /** the letters that the font does not have, each once: boxes are drawn in their place */
   missing: (text: string, face: Face) => string[];
+  /** where a line of a paragraph may end: after so many code units, ascending. Source: Unicode Standard Annex 14 */
+  breaks: (paragraph: string) => number[];
+  /** which way a paragraph is read, by its first letter that says so. Source: Unicode Standard Annex 9, P2 and P3 */
+  reading: (paragraph: string) => Reading;
 }
 
 export interface Line {
   text: string;
   /** lu */
   width: number;
+  /** of the paragraph that it is a line of */
+  reading: Reading;
 }
 
 export interface TextBlock extends Size {
@@ -47,26 +56,47 @@ function longestStart(text: string, fits: Fits): string {
   return all.slice(0, low).join('');
 }
 
-/** One paragraph, broken at spaces, and inside of a word only where the word alone is too wide. */
-function broken(paragraph: string, fits: Fits): string[] {
+/** Spaces at the end of a line that was broken are not seen. Source: CSS Text 3 §4.1.3. */
+const SPACES_AT_END = /[ \t\u1680\u2000-\u2006\u2008-\u200a\u205f\u3000]+$/u;
+const SOFT_HYPHEN = '\u00ad';
+
+/** What is seen of a stretch of text as a line: a soft hyphen only where the line was broken at it. */
+function seenOf(stretch: string, isBroken: boolean): string {
+  const hyphen = isBroken && stretch.endsWith(SOFT_HYPHEN) ? '-' : '';
+  const shown = stretch.replaceAll(SOFT_HYPHEN, '').replaceAll('\u200b', '');
+  return (isBroken ? shown.replace(SPACES_AT_END, '') : shown) + hyphen;
+}
+
+/** The stretches of a paragraph between the places where a line may end. */
+function stretchesOf(paragraph: string, breaks: readonly number[]): string[] {
+  const ends = [...breaks.filter((at) => at > 0 && at < paragraph.length), paragraph.length];
+  return ends.map((end, i) => paragraph.slice(i > 0 ? ends[i - 1] : 0, end));
+}
+
+/**
+ * One paragraph, broken where lines may end, and inside of a stretch only where that alone is too wide.
+ * Sources: Unicode Standard Annex 14 (where lines may end), CSS Text 3 §5.4 (overflow-wrap: break-word).
+ */
+function broken(paragraph: string, breaks: readonly number[], fits: Fits): string[] {
   const lines: string[] = [];
   let line = '';
-  for (const word of paragraph.split(' ')) {
-    const longer = line === '' ? word : `${line} ${word}`;
-    if (fits(longer)) {
-      line = longer;
-      continue;
+  const stretches = stretchesOf(paragraph, breaks);
+  stretches.forEach((stretch, i) => {
+    const isLast = i === stretches.length - 1;
+    if (fits(seenOf(line + stretch, !isLast))) {
+      line += stretch;
+      return;
     }
-    if (line !== '') lines.push(line);
-    line = word;
-    while (line !== '' && !fits(line)) {
+    if (line !== '') lines.push(seenOf(line, true));
+    line = stretch;
+    while (!fits(seenOf(line, !isLast))) {
       const start = longestStart(line, fits);
       if (start.length === line.length) break;
       lines.push(start);
       line = line.slice(start.length);
     }
-  }
-  return [...lines, line];
+  });
+  return [...lines, seenOf(line, false)];
 }
 
 function withEllipsis(line: string, fits: Fits): string {
@@ -85,11 +115,17 @@ function setAt(
   const face = faceOf(style);
   const width = (s: string) => metrics.width(s, face) * fontSize;
   const fits: Fits = (s) => width(s) <= within + ROUNDING;
-  const all = text.split('\n').flatMap((paragraph) => broken(paragraph, fits));
+  const all = text.split('\n').flatMap((paragraph) => {
+    const reading = metrics.reading(paragraph);
+    return broken(paragraph, metrics.breaks(paragraph), fits).map((line) => ({ text: line, reading }));
+  });
   const kept = all.slice(0, style.maxLines ?? all.length);
   const shortened = kept.length < all.length;
-  if (shortened) kept.push(withEllipsis(kept.pop()!, fits));
-  const lines = kept.map((s) => ({ text: s, width: width(s) }));
+  if (shortened) {
+    const last = kept.pop()!;
+    kept.push({ ...last, text: withEllipsis(last.text, fits) });
+  }
+  const lines = kept.map((line) => ({ ...line, width: width(line.text) }));
   return {
     lines,
     fontSize,
@@ -113,7 +149,7 @@ export const fitsFreely = (free: TextBlock, style: TextStyle, within: number, he
   style.shrinkTo === undefined ? free.width <= within + ROUNDING : isWhole(free, within, height);
 
 /**
- * A text set in lines. They break at line breaks, at spaces, and then anywhere; over `maxLines` the last one ends
+ * A text set in lines. They break at line breaks, where Unicode lets lines end, and then anywhere; over `maxLines` the last one ends
  * with an ellipsis. Where the style lets it shrink and a box is given, the font size is the largest that fits the
  * box whole, at least `shrinkTo`.
  * @param within the width that lines may take, lu; Infinity breaks only at line breaks

@@ -3,11 +3,16 @@ import { Colour } from '../scene/values';
 
 /** The fonts that come with the product. */
 export const FONTS = ['sans', 'serif'] as const;
+
+/** A font that was imported into the project, by the SHA-256 of its file. */
+export const ImportedFont = z.templateLiteral(['font:', z.string().regex(/^[0-9a-f]{64}$/)]);
+export type ImportedFont = z.infer<typeof ImportedFont>;
 export const WEIGHTS = [400, 700] as const;
 const Place = z.enum(['start', 'middle', 'end']);
 
 export const TextStyle = z.object({
-  font: z.enum(FONTS),
+  font: z.union([z.enum(FONTS), ImportedFont]),
+  /** of the fonts that come with the product; an imported one has the weight that it has */
   weight: z.union([z.literal(400), z.literal(700)]),
   /** font size, lu */
   size: z.number().positive().max(1000),
@@ -23,8 +28,26 @@ export const TextStyle = z.object({
 });
 export type TextStyle = z.infer<typeof TextStyle>;
 
-export type Face = `${TextStyle['font']}-${TextStyle['weight']}`;
-export const faceOf = ({ font, weight }: Pick<TextStyle, 'font' | 'weight'>): Face => `${font}-${weight}`;
-export const FACES: readonly Face[] = FONTS.flatMap((font) =>
-  WEIGHTS.map((weight) => faceOf({ font, weight })),
+export type ShippedFace = `${(typeof FONTS)[number]}-${TextStyle['weight']}`;
+/** What letters are taken from. */
+export type Face = ShippedFace | ImportedFont;
+
+const isImported = (name: string): name is ImportedFont => name.startsWith('font:');
+/** The hash of the file of an imported font; `null` of one that comes with the product. */
+export const fontHash = (name: Face | TextStyle['font']): string | null =>
+  isImported(name) ? name.slice('font:'.length) : null;
+
+export const faceOf = ({ font, weight }: Pick<TextStyle, 'font' | 'weight'>): Face =>
+  isImported(font) ? font : `${font}-${weight}`;
+export const FACES: readonly ShippedFace[] = FONTS.flatMap((font) =>
+  WEIGHTS.map((weight) => `${font}-${weight}` as const),
 );
+
+/** A font of the project’s own, as it is called and what it can write. */
+export const ProjectFont = z.looseObject({
+  hash: z.string().regex(/^[0-9a-f]{64}$/),
+  name: z.string().min(1).max(120),
+  /** “Latin”, “Arabic”, as far as it is known */
+  scripts: z.array(z.string().max(40)).max(60),
+});
+export type ProjectFont = z.infer<typeof ProjectFont>;

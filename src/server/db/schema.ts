@@ -39,6 +39,18 @@ export const blobs = sqliteTable('blobs', {
   createdAt: text('created_at').notNull(),
 });
 
+/** An imported font whose bytes lie in the store under their SHA-256, beside those of pictures. */
+export const fonts = sqliteTable('fonts', {
+  hash: text('hash').primaryKey(),
+  type: text('type').notNull(),
+  bytes: integer('bytes').notNull(),
+  /** the name that the font gives itself */
+  name: text('name').notNull(),
+  /** what it can write, as JSON: a list of names of scripts */
+  scripts: text('scripts').notNull(),
+  createdAt: text('created_at').notNull(),
+});
+
 /** Every change of a project, in order: what it did and what takes it back, as JSON Patches over all documents. */
 export const history = sqliteTable(
   'history',

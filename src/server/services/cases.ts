@@ -7,7 +7,7 @@ import { drawingOf } from '@/render/painter';
 import { paintPng } from '@/render/sharp';
 import { readOriginal } from '../blobs';
 import { screensOf } from '../catalogue';
-import { serverFonts } from '../fonts';
+import { fontsFor } from '../fonts/fonts';
 import { notFound, Problem } from '../problem';
 import { loadProject } from './projects';
 
@@ -47,7 +47,7 @@ export async function casePng(asked: CasePicture): Promise<Buffer> {
   if (!scene) throw notFound('This scene');
   const found = findCase(asked.caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
-  const fonts = serverFonts();
+  const fonts = fontsFor(documents);
   const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene, { fonts });
   const drawing = drawingOf(surveyCase(input, found), {
     scale: asked.scale ?? found.screen.density,

@@ -8,7 +8,7 @@ import { createFilm } from '@/render/film';
 import { paintPng } from '@/render/sharp';
 import { readOriginal } from '../blobs';
 import { screensOf } from '../catalogue';
-import { serverFonts } from '../fonts';
+import { fontsFor } from '../fonts/fonts';
 import { notFound, Problem } from '../problem';
 import { loadProject } from './projects';
 
@@ -31,7 +31,7 @@ function filmOf({ projectId, launchId, caseId, start, scale }: FilmAsked) {
   if (!launch) throw notFound('This launch');
   const found = findCase(caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
-  const fonts = serverFonts();
+  const fonts = fontsFor(documents);
   const stages = createLaunchSurvey(documents, launch, { fonts }).on(found);
   const film = createFilm(
     stages.map((s) => s.result),

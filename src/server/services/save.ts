@@ -7,9 +7,9 @@ import { applyPatch, PatchError, sameJson } from '@/core/scene/patch';
 import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { screensOf } from '../catalogue';
-import { serverFonts } from '../fonts';
+import { fontsFor } from '../fonts/fonts';
 import { getDb } from '../db/client';
-import { blobs, history, projects } from '../db/schema';
+import { blobs, fonts, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
 import { loadProject, writeDocuments, type Handle } from './projects';
 
@@ -27,7 +27,6 @@ function changed(before: Documents, change: Change): Documents {
       throw new Problem(422, 'The inverse of this change does not lead back to where it started.');
     }
     const shared = keepShared(before, after);
-    checkDrawable(before, shared);
     return shared;
   } catch (error) {
     if (error instanceof z.ZodError) throw new Problem(422, describe(error));
@@ -54,7 +53,7 @@ function checkDrawable(before: Documents, after: Documents): void {
   const cases = casesOf(screensOf(after.project), ['light']);
   for (const [id, scene] of Object.entries(after.scenes)) {
     if (before.scenes[id] === scene && before.project === after.project) continue;
-    const problem = whyNotDrawn(after, id, cases, serverFonts());
+    const problem = whyNotDrawn(after, id, cases, fontsFor(after));
     if (problem) throw new Problem(422, `The scene “${scene.name}” could not be drawn. ${problem}`);
   }
 }
@@ -66,6 +65,18 @@ function checkFiles(db: Handle, before: Documents, after: Documents): void {
     if (known.has(hash)) continue;
     const row = db.select({ hash: blobs.hash }).from(blobs).where(eq(blobs.hash, hash)).get();
     if (!row) throw new Problem(422, `The file ${hash.slice(0, 12)}… is not kept here. Upload it first.`);
+  }
+}
+
+const fontsOf = ({ project: { fonts = [] } }: Documents) => new Set(fonts.map((f) => f.hash));
+
+/** The same of fonts. */
+function checkFonts(db: Handle, before: Documents, after: Documents): void {
+  const known = fontsOf(before);
+  for (const hash of fontsOf(after)) {
+    if (known.has(hash)) continue;
+    const row = db.select({ hash: fonts.hash }).from(fonts).where(eq(fonts.hash, hash)).get();
+    if (!row) throw new Problem(422, `The font ${hash.slice(0, 12)}… is not kept here. Import it first.`);
   }
 }
 
@@ -89,6 +100,9 @@ export function saveChange(projectId: string, seen: number, change: Change): Sav
     }
     const after = changed(before, change);
     checkFiles(tx, before, after);
+    checkFonts(tx, before, after);
+    // Last, because it reads the fonts.
+    checkDrawable(before, after);
     const at = new Date().toISOString();
     const next = revision + 1;
     writeDocuments(tx, projectId, before, after);

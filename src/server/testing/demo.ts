@@ -4,7 +4,7 @@ import type { Documents } from '@/core/scene/documents';
 import { casesOf } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
 import { screensOf } from '../catalogue';
-import { serverFonts } from '../fonts';
+import { fontsFor } from '../fonts/fonts';
 import { seedDemo } from '../seed';
 import { raster } from '../services/pictures';
 import { loadProject } from '../services/projects';
@@ -23,7 +23,7 @@ export async function demo() {
     documents: of,
     sceneId,
     cases,
-    outside: { fonts: serverFonts(), pixels },
+    outside: { fonts: fontsFor(documents), pixels },
     newId: () => `new-${n++}`,
   });
   return { documents, cases, asked };

@@ -25,7 +25,7 @@ export function ImportList({ items, onCancel, onClear }: Props) {
   return (
     <section className="imports" aria-label="Import">
       <h2>
-        {items.filter(running).length > 0 ? 'Adding pictures' : 'Pictures'}
+        {items.filter(running).length > 0 ? 'Adding files' : 'Files'}
         {!items.some(running) && (
           <Button variant="quiet" size="sm" onClick={onClear}>
             put away

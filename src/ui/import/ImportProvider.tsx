@@ -20,6 +20,7 @@ import { ImportList } from './ImportList';
 import type { ImportItem } from './items';
 import { AssignDialog } from './AssignDialog';
 import { ofDrop, ofFiles, type Incoming } from './dropped';
+import { FONT_ACCEPT, importFont, isFont, sayScripts } from './fonts';
 import { fileOf, placeImported } from './place-picture';
 
 export const ACCEPT =
@@ -104,7 +105,14 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         const { documents } = store.getState();
         const progress = (share: number) =>
           update(item.id, { share, state: share < 1 ? 'sending' : 'working' });
-        const kept = await uploadFile(documents.project.id, file, progress, abort.signal);
+        const sending = { onProgress: progress, signal: abort.signal };
+        if (isFont(file)) {
+          const font = await importFont(store, file, sending);
+          const note = `${font.name} can now be chosen for a text. It writes ${sayScripts(font)}.`;
+          update(item.id, { state: 'done', note });
+          return;
+        }
+        const kept = await uploadFile(documents.project.id, file, sending);
         if (batch) {
           batch.push({ path, file: fileOf(kept) });
           update(item.id, { state: 'read' });
@@ -123,10 +131,11 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   const take = useCallback(
     (files: readonly Incoming[]) => {
       const { pictures, naming } = store.getState().documents.project;
-      const batch: Arrived[] | null = belongTogether(files, pictures, naming ?? DEFAULT_NAMING) ? [] : null;
+      const drawn = files.filter(({ file }) => !isFont(file));
+      const batch: Arrived[] | null = belongTogether(drawn, pictures, naming ?? DEFAULT_NAMING) ? [] : null;
       const added = files.map((incoming) => ({
         ...incoming,
-        batch,
+        batch: isFont(incoming.file) ? null : batch,
         abort: new AbortController(),
         item: { id: crypto.randomUUID(), name: incoming.file.name, state: 'waiting' as const, share: 0 },
       }));
@@ -223,14 +232,14 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         type="file"
         hidden
         multiple
-        accept={ACCEPT}
+        accept={`${ACCEPT},${FONT_ACCEPT}`}
         data-testid="pick"
         onChange={(e) => {
           take(ofFiles(e.target.files ?? []));
           e.target.value = '';
         }}
       />
-      {over && <div className="drop-veil">Let go to add these pictures</div>}
+      {over && <div className="drop-veil">Let go to add these files</div>}
       {arrived && <AssignDialog arrived={arrived} onClose={() => setArrived(null)} />}
       <ImportList items={items} onCancel={cancel} onClear={() => setItems([])} />
     </Context.Provider>

@@ -50,7 +50,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
 
   useEffect(() => {
     const abort = new AbortController();
-    uploadFile(projectId, file, () => {}, abort.signal).then(setKept, (error) => {
+    uploadFile(projectId, file, { onProgress: () => {}, signal: abort.signal }).then(setKept, (error) => {
       if (error instanceof RequestProblem) setProblem(error.message);
       else if (!(error instanceof DOMException)) throw error;
     });

@@ -11,6 +11,7 @@ import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit, inLayer } from '../state/edit';
 import { OUTCOME_SHAPES, sayFile } from '../words';
 import { faultOf, faultsOf, useCauses } from './causes';
+import { FontsTray } from './FontsTray';
 import { PicturesTray } from './PicturesTray';
 import { PictureWell } from './PictureWell';
 import { AddLayer } from './AddLayer';
@@ -126,10 +127,11 @@ function useNames(): Names {
   const { layers, direction } = useScene();
   const named = useWorkbench((s) => s.documents.project.named);
   const called = JSON.stringify(layers.map(({ id, name }) => ({ id, name })));
+  const fonts = useWorkbench((s) => s.documents.project.fonts);
   const mirrored = direction === 'rtl';
   return useMemo(
-    () => ({ layers: JSON.parse(called) as Names['layers'], named, mirrored }),
-    [called, named, mirrored],
+    () => ({ layers: JSON.parse(called) as Names['layers'], named, fonts, mirrored }),
+    [called, named, fonts, mirrored],
   );
 }
 
@@ -152,6 +154,7 @@ export function SceneColumn() {
       ))}
       <NamedValues />
       <PicturesTray />
+      <FontsTray />
     </aside>
   );
 }

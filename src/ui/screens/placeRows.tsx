@@ -1,3 +1,4 @@
+import { sayLetters } from '@/core/formats/words';
 import {
   sayArea,
   sayContrast,
@@ -90,6 +91,13 @@ export function otherRows(layer: PlacedResult): Maybe[] {
         </>
       ),
     },
+    layer.kind === 'text' &&
+      layer.missing.length > 0 && {
+        label: 'Letters missing',
+        title: 'its font does not have them: a box is drawn for each',
+        value: asked(id, 'Letters missing').one('missing-letters', sayLetters(layer.missing)),
+        measure: 'crop',
+      },
     contrast !== null && {
       label: 'Contrast',
       title: 'WCAG ratio with what lies under it, in nine tenths of 8 × 8 tiles',

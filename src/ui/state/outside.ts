@@ -2,7 +2,7 @@
 import { useEffect, useMemo } from 'react';
 import { filesOfScene, type Documents } from '@/core/scene/documents';
 import type { FilePixels } from '@/core/pixels/file';
-import { loadFonts, type Fonts } from '@/render/fonts';
+import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
 import { useWorkbench, useWorkbenchStore } from './context';
 import { sceneOf, type WorkbenchStore } from './workbench';
@@ -35,10 +35,7 @@ export function watchOutside(store: WorkbenchStore): () => void {
   let ended = false;
   const load = createFilePixels();
   const asked = new Set<string>();
-  loadFonts().then(
-    (fonts) => !ended && store.setState({ fonts }),
-    () => store.setState({ message: 'The fonts could not be loaded; text is not drawn. Reload the page.' }),
-  );
+  const fonts = watchFonts(store);
   const loadNew = () => {
     const state = store.getState();
     const scene = sceneOf(state);
@@ -57,6 +54,30 @@ export function watchOutside(store: WorkbenchStore): () => void {
     const { documents, sceneId, view, wanted } = state;
     const isOther = documents !== before.documents || sceneId !== before.sceneId;
     if (isOther || view.lens !== before.view.lens || wanted !== before.wanted) loadNew();
+  });
+  return () => {
+    ended = true;
+    fonts();
+    unsubscribe();
+  };
+}
+
+/** Loads the fonts that come with the product, and those of the project as they are imported. @returns a function that ends it */
+function watchFonts(store: WorkbenchStore): () => void {
+  let ended = false;
+  const failed = () => {
+    store.setState({ message: 'A font could not be loaded; its texts are not drawn. Reload the page.' });
+  };
+  const hashesIn = ({ project }: Documents) => (project.fonts ?? []).map((f) => f.hash);
+  // One after another, so that none is loaded twice.
+  let loading: Promise<Fonts> = loadFonts();
+  const loadNew = () => {
+    loading = loading.then((fonts) => withImported(fonts, hashesIn(store.getState().documents)));
+    loading.then((fonts) => !ended && fonts !== store.getState().fonts && store.setState({ fonts }), failed);
+  };
+  loadNew();
+  const unsubscribe = store.subscribe((state, before) => {
+    if (state.documents.project.fonts !== before.documents.project.fonts) loadNew();
   });
   return () => {
     ended = true;

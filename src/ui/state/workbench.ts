@@ -10,6 +10,7 @@ import { APPEARANCES } from '@/core/scene/values';
 import type { Mark } from '@/core/survey/mark';
 import type { CaseSummary } from '@/core/survey/summary';
 import type { FilePixels } from '@/core/pixels/file';
+import { faceOf } from '@/core/text/style';
 import type { Fonts } from '@/render/fonts';
 import type { Found, SurveyWorker } from '@/workers/survey.worker';
 import type { View } from './view';
@@ -106,6 +107,6 @@ export type WorkbenchStore = ReturnType<typeof createWorkbench>;
 export const sceneOf = (s: Pick<WorkbenchState, 'documents' | 'sceneId'>): Scene | undefined =>
   s.documents.scenes[s.sceneId];
 
-/** Whether a scene has to wait for the fonts before it can be measured. */
+/** Whether a scene has to wait for fonts before it can be measured. */
 export const waitsForFonts = (documents: Documents, sceneId: string, fonts: Fonts | null): boolean =>
-  fonts === null && (documents.scenes[sceneId]?.layers.some((l) => l.kind === 'text') ?? false);
+  documents.scenes[sceneId]?.layers.some((l) => l.kind === 'text' && !fonts?.has(faceOf(l.style))) ?? false;

@@ -19,6 +19,7 @@ import {
   toTheScreen,
 } from './places';
 import { hide } from './hide';
+import { otherFont, withoutLetters } from './letters';
 
 /** What may help against what, the likeliest first. */
 const MENDERS: Partial<Record<MeasureName, readonly Mender[]>> = {
@@ -46,6 +47,7 @@ const MENDERS: Partial<Record<MeasureName, readonly Mender[]>> = {
   overlap: [below, toTheTop, toTheBottom, smaller, mendWhatItLeansOn],
   contrast: [scrim, otherInk],
   collapse: [ownExtent, hide],
+  'missing-letters': [otherFont, withoutLetters],
   'bar-contrast': [barSigns],
   grounds: [oneGround],
   unpaired: [pairGround],

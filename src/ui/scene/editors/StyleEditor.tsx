@@ -1,6 +1,8 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { FONTS, type TextStyle } from '@/core/text/style';
+import { FONTS, fontHash, type ProjectFont, type TextStyle } from '@/core/text/style';
+import { useWorkbench } from '../../state/context';
+import { FontPicker } from '../FontPicker';
 import { Choices } from '../../workbench/Choices';
 import { NumberField } from './NumberField';
 
@@ -9,6 +11,12 @@ interface Props {
   onChange: (value: TextStyle) => void;
   onCommit: () => void;
 }
+
+interface FontChoice {
+  value: TextStyle['font'];
+  label: string;
+}
+const NO_FONTS: readonly ProjectFont[] = [];
 
 const WEIGHT_CHOICES = [
   { value: '400', label: 'regular' },
@@ -65,6 +73,7 @@ function Optional(p: {
 
 /** The type of a text: its font and size, and how its lines break and lie in their box. */
 export function StyleEditor({ value, onChange, onCommit }: Props) {
+  const fonts = useWorkbench((s) => s.documents.project.fonts) ?? NO_FONTS;
   const choose = (next: Partial<TextStyle>) => {
     onChange({ ...value, ...next });
     onCommit();
@@ -96,16 +105,22 @@ export function StyleEditor({ value, onChange, onCommit }: Props) {
       />
       <Choices
         label="Font"
-        options={FONTS.map((font) => ({ value: font, label: font }))}
+        options={[
+          ...FONTS.map((font): FontChoice => ({ value: font, label: font })),
+          ...fonts.map(({ hash, name }): FontChoice => ({ value: `font:${hash}`, label: name })),
+        ]}
         value={value.font}
         onChoose={(font) => choose({ font })}
       />
-      <Choices
-        label="Weight"
-        options={WEIGHT_CHOICES}
-        value={value.weight === 700 ? '700' : '400'}
-        onChoose={(weight) => choose({ weight: weight === '700' ? 700 : 400 })}
-      />
+      <FontPicker onImported={({ hash }) => choose({ font: `font:${hash}` })} />
+      {fontHash(value.font) === null && (
+        <Choices
+          label="Weight"
+          options={WEIGHT_CHOICES}
+          value={value.weight === 700 ? '700' : '400'}
+          onChoose={(weight) => choose({ weight: weight === '700' ? 700 : 400 })}
+        />
+      )}
       <Choices
         label="Lines to the"
         options={ACROSS}

@@ -1,4 +1,4 @@
-import { fontFile } from '@/server/fonts';
+import { fontFile } from '@/server/fonts/fonts';
 import { bytesResponse, respond } from '../../../respond';
 
 interface Context {
