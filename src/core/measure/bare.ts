@@ -31,10 +31,11 @@ const share = (part: number, whole: number) => (whole > 0 ? clamp(part / whole, 
 
 const totalIn = (window: Rect, p: Placement) => 1 - share(coveredArea(p, window), area(window));
 
-/** Distance from each edge of a window to the picture, lu, ≥ 0. */
-function gapsIn(window: Rect, p: Placement): PerSide {
+/** Distance from each edge of a window to the picture, as far as it is seen in another one, lu, ≥ 0. */
+function gapsIn(window: Rect, p: Placement, seenIn: Rect | null = null): PerSide {
   const painted = paintedRect(p);
-  const drawn = p.clipped ? (intersect(painted, p.box) ?? rectOf(p.box.x, p.box.y, 0, 0)) : painted;
+  const inBox = p.clipped ? (intersect(painted, p.box) ?? rectOf(p.box.x, p.box.y, 0, 0)) : painted;
+  const drawn = seenIn ? (intersect(inBox, seenIn) ?? rectOf(inBox.x, inBox.y, 0, 0)) : inBox;
   return sidesOf(
     clamp(drawn.x - window.x, 0, window.width),
     clamp(right(window) - right(drawn), 0, window.width),
@@ -61,15 +62,18 @@ export function bare(p: Placement): WithTotal | null {
   );
 }
 
-/** The same of the whole screen, with the distance in lu from each edge of the screen. */
-export function bareScreen(p: Placement, screen: Rect): BareScreen {
-  const distance = gapsIn(screen, p);
+/**
+ * The same of the whole screen, with the distance in lu from each edge of the screen.
+ * @param window what ends the view of the picture: the screen, and each clipping panel around it
+ */
+export function bareScreen(p: Placement, screen: Rect, window: Rect): BareScreen {
+  const distance = gapsIn(screen, p, window);
   return new BareScreen(
     share(distance.left, screen.width),
     share(distance.right, screen.width),
     share(distance.top, screen.height),
     share(distance.bottom, screen.height),
-    totalIn(screen, p),
+    1 - share(coveredArea(p, window), area(screen)),
     distance,
   );
 }

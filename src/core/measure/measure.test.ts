@@ -78,9 +78,17 @@ describe('bare', () => {
 
   it('of the screen says how far from each edge a background stops', () => {
     const box = { x: 44, y: 0, width: 312, height: 779 };
-    const b = bareScreen(place(fit('cover'), box), screen);
+    const b = bareScreen(place(fit('cover'), box), screen, screen);
     expect(b.distance).toEqual({ left: 44, right: 44, top: 0, bottom: 21 });
     expect(b.total).toBeCloseTo(1 - (312 * 779) / (400 * 800), 12);
+  });
+
+  it('of the screen is also what a panel cuts off', () => {
+    const half = { ...screen, width: screen.width / 2 };
+    const b = bareScreen(place(fit('cover'), screen), screen, half);
+    expect(b.total).toBeCloseTo(0.5, 9);
+    expect(b.right).toBeCloseTo(0.5, 9);
+    expect(b.distance).toMatchObject({ left: 0, right: screen.width / 2, top: 0, bottom: 0 });
   });
 
   it('counts the gaps between spaced tiles', () => {
@@ -164,7 +172,7 @@ describe('limits', () => {
     return {
       crop: crop(p, screen),
       bare: bare(p),
-      bareScreen: bareScreen(p, screen),
+      bareScreen: bareScreen(p, screen, screen),
       distortion: distortion(p),
       enlargement: enlargement(p, rendition, 2),
       clearance: clearance(visibleDrawing(p, screen), screen, screen),

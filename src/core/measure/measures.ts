@@ -101,7 +101,7 @@ export function measure({
   return new Measures({
     crop: crop(p, window),
     bare: rendition && bare(p),
-    bareScreen: bareScreen(p, regions.screen),
+    bareScreen: bareScreen(p, regions.screen, window),
     distortion: rendition && distortion(p),
     enlargement: rendition && enlargement(p, rendition, screen.density),
     excess: rendition && excess(p, rendition, screen.density),
