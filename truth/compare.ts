@@ -15,7 +15,7 @@ export const TOLERANCE = {
   box: 0.05,
   /** of full scale, away from edges */
   paintMean: 0.006,
-  paintHigh: 0.04,
+  paintHigh: 0.06,
   /** of the ratio */
   contrast: 0.05,
   /** of the picture; eight bits of a ramp and the px at its ends */

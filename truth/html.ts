@@ -147,6 +147,8 @@ class Page {
     if (!until) return true;
     const at = (id: string) => scene.layers.findIndex((l) => l.id === id);
     if (layer.id === until.id) return until.ink !== null;
+    // Letters under a layer are no ground: what stands out from them is told by overlap.
+    if (layer.kind === 'text') return false;
     return at(layer.id) < at(until.id);
   }
 

@@ -18,6 +18,11 @@ describe('conformance with a browser engine', () => {
     expect(result).toEqual({ passed: 296, failed: 0, skipped: 0, misses: [] });
   });
 
+  it('holds for positions that count from the right or the bottom', () => {
+    const result = runConformance(read('end-edge-cases'));
+    expect(result).toEqual({ passed: 74, failed: 0, skipped: 0, misses: [] });
+  });
+
   it('fails a case whose expectation is off by more than its tolerance, in any figure', () => {
     const tiled = lines(read('fit-cases'))
       .map((l) => JSON.parse(l) as { expected: Record<string, Record<string, number>>; quirk?: string })
