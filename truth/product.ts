@@ -1,8 +1,9 @@
 import catalogue from '../data/screens.json';
+import { extent } from '../src/core/geometry/rect';
 import { filePixelsOf } from '../src/core/pixels/file';
 import { findCase } from '../src/core/screens/cases';
 import { readCatalogue } from '../src/core/screens/catalogue';
-import { surveyCase, type CaseResult } from '../src/core/survey/survey';
+import { surveyCase, type CaseResult, type PictureResult, type TextResult } from '../src/core/survey/survey';
 import { setText } from '../src/core/text/layout';
 import type { Drawing } from '../src/render/drawing';
 import { drawingOf } from '../src/render/painter';
@@ -23,23 +24,36 @@ export function surveyed({ scene, screen, files }: RandomScene): CaseResult {
   return surveyCase({ scene, pictures, named: [], limits: [], fonts: serverFonts(), pixels }, c);
 }
 
-/** Less than this of a width, and the engine’s rounding decides whether a word still fits. */
+/** Less than this of a width, and the engine’s rounding decides whether a word, or a copy of a picture, still fits. */
 const DOUBT = 0.004;
 
-/** Whether a line of a text is so nearly as wide as its room that it hangs on rounding where it ends. */
-export const hasDoubtfulBreak = ({ scene }: RandomScene, { layers }: CaseResult): boolean =>
+function breaksInDoubt({ scene }: RandomScene, l: TextResult): boolean {
+  const layer = scene.layers.find((one) => one.id === l.id);
+  if (layer?.kind !== 'text') return false;
+  const { x } = layer.placing;
+  if (x.kind === 'edges' || x.extent.kind === 'natural') return false;
+  const linesIn = (width: number) =>
+    setText(layer.text, layer.style, width, serverFonts()).lines.map((line) => line.text);
+  const [less, more] = [linesIn(l.box.width * (1 - DOUBT)), linesIn(l.box.width * (1 + DOUBT))];
+  return less.join('\n') !== more.join('\n');
+}
+
+/** Copies with gaps: how many there are hangs on the last bit where they all but fill their box. */
+function copiesInDoubt({ scene }: RandomScene, l: PictureResult): boolean {
+  const layer = scene.layers.find((one) => one.id === l.id);
+  if (layer?.kind !== 'picture') return false;
+  return (['x', 'y'] as const).some((axis) => {
+    if (layer.fit.repeat[axis] !== 'space') return false;
+    const copies = extent(l.box, axis) / extent(l.placement.drawn, axis);
+    return Math.abs(copies - Math.round(copies)) < DOUBT * copies;
+  });
+}
+
+/** Whether it hangs on rounding how something in a scene is laid out. */
+export const hangsOnRounding = (random: RandomScene, { layers }: CaseResult): boolean =>
   layers.some((l) => {
-    const layer = scene.layers.find((one) => one.id === l.id);
-    if (
-      layer?.kind !== 'text' ||
-      layer.placing.x.kind === 'edges' ||
-      layer.placing.x.extent.kind === 'natural'
-    )
-      return false;
-    const linesIn = (width: number) =>
-      setText(layer.text, layer.style, width, serverFonts()).lines.map((x) => x.text);
-    const [less, more] = [linesIn(l.box.width * (1 - DOUBT)), linesIn(l.box.width * (1 + DOUBT))];
-    return less.join('\n') !== more.join('\n');
+    if (l.kind === 'text') return breaksInDoubt(random, l);
+    return l.kind === 'picture' && copiesInDoubt(random, l);
   });
 
 /** Its drawing, and how the server paints that. */

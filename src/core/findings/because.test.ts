@@ -58,7 +58,9 @@ it('letters that a font lacks are named, and lead to the type of the text', () =
   const [finding] = findingsOf(survey({ ...input, scene, limits }, cases), cases);
   expect(finding).toMatchObject({ id: 'note missing-letters', worst: { breach: { value: 2 } } });
   const why = because({ ...input, scene, limits }, finding!, cases);
-  expect(why.because[0]!.text).toContain('Its font has no “ä” and “港”: a box is drawn for each.');
+  expect(why.because[0]!.text).toContain(
+    'Its font has no “\u2068ä\u2069” and “\u2068港\u2069”: a box is drawn for each.',
+  );
   expect(causeOf(why, 'missing-letters')).toEqual({ layerId: 'note', path: ['style'] });
 });
 

@@ -155,6 +155,22 @@ describe('rules', () => {
   });
 });
 
+describe('a picture that covers and is rounded along one axis', () => {
+  // As Chromium paints `cover` with `round no-repeat`: a tile that had to be made narrower is made lower as well.
+  it('keeps its shape', () => {
+    const wide = { x: 0, y: 0, width: 780, height: 360 };
+    const p = placePicture({
+      fit: fit('cover', { repeat: { x: 'round', y: 'no-repeat' } }),
+      natural: { width: 100, height: 30 },
+      box: wide,
+      screen: wide,
+      density: 1,
+    });
+    expect(p.drawn.width).toBe(780);
+    expect(p.drawn.height).toBeCloseTo(780 * 0.3, 9);
+  });
+});
+
 describe('corners of a picture', () => {
   const radiusIn = (b: Rect, radius: Fit['cornerRadius']) =>
     placePicture({ fit: fit('cover', { cornerRadius: radius }), natural, box: b, screen: b, density: 1 })

@@ -113,8 +113,10 @@ function drawnSize(
   }
 }
 
+/** Fits by which an extent is no length of its own: engines take `cover` and `contain` for auto as well. */
+const KEEP_SHAPE: readonly FitSize[] = ['natural', 'cover', 'contain', 'scale-down'];
 const isAuto = (size: FitSize, axis: Axis) =>
-  size === 'natural' || (typeof size === 'object' && (axis === 'x' ? size.width : size.height) === 'auto');
+  typeof size === 'object' ? (axis === 'x' ? size.width : size.height) === 'auto' : KEEP_SHAPE.includes(size);
 
 /**
  * `round` changes the tile so that a whole number of them fills the box; where the other axis is not rounded and

@@ -14,7 +14,8 @@ export function FontPicker({ onImported }: { onImported?: (font: ProjectFont) =>
     setBusy(true);
     try {
       const { signal } = new AbortController();
-      onImported?.(await importFont(store, file, { onProgress: () => {}, signal }));
+      const font = await importFont(store, file, { onProgress: () => {}, signal });
+      onImported?.(font);
     } catch (error) {
       store.setState({ message: error instanceof Error ? error.message : String(error) });
     } finally {
