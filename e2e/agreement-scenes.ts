@@ -2,8 +2,8 @@ import type { Fit, FitSize, Repeat } from '../src/core/fit/rule';
 import { fillScreen } from '../src/core/placing/presets';
 import type { AxisRule, Extent } from '../src/core/placing/rule';
 import type { Documents } from '../src/core/scene/documents';
-import type { Layer, Scene } from '../src/core/scene/scene';
-import type { TextStyle } from '../src/core/text/style';
+import type { Layer, PictureLayer, Scene } from '../src/core/scene/scene';
+import type { ProjectFont, TextStyle } from '../src/core/text/style';
 import { lu, percent } from '../src/core/scene/values';
 
 export const AGREEMENT_PROJECT = 'agreement';
@@ -102,12 +102,25 @@ const ground: Layer = {
   colour: { light: GROUND },
 };
 
-/** One scene for each face and script: nothing but a text on a ground. */
-export const LETTERS: Record<string, Layer> = {
+/** One scene for each face and script: nothing but a text on a ground. @param arabic an imported font */
+const lettersIn = (arabic: ProjectFont): Record<LetterScene, Layer> => ({
   'letters-sans': text('words', 'Winter timetable AVATAR To 12:40', { size: 32 }),
   'letters-serif': text('words', 'Ελλάδα και Паром: office', { font: 'serif', weight: 700 }),
   'letters-short': text('words', 'A rather long line that has to end somewhere', { maxLines: 1, size: 40 }),
-};
+  'letters-arabic': text('words', 'سلام (Larkmoor) 12:40 في الشتاء', {
+    font: `font:${arabic.hash}`,
+    size: 36,
+  }),
+  'letters-boxes': text('words', 'Ferry 🚢 港 well-known', { size: 34 }),
+});
+export const LETTERS = [
+  'letters-sans',
+  'letters-serif',
+  'letters-short',
+  'letters-arabic',
+  'letters-boxes',
+] as const;
+type LetterScene = (typeof LETTERS)[number];
 
 /** Gradients, a see-through panel that holds a tinted picture, rounded corners. */
 const blend: Layer[] = [
@@ -159,7 +172,63 @@ const blend: Layer[] = [
     tint: { light: '#ae3527' },
   },
 ];
-export const BLEND = 'blend';
+
+const picture = (id: string, layer: Partial<PictureLayer>): Layer => ({
+  kind: 'picture',
+  id,
+  name: id,
+  role: 'other',
+  visible: true,
+  picture: 'harbour',
+  placing: { x: middle(share(70)), y: middle(share(30)) },
+  fit: fit(WAYS[0]!),
+  ...layer,
+});
+const faint = (from: string, to: string, angle: number): Layer => ({
+  ...ground,
+  id: `faint-${angle}`,
+  colour: {
+    gradient: 'linear',
+    angle,
+    stops: [
+      { colour: { light: from }, at: 0 },
+      { colour: { light: to }, at: 100 },
+    ],
+  },
+});
+
+/** What two surfaces may each do in their own way: alpha in gradients, corners, single copies, groups in groups. */
+const PAINTED: Record<string, Layer[]> = {
+  blend,
+  'gradients-of-alpha': [ground, faint('#ffffff', '#00000000', 90), faint('#ae352700', '#0e6a78', 0)],
+  'corners-over-half': [ground, picture('pill', { fit: { ...fit(WAYS[0]!), cornerRadius: lu(400) } })],
+  'one-copy-with-space': [
+    ground,
+    picture('copy', {
+      picture: 'emblem',
+      fit: {
+        ...fit({ id: 'one', size: { width: percent(60), height: 'auto' }, repeat: 'space', css: () => '' }),
+        clip: false,
+        cornerRadius: lu(40),
+      },
+    }),
+  ],
+  'groups-in-groups': [
+    ground,
+    { ...blend[1]!, id: 'outer', opacity: 0.5, colour: { light: '#ffffff' } } as Layer,
+    {
+      ...blend[1]!,
+      id: 'inner',
+      parent: 'outer',
+      opacity: 0.6,
+      colour: { light: '#101418' },
+      placing: { x: middle(share(40)), y: middle(share(30)) },
+    } as Layer,
+    picture('held', { parent: 'inner', placing: { x: middle(share(60)), y: middle(share(20)) } }),
+  ],
+  'opaque-picture-tinted': [ground, picture('badge', { tint: { light: '#e6b98a' } })],
+};
+export const PAINTED_SCENES = Object.keys(PAINTED);
 
 const scene = (id: string, layers: Layer[]): Scene => ({
   id,
@@ -171,7 +240,7 @@ const scene = (id: string, layers: Layer[]): Scene => ({
 });
 
 /** A project with one scene for each way of the demo’s harbour, and for what else is drawn. */
-export function agreementDocuments({ project }: Documents): Documents {
+export function agreementDocuments({ project }: Documents, arabic: ProjectFont): Documents {
   const scenes = [
     ...WAYS.map((way) =>
       scene(way.id, [
@@ -188,8 +257,8 @@ export function agreementDocuments({ project }: Documents): Documents {
         },
       ]),
     ),
-    ...Object.entries(LETTERS).map(([id, layer]) => scene(id, [ground, layer])),
-    scene(BLEND, blend),
+    ...Object.entries(lettersIn(arabic)).map(([id, layer]) => scene(id, [ground, layer])),
+    ...Object.entries(PAINTED).map(([id, layers]) => scene(id, layers)),
   ];
   return {
     project: {
@@ -197,6 +266,7 @@ export function agreementDocuments({ project }: Documents): Documents {
       id: AGREEMENT_PROJECT,
       name: 'Agreement',
       launches: [],
+      fonts: [arabic],
       scenes: scenes.map((s) => s.id),
     },
     scenes: Object.fromEntries(scenes.map((s) => [s.id, s])),

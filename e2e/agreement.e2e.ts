@@ -1,7 +1,7 @@
 import { expect, test, type APIRequestContext, type Page } from '@playwright/test';
 import type { Documents } from '../src/core/scene/documents';
 import { difference, inkOf, raster, type Raster } from './pixels';
-import { AGREEMENT_PROJECT, BLEND, GROUND, HELD, LETTERS, WAYS, type Way } from './agreement-scenes';
+import { AGREEMENT_PROJECT, GROUND, HELD, LETTERS, PAINTED_SCENES, WAYS, type Way } from './agreement-scenes';
 
 /** Without cutouts and rounded corners, so that CSS alone can draw the same. */
 const SCREENS = [
@@ -83,7 +83,7 @@ test.describe('canvas and server draw the same', () => {
   /** About as many px as the screens have themselves. */
   test.use({ deviceScaleFactor: 4 });
 
-  for (const [index, scene] of Object.keys(LETTERS).entries()) {
+  for (const [index, scene] of LETTERS.entries()) {
     const screen = SCREENS[index % SCREENS.length]!;
     test(`letters: ${scene} on ${screen.id}`, async ({ page, request }) => {
       const { png, scale } = await canvasOf(page, scene, screen.id);
@@ -98,12 +98,13 @@ test.describe('canvas and server draw the same', () => {
     });
   }
 
-  for (const { id } of SCREENS) {
-    test(`gradients, a see-through panel, a tint, on ${id}`, async ({ page, request }) => {
-      const { png, scale } = await canvasOf(page, BLEND, id);
-      const d = difference(await raster(png), await serverOf(request, BLEND, id, scale));
+  for (const [index, scene] of PAINTED_SCENES.entries()) {
+    const { id } = SCREENS[index % SCREENS.length]!;
+    test(`painting: ${scene} on ${id}`, async ({ page, request }) => {
+      const { png, scale } = await canvasOf(page, scene, id);
+      const d = difference(await raster(png), await serverOf(request, scene, id, scale));
       console.log(
-        `blend: ${d.mean.map((m) => (m * 100).toFixed(3)).join(' ')} % of ${(d.compared * 100).toFixed(0)} %`,
+        `${scene}: ${d.mean.map((m) => (m * 100).toFixed(3)).join(' ')} % of ${(d.compared * 100).toFixed(0)} %`,
       );
       expect(Math.max(...d.mean)).toBeLessThan(MOST);
       expect(d.compared).toBeGreaterThan(0.4);

@@ -31,14 +31,15 @@ test('a panel with text: added, filled, held by other edges, all in its sentence
   await page.keyboard.press('Escape');
   await expect(figure(page, 'Text', 'Set in')).toHaveText('24 lu, 1 line');
 
-  // A character that no shipped font has is refused by name; what was typed stays to be changed.
+  // A letter that no font has is drawn as a box, and named.
   await layer(page, 'Text').getByRole('button', { name: '“Паром в 12:40”' }).click();
   const words = page.getByRole('textbox', { name: 'Text' });
   await words.fill('Паром 港');
-  await expect(page.getByText('“港”, which the fonts do not have')).toBeVisible();
-  await expect(words).toHaveValue('Паром 港');
+  await expect(figure(page, 'Text', 'Letters missing')).toContainText('港');
+  await expect(closeUp(page)).toContainText('Text: letters missing 1');
   await words.fill('Паром');
   await page.keyboard.press('Escape');
+  await expect(closeUp(page).getByRole('row', { name: /^Letters missing/ })).toHaveCount(0);
 
   await layer(page, 'Panel').getByRole('button', { name: 'across' }).click();
   await page.getByRole('group', { name: 'Held across by' }).getByRole('button', { name: 'right' }).click();
@@ -89,13 +90,13 @@ test('bars, margins and direction belong to the scene', async ({ page }) => {
   await page.keyboard.press('Escape');
   await layer(page, 'Emblem').getByRole('button', { name: 'safe area', exact: true }).click();
   await page.getByRole('dialog').getByRole('button', { name: 'margins' }).click();
-  // 40 of margin at the left move a middle by half as much to the right.
+  // The preview mirrors the margin of 40: at the right it moves a middle by half as much to the left.
   const sides = async () =>
     (await figure(page, 'Emblem', 'To the safe edges').textContent())!
       .replace(' lu', '')
       .split(' · ')
       .map(Number);
-  await expect.poll(async () => (await sides())[0]! - (await sides())[1]!).toBeCloseTo(40, 1);
+  await expect.poll(async () => (await sides())[1]! - (await sides())[0]!).toBeCloseTo(40, 1);
 });
 
 test('named values are used by name, kept while they are used, and go out and in as design tokens', async ({

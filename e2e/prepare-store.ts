@@ -1,12 +1,17 @@
+import { readFile } from 'node:fs/promises';
 import { DEMO_PROJECT } from '../demo/documents';
 import { getDb, migrateDb } from '../src/server/db/client';
+import { keepFont } from '../src/server/fonts/import';
 import { seedDemo } from '../src/server/seed';
 import { createProject, loadProject } from '../src/server/services/projects';
 import { storeFolder } from '../src/server/settings';
 import { agreementDocuments } from './agreement-scenes';
 
+const ARABIC = 'node_modules/@fontsource/markazi-text/files/markazi-text-arabic-400-normal.woff2';
+
 /** What the browser tests find in their store besides the demo. */
 await migrateDb(getDb(), storeFolder());
 await seedDemo();
-createProject(agreementDocuments(loadProject(DEMO_PROJECT).documents));
+const arabic = await keepFont(await readFile(ARABIC), 'arabic.woff2');
+createProject(agreementDocuments(loadProject(DEMO_PROJECT).documents, arabic));
 getDb().$client.close();

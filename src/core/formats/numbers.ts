@@ -16,6 +16,8 @@ export const sayRatio = (value: number) => signed(three.format(value));
 const ROUNDING = 1e-11;
 export const sayShare = (value: number) =>
   `${signed(three.format(Math.abs(value) < ROUNDING ? 0 : value * 100))} %`;
+/** How opaque a colour is: whole per cents, as alpha is typed. */
+export const sayAlpha = (alpha: number) => `${Math.round(alpha * 100)}\u00a0%`;
 export const sayLength = (value: number) => `${sayNumber(value)} lu`;
 export const sayArea = (value: number) => `${sayNumber(value)} lu²`;
 /** Densities go by thousandths: “3”, “2.625” */

@@ -1,4 +1,4 @@
-import { sayNumber } from '../formats/numbers';
+import { sayAlpha, sayNumber } from '../formats/numbers';
 import type { Paint } from '../scene/paint';
 import type { Colour } from '../scene/values';
 import type { Part, Path } from './parts';
@@ -7,7 +7,7 @@ import type { Names } from './words';
 /** “#12303b”, “#ffffff at 80 %” */
 function sayHex(hex: string): string {
   const alpha = hex.length === 9 ? parseInt(hex.slice(7), 16) / 255 : 1;
-  return alpha < 1 ? `${hex.slice(0, 7)} at ${Math.round(alpha * 100)}\u00a0%` : hex;
+  return alpha < 1 ? `${hex.slice(0, 7)} at ${sayAlpha(alpha)}` : hex;
 }
 
 /** “deep water”, “#12303b”, “#ffffff, dark #101418” */

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { ScrimOffer as Offer } from '@/core/findings/offer-scrim';
-import { sayContrast, sayRatio, sayShare } from '@/core/formats/numbers';
+import { sayAlpha, sayContrast, sayRatio } from '@/core/formats/numbers';
 import { isPlaced, type Layer } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
@@ -31,7 +31,7 @@ function Found({ least, offer, onLay }: Asked & { onLay: (offer: Offer) => void 
   const asks = findCase(offer.caseId, screens);
   return (
     <p>
-      {offer.colour === '#000000' ? 'Black' : 'White'}, {sayShare(offer.alpha)} of it, as{' '}
+      {offer.colour === '#000000' ? 'Black' : 'White'}, {sayAlpha(offer.alpha)} of it, as{' '}
       {asks ? `${caseName(asks)}, ${asks.appearance}` : offer.caseId} needs: {sayContrast(offer.reaches)} or
       more on every case, <Costs costs={offer.costs} />.{' '}
       <Button variant="quiet" size="sm" onClick={() => onLay(offer)}>

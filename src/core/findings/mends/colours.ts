@@ -1,7 +1,7 @@
 import { around } from '../../placing/presets';
 import { lu, type Colour } from '../../scene/values';
 import type { Layer, PanelLayer, PlacedLayer, Scene } from '../../scene/scene';
-import { sayShare } from '../../formats/numbers';
+import { sayAlpha } from '../../formats/numbers';
 import { resolveColour } from '../../scene/values';
 import type { Case } from '../../screens/cases';
 import type { SurveyInput } from '../../survey/prepare';
@@ -66,7 +66,7 @@ export const scrim: Mender = (sick) => {
   const laid = layer && withScrim(sick.input, sick.cases, layer, limit.min ?? 3, sick.newId);
   if (!laid || laid.alpha === 0) return [];
   const word = laid.colour === '#000000' ? 'black' : 'white';
-  return sceneMend(sick, `Lay a ${word} scrim of ${sayShare(laid.alpha)} under it`, () => laid.scene);
+  return sceneMend(sick, `Lay a ${word} scrim of ${sayAlpha(laid.alpha)} under it`, () => laid.scene);
 };
 
 /** Whether one of the files that the layer is drawn from is opaque, as far as its pixels are known. */
