@@ -38,13 +38,18 @@ function breaksInDoubt({ scene }: RandomScene, l: TextResult): boolean {
   return less.join('\n') !== more.join('\n');
 }
 
-/** Copies with gaps: how many there are hangs on the last bit where they all but fill their box. */
+/** More copies than this, each as large as the engine’s whole px make it, end up elsewhere by a good part of one. */
+const MOST_COPIES = 8;
+
+/** How many copies with gaps there are hangs on the last bit where they all but fill their box. */
 function copiesInDoubt({ scene }: RandomScene, l: PictureResult): boolean {
   const layer = scene.layers.find((one) => one.id === l.id);
   if (layer?.kind !== 'picture') return false;
   return (['x', 'y'] as const).some((axis) => {
-    if (layer.fit.repeat[axis] !== 'space') return false;
     const copies = extent(l.box, axis) / extent(l.placement.drawn, axis);
+    if (layer.fit.repeat[axis] === 'no-repeat') return false;
+    if (copies > MOST_COPIES) return true;
+    if (layer.fit.repeat[axis] !== 'space') return false;
     return Math.abs(copies - Math.round(copies)) < DOUBT * copies;
   });
 }
