@@ -233,8 +233,8 @@ class Truth {
     if (figure === null || !seen || Math.min(seen.width, seen.height) < 8 || this.isRoundedOff(l)) return;
     const ink = await this.shot({ until: { id: l.id, ink: inks.ink } });
     const ground = await this.shot({ until: { id: l.id, ink: inks.ground } });
-    // What lies under it may end half a px further on: its tiles are a few px high.
-    const shifts = [0, -0.5, 0.5].flatMap((x) => [0, -0.5, 0.5].map((y) => ({ x, y })));
+    // What lies under it, and the layer itself, may each end half a px further on: its tiles are a few px high.
+    const shifts = [0, -1, 1].flatMap((x) => [0, -1, 1].map((y) => ({ x, y })));
     const all = shifts.map(({ x, y }) => contrastOf(ink, ground, { ...seen, x: seen.x + x, y: seen.y + y }));
     const expected = Math.max(Math.min(...all), Math.min(Math.max(...all), figure));
     this.checks.push(check(`contrast of ${l.id}`, figure, expected, TOLERANCE.contrast * expected));
