@@ -11,8 +11,8 @@ import type { RandomScene } from './scenes';
 
 /** How far figures may lie from what a browser engine laid out or painted. */
 export const TOLERANCE = {
-  /** lu, and the 64th of a px to which the engine rounds */
-  box: 0.05 + 1 / 64,
+  /** lu, and the 64ths of a px to which the engine rounds an edge and what it is measured from */
+  box: 0.05 + 2 / 64,
   /** of full scale, away from edges */
   paintMean: 0.01,
   paintHigh: 0.06,

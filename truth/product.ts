@@ -1,4 +1,4 @@
-import catalogue from '../data/screens.json';
+import { readFileSync } from 'node:fs';
 import { extent } from '../src/core/geometry/rect';
 import { filePixelsOf } from '../src/core/pixels/file';
 import { findCase } from '../src/core/screens/cases';
@@ -14,7 +14,7 @@ import type { RandomScene } from './scenes';
 
 /** What the product makes of a random scene. */
 
-const screens = readCatalogue(catalogue);
+const screens = readCatalogue(JSON.parse(readFileSync('data/screens.json', 'utf8')));
 
 export function surveyed({ scene, screen, files }: RandomScene): CaseResult {
   const c = findCase(screen.caseId, screens);
