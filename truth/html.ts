@@ -219,9 +219,11 @@ class Page {
   }
 
   write(): string {
-    const { scene, screen, glass } = this.options;
+    const { scene, screen, glass, solo } = this.options;
+    // On nothing at all the engine gives some groups the wrong alpha; a window that nobody has painted is white.
+    const behind = solo ? 'transparent' : '#fff';
     const layers = scene.layers.filter((l) => l.kind === 'ground' || l.parent === undefined);
-    const css = `position:absolute;left:0;top:0;width:${screen.width}px;height:${screen.height}px;overflow:hidden;${this.regions()}`;
+    const css = `background:${behind};position:absolute;left:0;top:0;width:${screen.width}px;height:${screen.height}px;overflow:hidden;${this.regions()}`;
     return `<div id="screen" style="${css}">${layers.map((l) => this.layer(l)).join('')}${glass ? glassOf(screen, scene) : ''}</div>`;
   }
 }
