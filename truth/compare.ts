@@ -6,6 +6,7 @@ import { contrastOf, countIn, countRamp, flattened, paintDifference, type Counte
 import { screenOf, type PageOptions } from './html';
 import type { MadeFile } from './pictures';
 import { encodeRaster, inkBoxOf, inkColours } from './ink';
+import { notCompared } from './not-compared';
 import { hangsOnRounding, paintedByProduct, surveyed } from './product';
 import type { RandomScene } from './scenes';
 
@@ -104,15 +105,8 @@ class Truth {
   private async paint(css: Shot): Promise<void> {
     const { drawing, server } = await paintedByProduct(this.random, this.result);
     const canvas = await this.painter.canvas(drawing, Object.fromEntries(this.files.own));
-    const { scale } = this.random;
-    const letters = this.placed().flatMap(({ kind, box, placement: { drawn } }) => {
-      const reach = { x: Math.min(box.x, drawn.x) - 8, width: Math.max(box.width, drawn.width) + 16 };
-      const rect = { ...reach, y: box.y - 8, height: Math.max(box.height, drawn.height) + 16 };
-      return kind === 'text'
-        ? [{ x: rect.x * scale, y: rect.y * scale, width: rect.width * scale, height: rect.height * scale }]
-        : [];
-    });
-    const [byCss, byServer, byCanvas] = [css, server, canvas].map((s) => flattened(s, letters)) as [
+    const hidden = this.placed().flatMap((l) => notCompared(l, this.random.scale));
+    const [byCss, byServer, byCanvas] = [css, server, canvas].map((s) => flattened(s, hidden)) as [
       Flat,
       Flat,
       Flat,
