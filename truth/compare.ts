@@ -1,4 +1,4 @@
-import type { CaseResult, PictureResult, PlacedResult } from '../src/core/survey/survey';
+import type { CaseResult, PictureResult, PlacedResult, TextResult } from '../src/core/survey/survey';
 import type { Rect } from '../src/core/geometry/rect';
 import type { Page } from '@playwright/test';
 import type { Painter, Shot } from './browser';
@@ -106,7 +106,8 @@ class Truth {
     const { drawing, server } = await paintedByProduct(this.random, this.result);
     const canvas = await this.painter.canvas(drawing, Object.fromEntries(this.files.own));
     const hidden = this.placed().flatMap((l) => notCompared(l, this.random.scale));
-    const [byCss, byServer, byCanvas] = [css, server, canvas].map((s) => flattened(s, hidden)) as [
+    const behind = this.random.screen.appearance === 'dark' ? 0 : 255;
+    const [byCss, byServer, byCanvas] = [css, server, canvas].map((s) => flattened(s, behind, hidden)) as [
       Flat,
       Flat,
       Flat,
@@ -249,13 +250,12 @@ class Truth {
   }
 
   /** A text’s letters take as much room as its lines are wide and high, where they are seen. */
-  private async textContrast(l: PlacedResult): Promise<void> {
-    const layer = this.random.scene.layers.find((x) => x.id === l.id);
-    if (layer?.kind !== 'text' || !l.placement.visible) return;
+  private async textContrast(l: TextResult): Promise<void> {
+    if (!l.placement.visible) return;
     const { x, y, width, height } = l.placement.visible;
     const { scale } = this.random;
     const seen = { x: x * scale, y: y * scale, width: width * scale, height: height * scale };
-    await this.contrast(l, seen, { ink: (layer.style.colour as { light: string }).light, ground: null });
+    await this.contrast(l, seen, { ink: l.colour, ground: null });
   }
 
   async run(): Promise<Check[]> {

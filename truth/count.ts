@@ -121,7 +121,7 @@ export interface PaintDifference {
   compared: number;
 }
 
-/** A screenshot as it is compared: channels over white, three for each px, and where its edges are. */
+/** A screenshot as it is compared: channels over what it stands on, three for each px, and where its edges are. */
 export interface Flat {
   width: number;
   height: number;
@@ -129,10 +129,10 @@ export interface Flat {
   edges: Uint8Array;
 }
 
-/** @param hidden what is left out, px: letters are edges all over, which may be faint */
-export function flattened(shot: Shot, hidden: readonly Rect[] = []): Flat {
+/** @param behind what it stands on, 0 black or 255 white @param hidden what is left out, px: letters are edges all over, which may be faint */
+export function flattened(shot: Shot, behind: number, hidden: readonly Rect[] = []): Flat {
   const { width, height } = shot;
-  const image = overWhite(shot);
+  const image = overGrey(shot, behind);
   const edges = new Uint8Array(width * height);
   markEdges(image, width, height, edges);
   for (const { x, y, width: w, height: h } of hidden)
@@ -145,11 +145,11 @@ export function flattened(shot: Shot, hidden: readonly Rect[] = []): Flat {
   return { width, height, image, edges };
 }
 
-function overWhite({ data, width, height }: Shot): Uint8Array {
+function overGrey({ data, width, height }: Shot, behind: number): Uint8Array {
   const out = new Uint8Array(width * height * 3);
   for (let i = 0; i < width * height; i++) {
     const alpha = data[i * 4 + 3]! / 255;
-    for (let c = 0; c < 3; c++) out[i * 3 + c] = Math.round(data[i * 4 + c]! * alpha + 255 * (1 - alpha));
+    for (let c = 0; c < 3; c++) out[i * 3 + c] = Math.round(data[i * 4 + c]! * alpha + behind * (1 - alpha));
   }
   return out;
 }

@@ -32,10 +32,18 @@ class Page {
   private readonly css: PlacingCss;
 
   constructor(private readonly options: PageOptions) {
-    this.css = new PlacingCss(options.screen, options.files);
+    this.css = new PlacingCss(options.screen, options.files, options.scene.direction === 'rtl');
   }
 
-  private colour = (c: Colour) => (c as { light: string }).light;
+  private colour(c: Colour): string {
+    const { light, dark } = c as { light: string; dark?: string };
+    return this.options.screen.appearance === 'dark' ? (dark ?? light) : light;
+  }
+
+  /** What a rule calls left, and what it calls right. */
+  private sides(): ['left', 'right'] | ['right', 'left'] {
+    return this.options.scene.direction === 'rtl' ? ['right', 'left'] : ['left', 'right'];
+  }
 
   private paint(p: Paint): string {
     if (!('gradient' in p)) return this.colour(p);
@@ -138,7 +146,8 @@ class Page {
   }
 
   private textCss({ style }: TextLayer): string {
-    const align = { start: 'left', middle: 'center', end: 'right' }[style.align.x];
+    const [start, end] = this.sides();
+    const align = { start, middle: 'center', end }[style.align.x];
     return `font:${style.weight} ${style.size}px/${style.lineHeight} shipped-${style.font};text-align:${align};white-space:pre-line;overflow-wrap:break-word`;
   }
 
@@ -155,7 +164,8 @@ class Page {
   private panelInside(layer: PanelLayer): string {
     const pad = (side: keyof PanelLayer['padding'], axis: Axis) =>
       this.css.length(layer.padding[side], this.css.sizeOf('screen', axis));
-    const inset = `${pad('top', 'y')} ${pad('right', 'x')} ${pad('bottom', 'y')} ${pad('left', 'x')}`;
+    const [left, right] = this.sides();
+    const inset = `${pad('top', 'y')} ${pad(right, 'x')} ${pad('bottom', 'y')} ${pad(left, 'x')}`;
     const held = this.options.scene.layers.filter((l) => l.kind !== 'ground' && l.parent === layer.id);
     return `<div style="position:absolute;inset:${inset}">${held.map((l) => this.layer(l)).join('')}</div>`;
   }
@@ -181,7 +191,8 @@ class Page {
     const box = `${this.css.extentCss(layer, placing, 'x')};${this.css.extentCss(layer, placing, 'y')}${shape === null ? '' : `;aspect-ratio:${shape}`}`;
     const hidden =
       (solo && solo !== layer.id) || !this.isShown(layer) ? ';visibility:hidden' : ';visibility:visible';
-    const wrapper = `position:absolute;display:flex;justify-content:${x.align};align-items:${y.align};${x.css};${y.css}`;
+    const row = this.options.scene.direction === 'rtl' ? 'row-reverse' : 'row';
+    const wrapper = `position:absolute;display:flex;flex-direction:${row};justify-content:${x.align};align-items:${y.align};${x.css};${y.css}`;
     const item = `position:relative;flex:none;min-width:0;min-height:0;box-sizing:border-box;anchor-name:--a-${layer.id};${box};opacity:${opacity}`;
     return `<div style="${wrapper}"><div data-id="${layer.id}" style="${item}${layer.kind === 'text' ? `;${this.textCss(layer)}${hidden}` : ''}">${this.inside(layer, hidden)}</div></div>`;
   }
@@ -205,6 +216,7 @@ class Page {
   }
 
   private regions(): string {
+    const [left] = this.sides();
     const { screen, scene } = this.options;
     const { insets: i, width, height, statusBar, gestureBar } = screen;
     const title = scene.bars.title.shown ? scene.bars.title.height : 0;
@@ -214,14 +226,14 @@ class Page {
       --screen-x:0px; --screen-y:0px; --screen-w:${width}px; --screen-h:${height}px;
       --safe-x:${i.left}px; --safe-y:${i.top}px; --safe-w:${Math.max(0, width - i.left - i.right)}px; --safe-h:${Math.max(0, height - i.top - i.bottom)}px;
       --content-x:0px; --content-y:${statusBar + title}px; --content-w:${width}px; --content-h:${height - statusBar - title - gestureBar}px;
-      --margins-x:calc(var(--safe-x) + ${m('left', 'w')}); --margins-y:calc(var(--safe-y) + ${m('top', 'h')});
+      --margins-x:calc(var(--safe-x) + ${m(left, 'w')}); --margins-y:calc(var(--safe-y) + ${m('top', 'h')});
       --margins-w:calc(var(--safe-w) - ${m('left', 'w')} - ${m('right', 'w')}); --margins-h:calc(var(--safe-h) - ${m('top', 'h')} - ${m('bottom', 'h')});`;
   }
 
   write(): string {
     const { scene, screen, glass, solo } = this.options;
-    // On nothing at all the engine gives some groups the wrong alpha; a window that nobody has painted is white.
-    const behind = solo ? 'transparent' : '#fff';
+    // On nothing at all the engine gives some groups the wrong alpha; a window that nobody has painted is white or black.
+    const behind = solo ? 'transparent' : screen.appearance === 'dark' ? '#000' : '#fff';
     const layers = scene.layers.filter((l) => l.kind === 'ground' || l.parent === undefined);
     const css = `background:${behind};position:absolute;left:0;top:0;width:${screen.width}px;height:${screen.height}px;overflow:hidden;${this.regions()}`;
     return `<div id="screen" style="${css}">${layers.map((l) => this.layer(l)).join('')}${glass ? glassOf(screen, scene) : ''}</div>`;

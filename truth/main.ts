@@ -23,12 +23,14 @@ const kindOf = ({ what }: Check) => what.replace(/(,? of|,) [a-z]+(-[a-z]+)*$/, 
 const painter = await Painter.open();
 const kinds = new Map<string, { count: number; off: number; worst: number }>();
 let failed = 0;
+let doubtful = 0;
 try {
   for (let i = 0; i < scenes; i++) {
     const random = await randomScene(seed * 100_000 + i);
     const checks = await compareScene(random, painter).catch((error: unknown): Check[] => [
       { what: 'a scene that could not be compared', off: Infinity, said: String(error) },
     ]);
+    if (checks.length === 0) doubtful++;
     for (const c of checks) {
       const kind = kinds.get(kindOf(c)) ?? { count: 0, off: 0, worst: 0 };
       kinds.set(kindOf(c), kind);
@@ -47,5 +49,5 @@ try {
 }
 for (const [kind, { count, off, worst }] of [...kinds].toSorted())
   console.log(`${kind}: ${count} compared, ${off} off, at most ${worst.toFixed(2)} tolerances`);
-console.log(`${scenes} scenes, ${failed} figures off`);
+console.log(`${scenes} scenes, ${doubtful} of them left out as they hang on rounding, ${failed} figures off`);
 process.exitCode = failed > 0 ? 1 : 0;

@@ -8,12 +8,14 @@ import type { HeldScreen } from './screens';
 /** Rules of placing as CSS: what is worked out, the browser works out. */
 
 interface Words {
-  start: 'left' | 'top';
-  end: 'right' | 'bottom';
+  start: 'left' | 'top' | 'right';
+  end: 'right' | 'bottom' | 'left';
   extent: 'width' | 'height';
   at: 'x' | 'y';
   size: 'w' | 'h';
 }
+/** The mirrored preview: what a rule calls its start lies at the right. */
+const MIRRORED: Words = { start: 'right', end: 'left', extent: 'width', at: 'x', size: 'w' };
 const WORDS: Record<Axis, Words> = {
   x: { start: 'left', end: 'right', extent: 'width', at: 'x', size: 'w' },
   y: { start: 'top', end: 'bottom', extent: 'height', at: 'y', size: 'h' },
@@ -27,7 +29,12 @@ export class PlacingCss {
   constructor(
     private readonly screen: HeldScreen,
     private readonly files: readonly MadeFile[],
+    private readonly mirrored: boolean,
   ) {}
+
+  private words(axis: Axis): Words {
+    return this.mirrored && axis === 'x' ? MIRRORED : WORDS[axis];
+  }
 
   length(l: Length, basis: string): string {
     const { value, unit } = plain(l);
@@ -37,20 +44,24 @@ export class PlacingCss {
 
   sizeOf(r: Region, axis: Axis): string {
     if (r === 'parent') return '100%';
-    return isLayer(r) ? `anchor-size(${anchor(r)} ${WORDS[axis].extent})` : `var(--${r}-${WORDS[axis].size})`;
+    return isLayer(r)
+      ? `anchor-size(${anchor(r)} ${this.words(axis).extent})`
+      : `var(--${r}-${this.words(axis).size})`;
   }
 
-  /** A side of a region as a distance from the start of what contains the layer, for `left` and `top`. */
+  /** A side of a region as a distance from the start of what contains the layer, for the property of that side. */
   private fromStart(r: Region, side: 'start' | 'end', axis: Axis): string {
-    const w = WORDS[axis];
+    const w = this.words(axis);
     if (isLayer(r)) return `anchor(${anchor(r)} ${w[side]})`;
     if (r === 'parent') return side === 'start' ? '0px' : '100%';
-    return side === 'start' ? `var(--${r}-${w.at})` : `(var(--${r}-${w.at}) + var(--${r}-${w.size}))`;
+    const isFirst = w[side] === 'left' || w[side] === 'top';
+    const at = isFirst ? `var(--${r}-${w.at})` : `(var(--${r}-${w.at}) + var(--${r}-${w.size}))`;
+    return w.start === 'right' ? `(100% - ${at})` : at;
   }
 
   /** The same from its end, for `right` and `bottom`. */
   private fromEnd(r: Region, side: 'start' | 'end', axis: Axis): string {
-    if (isLayer(r)) return `anchor(${anchor(r)} ${WORDS[axis][side]})`;
+    if (isLayer(r)) return `anchor(${anchor(r)} ${this.words(axis)[side]})`;
     return `(100% - ${this.fromStart(r, side, axis)})`;
   }
 
@@ -68,7 +79,7 @@ export class PlacingCss {
 
   /** The box in which an item is put along an axis, and how it is aligned there. */
   along(rule: AxisRule, axis: Axis): { css: string; align: string } {
-    const w = WORDS[axis];
+    const w = this.words(axis);
     switch (rule.kind) {
       case 'edges':
         return {
@@ -135,7 +146,7 @@ export class PlacingCss {
 
   /** An extent that follows from the shape: a strict one minds no bounds of its own, the other axis has them. */
   private following(extent: Extent, strict: boolean, axis: Axis): string {
-    const w = WORDS[axis];
+    const w = this.words(axis);
     if (strict) return `${w.extent}:auto`;
     const [min, max] = [this.bound(extent.min, axis), this.bound(extent.max, axis)];
     const css = [`${w.extent}:auto`, max && `max-${w.extent}:${max}`, min && `min-${w.extent}:${min}`];
@@ -145,11 +156,11 @@ export class PlacingCss {
   private own(layer: Layer, extent: Extent, axis: Axis): string {
     return extent.kind === 'length'
       ? this.length(extent.length, this.basis(extent.of, axis))
-      : `${this.natural(layer as PictureLayer)[WORDS[axis].extent]}px`;
+      : `${this.natural(layer as PictureLayer)[this.words(axis).extent]}px`;
   }
 
   extentCss(layer: Layer, placing: Placing, axis: Axis): string {
-    const w = WORDS[axis];
+    const w = this.words(axis);
     const rule = placing[axis];
     if (rule.kind === 'edges') return `${w.extent}:100%`;
     const { extent } = rule;

@@ -137,9 +137,15 @@ export function fit(random: Random, mayRepeat: boolean): Fit {
   };
 }
 
+/** With a dark half of its own, or without. */
+export const colourOf = (random: Random, alpha = 1) => ({
+  light: random.colour(alpha),
+  ...(random.chance(0.4) && { dark: random.colour(alpha) }),
+});
+
 export function paint(random: Random, alpha: number): Paint {
-  const colour = () => ({ light: random.colour(random.chance(0.5) ? alpha : random.tenth(0, 1)) });
-  if (random.chance(0.5)) return { light: random.colour(alpha) };
+  const colour = () => colourOf(random, random.chance(0.5) ? alpha : random.tenth(0, 1));
+  if (random.chance(0.5)) return colourOf(random, alpha);
   const stops = [0, random.whole(20, 80), 100].map((at) => ({ colour: colour(), at }));
   return random.chance(0.6)
     ? { gradient: 'linear', angle: random.whole(-180, 360), stops }

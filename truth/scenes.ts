@@ -2,7 +2,19 @@ import type { Extent } from '../src/core/placing/rule';
 import type { Layer, PanelLayer, PictureLayer, Scene, TextLayer } from '../src/core/scene/scene';
 import { madeFile, type Kind, type MadeFile } from './pictures';
 import { randomOf, type Random } from './random';
-import { everywhere, fit, held, lu, none, paint, percent, placing, zero, type Around } from './rules';
+import {
+  colourOf,
+  everywhere,
+  fit,
+  held,
+  lu,
+  none,
+  paint,
+  percent,
+  placing,
+  zero,
+  type Around,
+} from './rules';
 import { heldScreen, type HeldScreen } from './screens';
 
 /** A random scene on one screen, with the files that it shows. */
@@ -46,7 +58,7 @@ function textLayer(random: Random, id: string, around: Around, density: number):
       weight: random.pick([400, 700]),
       size: random.tenth(11, 30),
       lineHeight: random.pick([1.2, 1.35, 1.6]),
-      colour: { light: random.colour(random.chance(0.8) ? 1 : 0.8) },
+      colour: colourOf(random, random.chance(0.8) ? 1 : 0.8),
       align: { x: random.pick(['start', 'middle', 'end']), y: 'start' },
     },
   };
@@ -71,7 +83,7 @@ function pictureLayer(
       role === 'background' && random.chance(0.6) ? everywhere : placing(random, true, around, density),
     fit: own,
     ...(random.chance(0.35) && { opacity: random.tenth(0.2, 1) }),
-    ...(tinted && { tint: { light: random.colour(random.chance(0.8) ? 1 : 0.6) } }),
+    ...(tinted && { tint: colourOf(random, random.chance(0.8) ? 1 : 0.6) }),
   };
 }
 
@@ -154,6 +166,7 @@ export async function randomScene(seed: number): Promise<RandomScene> {
       navigation: { shown: true, style: 'gesture' },
     },
     margin: random.chance(0.6) ? { left: margin(), right: margin(), top: margin(), bottom: margin() } : none,
+    ...(random.chance(0.2) && { direction: 'rtl' as const }),
     layers: layersOf(random, files, screen.density),
   };
   const scale = random.pick([1, 1, 1, 1.5, 2]);

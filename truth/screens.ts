@@ -6,6 +6,7 @@ import type { Random } from './random';
 export interface HeldScreen {
   /** of the product’s case */
   caseId: string;
+  appearance: 'light' | 'dark';
   width: number;
   height: number;
   density: number;
@@ -60,8 +61,10 @@ export function heldScreen(random: Random): HeldScreen {
   const isTurned = e.supportsRotation && random.chance(0.4);
   const [width, height] = [e.renderWidth / e.density, e.renderHeight / e.density];
   const { statusBar, gestureBar } = e.systemBars;
+  const appearance = random.chance(0.3) ? 'dark' : 'light';
   return {
-    caseId: `${e.id}.${isTurned ? 90 : 0}.light`,
+    caseId: `${e.id}.${isTurned ? 90 : 0}.${appearance}`,
+    appearance,
     width: isTurned ? height : width,
     height: isTurned ? width : height,
     density: e.density,
