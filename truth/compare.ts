@@ -167,7 +167,12 @@ class Truth {
     const { widthPx, heightPx } = l.rendition;
     const enlarged = Math.max((drawn.x * screen.density) / widthPx, (drawn.y * screen.density) / heightPx);
     this.checks.push(
-      check(`enlargement of ${l.id}`, m.enlargement!, enlarged, enlarged * TOLERANCE.enlargement),
+      check(
+        `enlargement of ${l.id}`,
+        m.enlargement!,
+        enlarged,
+        enlarged * (TOLERANCE.enlargement + 0.5 / Math.min(c.bounds.width, c.bounds.height)),
+      ),
     );
   }
 
