@@ -5,7 +5,7 @@ import { isOpaque, type FilePixels } from '../pixels/file';
 import { coloursOf, countOf, rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
 import { gridBeside, gridOf, set, type Division, type Grid } from './grid';
-import { isRounded, layMeans, roundOf, roundOff } from './means';
+import { isRounded, layFill, layMeans, roundOf, roundOff } from './means';
 import type { LayerResult, PanelResult } from './result';
 
 /** Under a text, a logo or a bar. */
@@ -142,14 +142,12 @@ class Pile {
   addGroup(panel: PanelResult, first: number, last: number, painted: Painted): void {
     const inner = new Pile(gridBeside(this.grid));
     inner.addLayers(first, last, painted);
-    const held = inner.premultiplied();
-    // What it holds is rounded off like its own colour; both are then faded together.
-    const whole = new Pile(gridBeside(this.grid));
-    whole.write(held);
-    if (isRoundClip(panel)) roundOff(whole.grid, panel.box, roundOf(panel));
-    whole.add(1, false);
-    whole.addLayer(panel, 1, painted.pixels);
-    this.write(whole.premultiplied());
+    // What rounds off both its own colour and what it holds is laid on both at once: a corner has one edge, not two.
+    const clips = isRoundClip(panel);
+    const filled = layFill(panel, inner.grid, !clips);
+    if (filled !== 'nothing') inner.add(1, filled === 'all');
+    this.write(inner.premultiplied());
+    if (clips) roundOff(this.grid, panel.box, roundOf(panel));
     this.add(panel.opacity, false);
   }
 

@@ -95,6 +95,13 @@ describe('contrast in groups', () => {
     );
   });
 
+  it('shows nothing of a panel that is covered by what it holds, at its round corners either', () => {
+    const clipping = panelOf('outer', '#ffffff', { clip: true, cornerRadius: lu(400) });
+    const inner = panelOf('inner', '#000000', { parent: 'outer' });
+    const everywhere: TextLayer = { ...white, placing: fillScreen() };
+    expect(contrastIn([black, clipping, inner, everywhere])).toBeCloseTo(21, 6);
+  });
+
   it('lets the ground through a text as much as through the panel that holds it', () => {
     const outer = panelOf('outer', '#ffffff', { opacity: 0.5 });
     const held: TextLayer = {

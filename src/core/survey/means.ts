@@ -185,13 +185,17 @@ export const roundOf = ({ box, placement }: PanelResult): Round => ({
   radius: placement.cornerRadius,
 });
 
+/** Writes the colour of a panel itself into the grid’s means. @param rounded whether its corners are taken off */
+export const layFill = (panel: PanelResult, grid: Grid, rounded = true): Laid =>
+  paintMeans(panel.paint, panel.placement.visible, grid, rounded ? roundOf(panel) : null);
+
 /**
  * Writes what one layer lays over each tile into the grid’s means. Nothing for what lies elsewhere, is not known, or is
  * too fine to have a mean, such as letters.
  */
 export function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): Laid {
   if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
-  if (layer.kind === 'panel') return paintMeans(layer.paint, layer.placement.visible, grid, roundOf(layer));
+  if (layer.kind === 'panel') return layFill(layer, grid);
   if (layer.kind === 'text') return 'nothing';
   const file = pixels.get(layer.rendition.hash);
   return file ? pictureMeans(layer, file, grid) : 'nothing';
