@@ -1,4 +1,4 @@
-import type { Fit, FitSize, Repeat } from '../src/core/fit/rule';
+import { FIT_NAMES, type Fit, type FitSize, type Repeat } from '../src/core/fit/rule';
 import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../src/core/placing/rule';
 import type { Paint } from '../src/core/scene/paint';
 import type { Length } from '../src/core/scene/values';
@@ -101,16 +101,7 @@ export function fit(random: Random, mayRepeat: boolean): Fit {
         { width: 'auto', height: lu(random.whole(20, 200)) },
         { width: percent(random.whole(20, 90)), height: lu(random.whole(30, 160)) },
       ])
-    : random.pick([
-        'cover',
-        'contain',
-        'stretch',
-        'natural',
-        'scale-down',
-        'match-width',
-        'match-height',
-        'cover',
-      ]);
+    : random.pick([...FIT_NAMES, 'cover']);
   const repeats = mayRepeat && size !== 'scale-down' && random.chance(0.4);
   const repeat = (): Repeat =>
     repeats ? random.pick(['repeat', 'space', 'round', 'repeat', 'no-repeat']) : 'no-repeat';

@@ -1,11 +1,12 @@
 import { z } from 'zod';
+import { Hash } from '../pictures/picture';
 import { Colour } from '../scene/values';
 
 /** The fonts that come with the product. */
 export const FONTS = ['sans', 'serif'] as const;
 
 /** A font that was imported into the project, by the SHA-256 of its file. */
-export const ImportedFont = z.templateLiteral(['font:', z.string().regex(/^[0-9a-f]{64}$/)]);
+export const ImportedFont = z.templateLiteral(['font:', Hash]);
 export type ImportedFont = z.infer<typeof ImportedFont>;
 export const WEIGHTS = [400, 700] as const;
 const Place = z.enum(['start', 'middle', 'end']);
@@ -45,7 +46,7 @@ export const FACES: readonly ShippedFace[] = FONTS.flatMap((font) =>
 
 /** A font of the project’s own, as it is called and what it can write. */
 export const ProjectFont = z.looseObject({
-  hash: z.string().regex(/^[0-9a-f]{64}$/),
+  hash: Hash,
   name: z.string().min(1).max(120),
   /** “Latin”, “Arabic”, as far as it is known */
   scripts: z.array(z.string().max(40)).max(60),

@@ -1,6 +1,7 @@
 import { and, asc, desc, eq, isNull } from 'drizzle-orm';
 import { Project, SCHEMA_VERSION } from '@/core/scene/project';
 import { DEFAULT_LIMITS } from '@/core/measure/defaults';
+import type { Change } from '@/core/scene/change';
 import { Documents } from '@/core/scene/documents';
 import { readDocuments } from '@/core/scene/migrate';
 import { nameOfCopy } from '@/core/scene/values';
@@ -90,6 +91,21 @@ export function writeDocuments(db: Handle, id: string, before: Documents | null,
     const row = and(eq(documents.projectId, id), eq(documents.kind, 'scene'), eq(documents.id, sceneId));
     db.delete(documents).where(row).run();
   }
+}
+
+/** Appends a change to the history of a project. @param revision that it led to @param at when, ISO 8601 */
+export function appendHistory(
+  db: Handle,
+  projectId: string,
+  revision: number,
+  change: Change,
+  at: string,
+): void {
+  const { id: changeId, patch, inverse } = change;
+  const steps = { patch: JSON.stringify(patch), inverse: JSON.stringify(inverse) };
+  db.insert(history)
+    .values({ projectId, revision, changeId, ...steps, at })
+    .run();
 }
 
 /** Writes a new project with all its documents at revision 1, in one transaction. */

@@ -11,7 +11,7 @@ import { fontsFor } from '../fonts/fonts';
 import { getDb } from '../db/client';
 import { blobs, fonts, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
-import { loadProject, writeDocuments, type Handle } from './projects';
+import { appendHistory, loadProject, writeDocuments, type Handle } from './projects';
 
 export interface Saved {
   /** the revision that the change led to */
@@ -110,16 +110,7 @@ export function saveChange(projectId: string, seen: number, change: Change): Sav
       .set({ revision: next, name: after.project.name, updatedAt: at })
       .where(eq(projects.id, projectId))
       .run();
-    tx.insert(history)
-      .values({
-        projectId,
-        revision: next,
-        changeId: change.id,
-        patch: JSON.stringify(change.patch),
-        inverse: JSON.stringify(change.inverse),
-        at,
-      })
-      .run();
+    appendHistory(tx, projectId, next, change, at);
     return { revision: next };
   });
 }

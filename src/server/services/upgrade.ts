@@ -3,8 +3,8 @@ import { changeBetween } from '@/core/scene/change';
 import { readDocuments, schemaOf } from '@/core/scene/migrate';
 import { SCHEMA_VERSION } from '@/core/scene/project';
 import { backUp, getDb, type Db } from '../db/client';
-import { history, projects } from '../db/schema';
-import { storedDocuments, writeDocuments } from './projects';
+import { projects } from '../db/schema';
+import { appendHistory, storedDocuments, writeDocuments } from './projects';
 
 /** Brings one project to the present version of the documents: a step of its history like any other. */
 function upgrade(db: Db, id: string): void {
@@ -17,17 +17,7 @@ function upgrade(db: Db, id: string): void {
     const revision = row.revision + 1;
     writeDocuments(tx, id, null, after);
     tx.update(projects).set({ revision }).where(eq(projects.id, id)).run();
-    const { patch, inverse } = change;
-    tx.insert(history)
-      .values({
-        projectId: id,
-        revision,
-        changeId: change.id,
-        patch: JSON.stringify(patch),
-        inverse: JSON.stringify(inverse),
-        at: new Date().toISOString(),
-      })
-      .run();
+    appendHistory(tx, id, revision, change, new Date().toISOString());
   });
 }
 
