@@ -18,6 +18,7 @@ const config = {
   testEnvironment: 'node',
   // What is asserted is results: a busy machine may take its time.
   testTimeout: 60_000,
+  setupFiles: ['<rootDir>/scripts/property-seed.mjs'],
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': swc },

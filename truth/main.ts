@@ -31,6 +31,7 @@ try {
       { what: 'a scene that could not be compared', off: Infinity, said: String(error) },
     ]);
     if (checks.length === 0) doubtful++;
+    if ((i + 1) % 50 === 0) console.error(`${i + 1} of ${scenes} scenes, ${failed} figures off`);
     for (const c of checks) {
       const kind = kinds.get(kindOf(c)) ?? { count: 0, off: 0, worst: 0 };
       kinds.set(kindOf(c), kind);

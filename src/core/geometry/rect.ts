@@ -60,6 +60,8 @@ export const clamp = (value: number, low: number, high: number) => Math.max(low,
 export const span = (r: Rect, axis: Axis): Span =>
   axis === 'x' ? { start: r.x, end: right(r) } : { start: r.y, end: bottom(r) };
 
+export const centreOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
+
 export const extent = (s: Size, axis: Axis) => (axis === 'x' ? s.width : s.height);
 
 export const fromSpans = (x: Span, y: Span): Rect =>

@@ -11,7 +11,9 @@ import { held, rangeWithin, reachable, RATIO_FITS, type RatioFit } from './ratio
 import { seenEverywhere, seenSomewhere } from './seen';
 import { curve, emptyStretches, kinks, lossAt, worstWithin, VALLEY_MEASURES, type Valley } from './valley';
 
-const between = (min: number, max: number) => fc.double({ min, max, noNaN: true });
+/** In steps of 2⁻¹⁶: a length of less than the rounding that is allowed below decides nothing. */
+const between = (min: number, max: number) =>
+  fc.integer({ min: Math.ceil(min * 65536), max: Math.floor(max * 65536) }).map((steps) => steps / 65536);
 const size = (min: number, max: number) => fc.record({ width: between(min, max), height: between(min, max) });
 const areaIn: fc.Arbitrary<Rect> = fc
   .tuple(between(0, 0.8), between(0, 0.8), between(0.05, 1), between(0.05, 1))

@@ -40,6 +40,7 @@ function onto(top: Rgba, below: Rgba): Rgba {
   return { r: mix(top.r, below.r), g: mix(top.g, below.g), b: mix(top.b, below.b), a };
 }
 const faint = (colour: Rgba, by: number): Rgba => ({ ...colour, a: colour.a * by });
+const NO_IMAGE: Raster = { width: 1, height: 1, data: new Uint8Array(4) };
 const CLEAR: Rgba = { r: 0, g: 0, b: 0, a: 0 };
 
 /** One point as groups are painted: each by itself, then faded and cut as one. The ink fills all of its own layer. */
@@ -100,6 +101,81 @@ describe('contrast in groups', () => {
     const inner = panelOf('inner', '#000000', { parent: 'outer' });
     const everywhere: TextLayer = { ...white, placing: fillScreen() };
     expect(contrastIn([black, clipping, inner, everywhere])).toBeCloseTo(21, 6);
+  });
+
+  it('shows nothing of a panel under what ends at the same edge, in the middle of a tile either', () => {
+    const half = { x: edgesOf('screen'), y: middleOf({ kind: 'length', length: percent(41) }, 'screen') };
+    const plate = panelOf('plate', '#ffffff', { placing: half });
+    const cover = panelOf('cover', '#000000', { placing: half });
+    const everywhere: TextLayer = {
+      ...white,
+      placing: { x: edgesOf('screen'), y: middleOf({ kind: 'natural' }, 'screen') },
+      style: { ...white.style, size: 90 },
+    };
+    const input = { ...inputOf([black, plate, cover, everywhere], []), pixels: new Map() };
+    const { tiles } = inkOn(surveyCase(input, UPRIGHT), 'it', input)!;
+    for (const channel of tiles) expect(channel).toBeCloseTo(0, 9);
+  });
+
+  const edge = fc.record({ from: fc.integer({ min: -20, max: 80 }), size: fc.integer({ min: 10, max: 90 }) });
+  const plates = fc.array(
+    fc.record({
+      x: edge,
+      y: edge,
+      colour: fc.constantFrom('#ffffff', '#c02020', '#2030c0a0', '#00000080'),
+      opacity: fc.constantFrom(1, 0.5),
+      clip: fc.boolean(),
+      isHeld: fc.boolean(),
+    }),
+    { minLength: 1, maxLength: 5 },
+  );
+  const startOf = ({ from, size }: { from: number; size: number }) => ({
+    kind: 'start' as const,
+    edge: { region: 'screen' as const, offset: percent(from) },
+    extent: { kind: 'length' as const, length: percent(size) },
+  });
+
+  it('knows where the edges of plates lie inside of a tile', () => {
+    fc.assert(
+      fc.property(plates, fc.boolean(), (list, isHeld) => {
+        const layers: Layer[] = list.map((p, i) =>
+          panelOf(`p${i}`, p.colour, {
+            opacity: p.opacity,
+            clip: p.clip,
+            placing: { x: startOf(p.x), y: startOf(p.y) },
+            ...(p.isHeld && i > 0 && { parent: `p${i - 1}` }),
+          }),
+        );
+        const text = { ...label, ...(isHeld && { parent: 'p0' }) };
+        const input = { ...inputOf([ground, ...layers, text], []), pixels: new Map() };
+        const result = surveyCase(input, UPRIGHT);
+        const at = result.layers.findIndex((l) => l.id === 'it');
+        const own = result.layers[at]!;
+        if (own.kind !== 'text') throw new Error('It is a text');
+        fc.pre(own.placement.visible !== null);
+        const found = inkOn(result, 'it', input)!;
+        const area = own.placement.visible!;
+        const N = 32;
+        for (const tile of [0, 7, 27, 36, 56, 63]) {
+          for (const [ink, seen] of [
+            [null, found.tiles],
+            [rgbaOf('#fffffff0'), found.inks],
+          ] as const) {
+            const sum = { r: 0, g: 0, b: 0 };
+            for (let k = 0; k < N * N; k++) {
+              const x = area.x + (((tile % 8) + ((k % N) + 0.5) / N) * area.width) / 8;
+              const y = area.y + ((Math.floor(tile / 8) + (Math.floor(k / N) + 0.5) / N) * area.height) / 8;
+              const c = pointOf(result.layers.slice(0, at + 1), undefined, { x, y, image: NO_IMAGE, ink });
+              for (const ch of ['r', 'g', 'b'] as const) sum[ch] += c[ch] / (N * N);
+            }
+            // Each edge is missed by half a sample.
+            for (const ch of ['r', 'g', 'b'] as const)
+              expect(Math.abs(colourAt(seen, tile)[ch] - sum[ch])).toBeLessThan((255 * 2) / N);
+          }
+        }
+      }),
+      { numRuns: 60 },
+    );
   });
 
   it('lets the ground through a text as much as through the panel that holds it', () => {

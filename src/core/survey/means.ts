@@ -3,6 +3,7 @@ import { isRepeated } from '../fit/tiles';
 import {
   area,
   bottom,
+  centreOf,
   contains,
   extent,
   intersect,
@@ -16,7 +17,7 @@ import { areaInRound } from '../measure/glass';
 import type { FilePixels } from '../pixels/file';
 import { rgbaOf } from '../pixels/raster';
 import { gridSums, sumsOnGrid, type Sums } from '../pixels/sums';
-import { set, tileAt, type Grid } from './grid';
+import { areaAt, set, tileAt, type Grid } from './grid';
 import type { LayerResult, PanelResult, PictureResult } from './result';
 
 /** What a layer lays on a grid: nothing, something, or something opaque on all of it, whose alpha is not written. */
@@ -61,13 +62,11 @@ function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid, round: Ro
   for (let i = 0; i < count; i++) {
     const tile = tileAt(grid, i);
     const part = whole ? tile : intersect(tile, seen);
-    if (part) set(means, i, colourAt(middleOf(tile)), area(part) / area(tile));
+    if (part) set(means, i, colourAt(centreOf(tile)), area(part) / area(tile));
   }
   if (isRound) roundOff(grid, seen, round);
   return 'something';
 }
-const middleOf = (r: Rect) => ({ x: r.x + r.width / 2, y: r.y + r.height / 2 });
-
 /** Where a line lies in a row of copies: so many whole ones before it, and so many px into the next. */
 interface InRow {
   copies: number;
@@ -121,11 +120,12 @@ function repeatedMeans({ placement: p, window }: PictureResult, { sums }: FilePi
   const xs = linesInRow(p, 'x', grid.xs, seen, sums.width);
   const ys = linesInRow(p, 'y', grid.ys, seen, sums.height);
   const corners = ys.map((y) => xs.map((x) => sumToCorner(sums, x, y)));
-  const px = ((grid.width * sums.width) / p.drawn.width) * ((grid.height * sums.height) / p.drawn.height);
+  const perLu = (sums.width / p.drawn.width) * (sums.height / p.drawn.height);
   const { colour, alpha } = grid.means;
   for (let i = 0; i < grid.count; i++) {
     const [column, row] = [i % grid.columns, Math.floor(i / grid.columns)];
     const [above, below] = [corners[row]!, corners[row + 1]!];
+    const px = areaAt(grid, i) * perLu;
     const mean = (c: number) =>
       (below[column + 1]![c]! - below[column]![c]! - above[column + 1]![c]! + above[column]![c]!) / px;
     for (let c = 0; c < 3; c++) colour[i * 3 + c] = mean(c);
@@ -160,8 +160,20 @@ function singleMeans(layer: PictureResult, { sums }: FilePixels, grid: Grid): La
   const { means, xs, ys, xsPx, ysPx } = grid;
   linesPx(xsPx, xs, p.drawn.x, seen.x, right(seen), across);
   linesPx(ysPx, ys, p.drawn.y, seen.y, bottom(seen), down);
-  sumsOnGrid(sums, xsPx, ysPx, 1 / (grid.width * across * grid.height * down), means, !isAll);
+  const isEven = grid.tilesCut === null;
+  sumsOnGrid(sums, xsPx, ysPx, 1 / (across * down * (isEven ? areaAt(grid, 0) : 1)), means, !isAll);
+  if (!isEven) perArea(grid, !isAll);
   return isAll ? 'all' : 'something';
+}
+
+/** Makes means of sums over cells that are not all alike. */
+function perArea(grid: Grid, withAlpha: boolean): void {
+  const { means, count } = grid;
+  for (let i = 0; i < count; i++) {
+    const size = areaAt(grid, i);
+    for (let c = i * 3; c < i * 3 + 3; c++) means.colour[c]! /= size;
+    if (withAlpha) means.alpha[i]! /= size;
+  }
 }
 
 function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Laid {

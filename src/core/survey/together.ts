@@ -2,7 +2,7 @@ import { meet, type Rect } from '../geometry/rect';
 import { visibleDrawing } from '../measure/clearance';
 import { Measures } from '../measure/measures';
 import { overlapOf, type Standing } from '../measure/overlap';
-import { covers } from './backdrop';
+import { covers } from './pile';
 import { barContrast, contrastOf, isMeasured, type Pixels } from './contrast';
 import type { BarResult } from '../screens/bars';
 import type { Scope } from './draw';
