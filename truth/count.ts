@@ -67,9 +67,15 @@ export function countRamp({ data, width, height }: Shot): Counted {
   };
 }
 
-/** How many px of a mask have a channel set in a screenshot: 0 red, 1 green, 2 blue. */
+/**
+ * How many px of a mask have a channel set in a screenshot: 0 red, 1 green, 2 blue. The last row of a screen of a broken
+ * number of px is see-through.
+ */
 export const countIn = ({ data }: Shot, mask: Uint8Array, channel: number): number =>
-  mask.reduce((sum, inside, i) => sum + (inside && data[i * 4 + channel]! >= 128 ? 1 : 0), 0);
+  mask.reduce(
+    (sum, inside, i) => sum + (inside && data[i * 4 + channel]! * data[i * 4 + 3]! >= 128 * 255 ? 1 : 0),
+    0,
+  );
 
 const linear = (coded: number) => {
   const c = coded / 255;

@@ -47,6 +47,9 @@ export function caseSize({ screen, rotation }: Case): string {
   return `${width} × ${height}`;
 }
 
+/** “1 case”, “12 cases” */
+export const countCases = (n: number) => `${n} ${n === 1 ? 'case' : 'cases'}`;
+
 /** “2400 × 1800 px” */
 export const sayFile = ({ widthPx: width, heightPx: height }: Pick<Rendition, 'widthPx' | 'heightPx'>) =>
   `${saySize({ width, height })} px`;

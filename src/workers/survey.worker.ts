@@ -16,7 +16,6 @@ import type { Reason } from '@/core/explain/reason';
 import { findInLaunch, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
 import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
 import type { LaunchKept } from '@/core/launch/faults';
-import { targetOf } from '@/core/launch/launch';
 import { launchIn } from '@/core/launch/survey';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';
@@ -24,7 +23,7 @@ import { positionOf, seenParts, type SeenParts } from '@/core/solve/layer';
 import type { PositionAnswer } from '@/core/solve/position';
 import { stretchesOf, type Across, type Stretch } from '@/core/solve/stretches';
 import { tellingCases } from '@/core/solve/telling';
-import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
+import { distinctCases } from '@/core/screens/likeness';
 import { markOf, type Mark } from '@/core/survey/mark';
 import { offerScrim, type ScrimOffer } from '@/core/findings/offer-scrim';
 import { surveyAgain, surveyRunning } from '@/core/survey/again';
@@ -54,9 +53,6 @@ export interface Found {
 }
 
 let cases: Case[] = [];
-/** one of each that cannot be told apart, and those that it stands for */
-let groups: DistinctCase[] = [];
-let distinct: Case[] = [];
 /** what the last survey of everything was asked, and which limits it found broken */
 let last: { input: SurveyInput; judged: Judged[] } | null = null;
 /** the last survey of everything that was not in the middle of an edit: the next takes over what has not been reached */
@@ -95,7 +91,7 @@ async function askedOf(documents: Documents, sceneId: string, more: readonly str
   return {
     documents,
     sceneId,
-    cases: distinct,
+    cases,
     outside: { fonts: known, pixels },
     newId: () => crypto.randomUUID(),
     earlier,
@@ -111,8 +107,7 @@ async function launchAsked(documents: Documents, launchId: string): Promise<Laun
   return {
     documents,
     launch,
-    // Screens that are drawn alike may have different first windows.
-    cases: distinctCases(cases, ({ screen }) => targetOf(launch, screen)?.id ?? '').map((g) => g.shown),
+    cases,
     outside: { fonts: await fontsWith(fontsOfProject(documents)), pixels },
     earlier: launchKept && samePixels(launchKept.pixels, pixels) ? launchKept.kept : null,
   };
@@ -122,8 +117,6 @@ const api = {
   /** The screens that every later survey runs over. */
   watch(screens: Screen[]) {
     cases = casesOf(screens, APPEARANCES);
-    groups = distinctCases(cases);
-    distinct = groups.map((c) => c.shown);
     earlier = null;
     launchKept = null;
   },
@@ -133,33 +126,29 @@ const api = {
     const marks: Mark[] = [];
     const summaries: CaseSummary[] = [];
     const judged: Judged[] = [];
-    const alike = new Map(groups.map((g) => [g.shown, g.alike]));
-    earlier = surveyRunning(input, distinct, earlier, (result, shown) => {
+    earlier = surveyRunning(input, cases, earlier, (result) => {
       const mark = markOf(result, asked.scene);
-      const summary = summarise(result);
-      for (const { id } of [shown, ...alike.get(shown)!]) {
-        if (mark) marks.push({ ...mark, caseId: id });
-        summaries.push({ ...summary, id });
-      }
+      if (mark) marks.push(mark);
+      summaries.push(summarise(result));
       judged.push({ id: result.id, breaches: result.breaches });
     });
     last = { input, judged };
     return { summaries, marks };
   },
   /**
-   * What the last survey found wrong, over all cases that can be told apart, and the parts of rules that cause it. Asked
-   * for once an edit has ended, so that its survey is worth keeping.
+   * What the last survey found wrong, over all cases, and the parts of rules that cause it. Asked for once an edit has
+   * ended, so that its survey is worth keeping.
    */
   found(): Found {
     if (!last) return { findings: [], causes: [] };
-    if (earlier?.input !== last.input) earlier = surveyAgain(last.input, distinct, earlier);
-    const findings = findingsOf(last.judged, distinct);
-    return { findings, causes: causesOf(last.input, findings, distinct) };
+    if (earlier?.input !== last.input) earlier = surveyAgain(last.input, cases, earlier);
+    const findings = findingsOf(last.judged, cases);
+    return { findings, causes: causesOf(last.input, findings, cases) };
   },
   /** Why a finding is there, on the case where it is worst. */
   async because(documents: Documents, sceneId: string, finding: Finding): Promise<Reason> {
     const { outside } = await askedOf(documents, sceneId);
-    return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, distinct);
+    return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, cases);
   },
   /** Where one rule of a layer can hold its picture so that its keep areas are seen on all cases; `null` without any. */
   async position(
@@ -172,7 +161,7 @@ const api = {
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    return positionOf(layer, surveyInput(documents, scene, outside), distinct, rule);
+    return positionOf(layer, surveyInput(documents, scene, outside), cases, rule);
   },
   /** Which parts of a cut of a layer’s picture are seen on how much of the weight; `null` without a picture. */
   async seen(
@@ -185,7 +174,7 @@ const api = {
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    return seenParts(layer, cut, surveyInput(documents, scene, outside), distinct);
+    return seenParts(layer, cut, surveyInput(documents, scene, outside), cases);
   },
   /** Where along an axis of a free window anything that is wrong comes or goes. */
   async stretches(documents: Documents, sceneId: string, across: Across): Promise<Stretch[]> {
@@ -202,7 +191,7 @@ const api = {
     const tried = patches.map((patch) => applyPatch(documents, patch));
     const files = tried.flatMap((after) => filesOfScene(after.scenes[sceneId]!, after.project.pictures));
     const { outside } = await askedOf(documents, sceneId, files);
-    const weights = weightsOf(distinct);
+    const weights = weightsOf(cases);
     return tried.map((after) => {
       try {
         const input = surveyInput(after, after.scenes[sceneId]!, outside);
@@ -210,7 +199,7 @@ const api = {
         const visit = ({ id, breaches }: CaseResult) => {
           if (!breaches.some((b) => b.layerId === layerId && !b.accepted)) clear += weights.get(id)!;
         };
-        surveyEach(input, distinct, visit, earlier);
+        surveyEach(input, cases, visit, earlier);
         return clear;
       } catch {
         return null;
@@ -225,7 +214,7 @@ const api = {
     most: number,
   ): Promise<string[]> {
     const { outside } = await askedOf(documents, sceneId);
-    const here = distinct.filter((c) => c.appearance === appearance);
+    const here = distinctCases(cases.filter((c) => c.appearance === appearance)).map((c) => c.shown);
     const results = survey(surveyInput(documents, documents.scenes[sceneId]!, outside), here);
     return tellingCases(here, results, most).map((c) => c.id);
   },
@@ -247,7 +236,7 @@ const api = {
       if (!(await goOn(value))) return null;
     }
   },
-  /** What is wrong with a launch, over all cases that can be told apart. */
+  /** What is wrong with a launch, over all cases. */
   async launchFindings(documents: Documents, launchId: string): Promise<LaunchFinding[]> {
     const asked = await launchAsked(documents, launchId);
     if (!asked) return [];

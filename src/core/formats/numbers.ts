@@ -16,6 +16,15 @@ export const sayRatio = (value: number) => signed(three.format(value));
 const ROUNDING = 1e-11;
 export const sayShare = (value: number) =>
   `${signed(three.format(Math.abs(value) < ROUNDING ? 0 : value * 100))} %`;
+/**
+ * How much of the weight something is said of: whole per cents, as weights are illustrative or counted from users; what is
+ * next to nothing, or next to all, is said so.
+ */
+export function sayWeight(share: number): string {
+  if (share < ROUNDING) return '0 %';
+  if (share < 0.005) return 'under 1 %';
+  return share >= 0.995 && share < 1 - ROUNDING ? 'over 99 %' : `${Math.round(share * 100)} %`;
+}
 /** How opaque a colour is: whole per cents, as alpha is typed. */
 export const sayAlpha = (alpha: number) => `${Math.round(alpha * 100)}\u00a0%`;
 export const sayLength = (value: number) => `${sayNumber(value)} lu`;

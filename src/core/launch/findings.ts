@@ -1,8 +1,9 @@
 import { byOutcome, worse, type Outcome } from '../measure/judge';
 import type { Case } from '../screens/cases';
+import { distinctCases } from '../screens/likeness';
 import { weightsOf } from '../screens/weights';
 import { createFaults, type LaunchFault, type LaunchKept, type Launched } from './faults';
-import type { Launch } from './launch';
+import { targetOf, type Launch } from './launch';
 import { LAUNCH_RULES, launchOutcome, type LaunchAcceptance } from './limits';
 
 /** One case on which a finding holds. */
@@ -80,17 +81,19 @@ export function findInLaunch(asked: LaunchAsked): LaunchFound {
   const faults = createFaults(asked, asked.earlier ?? null);
   const weights = weightsOf(cases);
   const found = new Map<string, Found[]>();
-  for (const c of cases) {
-    for (const fault of faults.on(c)) {
+  // Screens that are drawn alike may have different first windows.
+  for (const { shown, alike } of distinctCases(cases, ({ screen }) => targetOf(launch, screen)?.id ?? '')) {
+    for (const fault of faults.on(shown)) {
       const { rule, stage, about, value } = fault;
       const outcome = launchOutcome(launch, rule, value);
       if (outcome === 'clear') continue;
       const id = `${rule} ${stage} ${about}`.trim();
-      const accepted = acceptedOn(launch, fault, c);
-      const one = { caseId: c.id, value, outcome, fault, ...(accepted !== undefined && { accepted }) };
-      const group = found.get(id);
-      if (group) group.push(one);
-      else found.set(id, [one]);
+      const group = found.get(id) ?? [];
+      found.set(id, group);
+      for (const c of [shown, ...alike]) {
+        const accepted = acceptedOn(launch, fault, c);
+        group.push({ caseId: c.id, value, outcome, fault, ...(accepted !== undefined && { accepted }) });
+      }
     }
   }
   const order = (f: LaunchFinding) => LAUNCH_RULES.indexOf(f.rule);

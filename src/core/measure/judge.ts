@@ -19,6 +19,10 @@ export class Breach {
   ) {}
 }
 
+/** A breach as if nobody had accepted it. */
+export const openAgain = ({ layerId, limit, value, by }: Breach): Breach =>
+  new Breach(layerId, limit, value, by);
+
 /** A value this close beyond its limit is the last bit of a sum, not a breach. */
 const ROUNDING = 1e-9;
 

@@ -7,8 +7,17 @@ export interface DistinctCase {
   alike: Case[];
 }
 
+/** Cases are never changed in place, and are asked for many times. */
+const known = new WeakMap<Case, string>();
+
 /** Everything that a drawing or a measure depends on; two cases with the same key cannot be told apart. */
-function likeness(c: Case): string {
+export function likeness(c: Case): string {
+  const key = known.get(c) ?? likenessOf(c);
+  known.set(c, key);
+  return key;
+}
+
+function likenessOf(c: Case): string {
   const { size, insets, cutouts } = turn(c.screen, c.rotation);
   const { density, cornerRadius, family, bars, panelPx, ppi } = c.screen;
   return JSON.stringify([

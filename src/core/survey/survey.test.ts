@@ -1,5 +1,7 @@
 import { Documents, usersOfPicture } from '../scene/documents';
-import { OUTCOMES } from '../measure/judge';
+import { breachId, OUTCOMES } from '../measure/judge';
+import { findingsOf } from '../findings/finding';
+import { casesOf } from '../screens/cases';
 import { demo as documents, demoCases as cases, demoInput as input } from '../../../demo/testing';
 import { oneOfEachRule, whyNotDrawn } from './drawable';
 import { survey, surveyCase } from './survey';
@@ -52,6 +54,30 @@ describe('the survey of the demo', () => {
       const alone = some.map((c) => surveyCase(input(scene), c));
       expect(survey(input(scene), some)).toEqual(alone);
     }
+  });
+
+  it('says of cases that are drawn alike what each would say alone, and counts every one', () => {
+    const { screen } = find('phone-393x852-3x-pill.0.light');
+    const own = casesOf([screen, { ...screen, id: 'twin' }], ['light', 'dark']);
+    // What is accepted is so on the screen that it was accepted on.
+    const accepted = [
+      {
+        scene: 'winter-splash',
+        layer: 'harbour',
+        measure: 'crop' as const,
+        screens: [screen.id],
+        reason: 'Seen',
+      },
+    ];
+    const asked = { ...input('winter-splash'), accepted };
+    const found = survey(asked, own);
+    expect(found).toEqual(own.map((c) => surveyCase(asked, c)));
+    const acceptedOn = found.filter((r) => r.breaches.some((b) => b.accepted)).map((r) => r.screenId);
+    expect(new Set(acceptedOn)).toEqual(new Set([screen.id]));
+    const all = survey(asked, cases);
+    for (const { id, on } of findingsOf(all, cases))
+      expect(on).toHaveLength(all.filter((r) => r.breaches.some((b) => breachId(b) === id)).length);
+    expect(all).toHaveLength(cases.length);
   });
 
   it('does not take from a twin what leans on a file of another size', () => {

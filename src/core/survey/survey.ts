@@ -1,11 +1,13 @@
 import { withAccepted } from '../measure/accept';
-import { breachesOf, judged, outcomeOf, type Breach } from '../measure/judge';
+import { breachesOf, judged, openAgain, outcomeOf, type Breach } from '../measure/judge';
 import { sceneMeasures } from '../measure/scene';
 import type { Documents } from '../scene/documents';
 import { isPlaced, type Scene } from '../scene/scene';
 import { barsIn, barsOf } from '../screens/bars';
 import type { Case } from '../screens/cases';
+import { likeness } from '../screens/likeness';
 import { outlineOf } from '../screens/outline';
+import { orientationOf } from '../screens/turn';
 import { Kept, unchangedSince, type Earlier } from './earlier';
 import { CaseResult, type LayerResult } from './result';
 import { measureTogether, type Together } from './together';
@@ -102,8 +104,23 @@ interface Surveyed {
   result: CaseResult;
 }
 
+/** What was found of one case, said of another one that cannot be told apart from it: only what is accepted hangs on its screen. */
+function saidOf({ screen, rotation, id }: Case, of: CaseResult, { accepted = [] }: SurveyInput): CaseResult {
+  const bare = of.breaches.map((b) => (b.accepted === undefined ? b : openAgain(b)));
+  const breaches = accepted.length > 0 ? withAccepted(bare, screen.id, accepted) : bare;
+  return new CaseResult({
+    ...of,
+    id,
+    screenId: screen.id,
+    rotation,
+    orientation: orientationOf(screen, rotation),
+    breaches,
+    outcome: outcomeOf(breaches),
+  });
+}
+
 /**
- * Surveys cases as they are asked for. Where a case is the one asked for before it in the other appearance, and its
+ * Surveys cases as they are asked for; those that cannot be told apart once. Where a case is the one asked for before it in the other appearance, and its
  * files are alike in size, what does not hang on the appearance is taken from there; ask for the two one after another.
  * @param earlier a survey of the same cases: what an edit since has not touched is taken from there. Results share what
  *   they have in common, so none may be changed.
@@ -115,12 +132,17 @@ export function createSurvey(input: SurveyInput, earlier: Earlier | null = null)
     return found?.prepared.turned.screen === c.screen ? new Kept(found, unchanged!) : null;
   };
   let before: Surveyed | null = null;
+  const alike = new Map<string, Surveyed>();
   return (c) => {
+    const key = likeness(c);
+    const same = alike.get(key);
+    if (same) return c === same.c ? same : { ...same, c, result: saidOf(c, same.result, input) };
     const kept = keptOf(c);
     const twin = before && prepareTwin(input, c, before, kept);
     const prepared = twin ?? (kept ? prepareAgain(input, c, kept) : prepareCase(input, c));
     const result = surveyPrepared(input, c, prepared, twin && before!.result, kept);
     before = { c, prepared, result };
+    alike.set(key, before);
     return before;
   };
 }

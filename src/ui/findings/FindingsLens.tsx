@@ -1,6 +1,6 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { sayShare } from '@/core/formats/numbers';
+import { openOn } from '@/core/findings/advise';
 import { ruleOfFinding } from '@/core/findings/rule';
 import type { Finding } from '@/core/findings/finding';
 import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
@@ -12,6 +12,7 @@ import { MirrorNote } from '../scene/MirrorNote';
 import { Choices } from '../workbench/Choices';
 import { FindingDetail } from './FindingDetail';
 import { LimitsList } from './LimitsList';
+import { sayCases } from './say-cases';
 import { ScreenList } from './ScreenList';
 import { WeightedTotals } from './WeightedTotals';
 
@@ -42,10 +43,7 @@ function FindingRow({ finding, open, onOpen }: RowProps) {
           <b>{ownerName(finding.layerId, layers)}</b> {ruleOfFinding(finding).word}
           {accepted && <span className="quiet"> accepted: {accepted}</span>}
         </span>
-        <span className="figures">
-          {on.length} {on.length === 1 ? 'case' : 'cases'}
-          {!accepted && `, ${weight > 0 && weight < 0.001 ? 'under 0.1 %' : sayShare(weight)} of the weight`}
-        </span>
+        <span className="figures">{sayCases(on.length, on.length - openOn(finding), weight)}</span>
         <span className="figures quiet">
           worst {sayFigure(measure, worst.breach.value)}, {c && `${caseName(c)}, ${c.appearance}`}; accepted
           is {sayLimit(worst.breach.limit)}

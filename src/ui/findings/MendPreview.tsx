@@ -9,7 +9,7 @@ import { PixelProvider } from '../drawing/CaseCanvas';
 import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { useWorkbench } from '../state/context';
-import { useOutside, useWanted } from '../state/outside';
+import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 
 /** All cases before and after a mend, before it is taken; those of the finding first, the worst of them at the start. */
 export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice }) {
@@ -19,6 +19,7 @@ export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice 
   const outside = useOutside();
   const next = useMemo(() => applyPatch(documents, mend.patch), [documents, mend]);
   useWanted(next, sceneId);
+  const isMeasured = useIsMeasured(next, sceneId);
   const { cases, before, after, pixels } = useMemo(() => {
     const by = new Map(finding.on.map((f) => [f.caseId, f.breach.by]));
     const cases = distinctCases(all)
@@ -32,7 +33,7 @@ export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice 
     <PixelProvider value={pixels}>
       <ul className="before-after mend-preview" aria-label="Before and after" tabIndex={0}>
         {cases.map((c, i) => (
-          <BeforeAfter key={c.id} shown={c} was={before[i]!} is={after[i]!} />
+          <BeforeAfter key={c.id} shown={c} was={before[i]!} is={after[i]!} isMeasured={isMeasured} />
         ))}
       </ul>
     </PixelProvider>

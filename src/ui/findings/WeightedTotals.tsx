@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare, sayWeight } from '@/core/formats/numbers';
 import { OUTCOMES } from '@/core/measure/judge';
 import { weightsOf } from '@/core/screens/weights';
 import { VALLEY_MEASURES } from '@/core/solve/valley';
@@ -42,7 +42,7 @@ export function WeightedTotals() {
         {OUTCOMES.map((o) => (
           <span key={o}>
             <b className={`outcome-${o}`}>
-              {OUTCOME_SHAPES[o]} {sayShare(outcomes[o])}
+              {OUTCOME_SHAPES[o]} {sayWeight(outcomes[o])}
             </b>{' '}
             {o},{' '}
           </span>

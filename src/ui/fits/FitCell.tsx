@@ -12,6 +12,7 @@ import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { openCase } from '../state/open-case';
+import { useIsMeasured } from '../state/outside';
 import { caseName, OUTCOME_SHAPES } from '../words';
 
 /** Differences that there is room for; all stand in the title. */
@@ -49,6 +50,7 @@ export function FitCell({ shown, documents, inUse, layerId }: Props) {
   const current = useWorkbench((s) => s.documents);
   const result = useCaseResult(shown, documents);
   const now = useCaseResult(inUse ? null : shown, current);
+  const isMeasured = useIsMeasured(documents);
   const differences = useMemo(() => {
     const [is, was] = [judgedOf(result, layerId), judgedOf(now, layerId)];
     const said = is && was ? changes(is, was).flatMap(({ measure, by }) => sayChange(measure, by) ?? []) : [];
@@ -59,22 +61,28 @@ export function FitCell({ shown, documents, inUse, layerId }: Props) {
   const { width, height } = result.regions.screen;
   const own = judgedOf(result, layerId);
   const breach = gravest(own?.breaches ?? []);
-  const outcome = outcomeOf(own?.breaches ?? []);
+  const outcome = isMeasured ? outcomeOf(own?.breaches ?? []) : null;
   const figure = breach ? sayFigure(breach.limit.measure, breach.value) : own && sayLosses(own);
   return (
     <td>
       <button
         type="button"
         className="fits-cell"
-        aria-label={`Open ${caseName(shown)}: ${outcome}`}
+        aria-label={`Open ${caseName(shown)}: ${outcome ?? 'being measured'}`}
         onClick={() => openCase(store, shown.id)}
       >
         <CaseCanvas result={result} scale={ROOM / Math.max(width, height)} />
       </button>
       <span className="figures">
-        <b className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</b> {figure}
+        {outcome ? (
+          <>
+            <b className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</b> {figure}
+          </>
+        ) : (
+          'measuring…'
+        )}
       </span>
-      {differences.length > 0 && (
+      {isMeasured && differences.length > 0 && (
         <span className="figures quiet fits-changes" title={differences.join(', ')}>
           {differences.slice(0, MOST_SAID).map((said, i) => (
             <span key={said}>

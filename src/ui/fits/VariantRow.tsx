@@ -2,7 +2,7 @@
 import { useMemo, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Variant } from '@/core/findings/variants';
-import { sayShare } from '@/core/formats/numbers';
+import { sayWeight } from '@/core/formats/numbers';
 import { isRepeating } from '@/core/fit/rule';
 import { applyPatch } from '@/core/scene/patch';
 import type { Case } from '@/core/screens/cases';
@@ -39,7 +39,7 @@ export function VariantRow({ variant, value, cases, clear, layerId }: Props) {
         <span className="figures quiet">
           {clear === undefined && '…'}
           {clear === null && 'cannot be drawn'}
-          {typeof clear === 'number' && `clear for ${sayShare(clear)}`}
+          {typeof clear === 'number' && `clear for ${sayWeight(clear)}`}
         </span>
         {layer?.kind === 'picture' && isRepeating(layer.fit) && (
           <span className="quiet fits-note">repeated: crop and keep areas are not measured</span>

@@ -15,7 +15,7 @@ import { masterOf } from '../drawing/PictureThumb';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { useOutside, useWanted } from '../state/outside';
+import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 import { edit } from '../state/edit';
 import { OUTCOME_SHAPES, sayFile } from '../words';
 import { renditionOf } from './place-picture';
@@ -62,15 +62,16 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
     [kept, documents, picture],
   );
   useWanted(next, scene.id);
+  const isMeasured = useIsMeasured(next, scene.id);
   const compared = useMemo(() => {
     if (!next) return null;
-    const cases = distinctCases(allCases).map((c) => c.shown);
-    const before = survey(surveyInput(documents, scene, outside), cases);
-    const after = survey(surveyInput(next, scene, outside), cases);
+    const before = survey(surveyInput(documents, scene, outside), allCases);
+    const after = survey(surveyInput(next, scene, outside), allCases);
     const pixels = createPixelStore((h) => sizeOfFile(next.project)(h) ?? sizeOfFile(documents.project)(h));
-    return { cases, before, after, pixels };
+    return { before, after, pixels };
   }, [next, documents, scene, allCases, outside]);
 
+  const shown = useMemo(() => distinctCases(allCases).map((c) => c.shown), [allCases]);
   const take = () => {
     if (kept) edit(store, (d) => replaced(d, picture, kept));
     onClose();
@@ -94,8 +95,8 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
         {kept && compared && (
           <>
             <p className="figures">
-              {sayFile(master)} becomes {sayFile(kept)}.{' '}
-              {OUTCOMES.map((o) => {
+              {sayFile(master)} becomes {sayFile(kept)}. {!isMeasured && 'Being measured…'}
+              {(isMeasured ? OUTCOMES : []).map((o) => {
                 const [was, is] = [compared.before, compared.after].map((r) => tally(r.map(summarise))[o]);
                 return (
                   <span key={o} className={`tally-change outcome-${o}`}>
@@ -107,9 +108,11 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
             <p className="quiet">Each screen with the old file at the left and the new one at the right.</p>
             <PixelProvider value={compared.pixels}>
               <ul className="before-after">
-                {compared.cases.map((c, i) => (
-                  <BeforeAfter key={c.id} shown={c} was={compared.before[i]!} is={compared.after[i]!} />
-                ))}
+                {shown.map((c) => {
+                  const i = allCases.indexOf(c);
+                  const [was, is] = [compared.before[i]!, compared.after[i]!];
+                  return <BeforeAfter key={c.id} shown={c} {...{ was, is, isMeasured }} />;
+                })}
               </ul>
             </PixelProvider>
           </>

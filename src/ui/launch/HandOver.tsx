@@ -7,7 +7,7 @@ import type { CaseResult } from '@/core/survey/survey';
 import { hexOf } from '@/core/pixels/raster';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useWorkbench } from '../state/context';
-import { useOutside } from '../state/outside';
+import { useIsMeasured, useOutside } from '../state/outside';
 import { caseName } from '../words';
 import { Choices } from '../workbench/Choices';
 import type { Film } from './launched';
@@ -100,6 +100,7 @@ function Words({ h }: { h: Handover }) {
 /** How one stage hands over to the next on one case, laid over each other, with what moves and by how much. */
 export function HandOver({ film }: { film: Film }) {
   const scenes = useWorkbench((s) => s.documents.scenes);
+  const documents = useWorkbench((s) => s.documents);
   const { pixels } = useOutside();
   const { stages } = film;
   const [picked, setPicked] = useState(0);
@@ -110,6 +111,11 @@ export function HandOver({ film }: { film: Film }) {
     () => (before && after ? handoverOf(before, after, pixels, fadeMs) : null),
     [before, after, pixels, fadeMs],
   );
+  const [from, to] = [
+    useIsMeasured(documents, stages[at]?.stage.scene ?? ''),
+    useIsMeasured(documents, stages[at + 1]?.stage.scene ?? ''),
+  ];
+  const isMeasured = from && to;
   const nameOf = (i: number) => scenes[stages[i]!.stage.scene]?.name ?? '';
   return (
     <section aria-label="Hand-over">
@@ -128,7 +134,7 @@ export function HandOver({ film }: { film: Film }) {
         <>
           <Overlay before={before} after={after} jumps={h.jumps} />
           <p className="quiet overlay-words">Dashed: where it was. Drawn out: where it is.</p>
-          <Words h={h} />
+          {isMeasured ? <Words h={h} /> : <p role="status">Being measured…</p>}
         </>
       ) : (
         <p className="quiet">There is nothing that hands over here.</p>

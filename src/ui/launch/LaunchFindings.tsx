@@ -1,9 +1,8 @@
 'use client';
 import { useCallback, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayShare } from '@/core/formats/numbers';
 import { ruleOfFinding } from '@/core/findings/rule';
-import { acceptsFinding, type LaunchFinding } from '@/core/launch/findings';
+import { acceptsFinding, openCases, type LaunchFinding } from '@/core/launch/findings';
 import { LAUNCH_LIMITS, type LaunchAcceptance } from '@/core/launch/limits';
 import { ownerName } from '@/core/measure/words';
 import type { LaunchAdvice } from '@/core/launch/advice';
@@ -11,6 +10,7 @@ import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { findCase, screensOf } from '@/core/screens/cases';
 import { AcceptForm } from '../findings/AcceptForm';
+import { sayCases } from '../findings/say-cases';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { editLaunch, launchOf } from './launched';
 import { RULE_WORDS } from './words';
@@ -160,7 +160,7 @@ export function LaunchFindings({ findings, ...detail }: Props) {
               <b>{RULE_WORDS[f.rule]}</b>{' '}
               {f.accepted && <span className="quiet">accepted: {f.accepted} </span>}
               <span className="quiet figures">
-                {f.on.length} cases{!f.accepted && `, ${sayShare(f.weight)} of the weight`}
+                {sayCases(f.on.length, f.on.length - openCases(f).length, f.weight)}
               </span>
               <span className="launch-said">{f.worst.said}</span>
             </button>

@@ -13,6 +13,7 @@ import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useIsMeasured } from '../state/outside';
 import { BackToField } from '../workbench/BackToField';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../workbench/Choices';
@@ -99,6 +100,7 @@ function Breaches({ label, side, other }: { label: string; side: Side; other: Si
   const keyOf = (b: Breach, of: Side) => (side.sceneId === other.sceneId ? breachId(b) : saidOf(b, of));
   const there = new Map(gravestOfEach(other.result?.breaches ?? []).map((b) => [keyOf(b, other), b]));
   const own = gravestOfEach(side.result?.breaches ?? []);
+  if (!side.isMeasured || !other.isMeasured) return <p role="status">Being measured…</p>;
   return (
     <ul className="pair-breaches" aria-label={`What is wrong ${label}`}>
       {own.map((b) => {
@@ -191,6 +193,7 @@ interface Side {
   sceneId: string;
   layers: readonly Layer[];
   result: CaseResult | null;
+  isMeasured: boolean;
 }
 
 function useSide(caseId: string, variants: readonly Variant[]): Side {
@@ -199,7 +202,9 @@ function useSide(caseId: string, variants: readonly Variant[]): Side {
   const c = useMemo<Case | null>(() => findCase(caseId, screens), [caseId, screens]);
   const { documents, sceneId, problem } = useRules(rules, variants);
   const layers = documents?.scenes[sceneId]?.layers ?? NONE;
-  return { rules, setRules, problem, sceneId, layers, result: useCaseResult(c, documents, sceneId) };
+  const result = useCaseResult(c, documents, sceneId);
+  const isMeasured = useIsMeasured(documents, sceneId);
+  return { rules, setRules, problem, sceneId, layers, result, isMeasured };
 }
 const NONE: readonly Layer[] = [];
 

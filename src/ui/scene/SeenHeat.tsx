@@ -1,6 +1,6 @@
 'use client';
 import { useCallback } from 'react';
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare, sayWeight } from '@/core/formats/numbers';
 import type { Cut } from '@/core/pictures/picture';
 import type { SeenParts } from '@/core/solve/layer';
 import { useAsked, type Asking } from '../state/ask';
@@ -27,7 +27,7 @@ export const saySeen = ({ everywhere: e, cases, heat }: SeenParts, cuts: number)
   const all = `${cases} cases${cuts > 1 ? ' that take this cut' : ''}`;
   const part = e
     ? `Every one of ${all} shows the part from ${from(e.x, e.width)} across and ${from(e.y, e.height)} down.`
-    : `No part is shown by all of ${all}; what is seen most is seen by ${sayShare(most)} of the weight.`;
+    : `No part is shown by all of ${all}; what is seen most is seen by ${sayWeight(most)} of the weight.`;
   return `${part} The darker, the fewer see it.`;
 };
 

@@ -8,12 +8,20 @@ import { useInView } from './useInView';
 /** CSS px per lu. */
 const SCALE = 0.1;
 
+interface Props {
+  shown: Case;
+  was: CaseResult;
+  is: CaseResult;
+  /** whether the pixels of both are known; until then no outcome is */
+  isMeasured: boolean;
+}
+
 /** One case as it was and as it would be, side by side; drawn while it is in view. */
-export function BeforeAfter({ shown, was, is }: { shown: Case; was: CaseResult; is: CaseResult }) {
+export function BeforeAfter({ shown, was, is, isMeasured }: Props) {
   const [ref, inView] = useInView<HTMLLIElement>();
   const { width, height } = was.regions.screen;
   return (
-    <li ref={ref} className={was.outcome === is.outcome ? '' : 'changed'}>
+    <li ref={ref} className={!isMeasured || was.outcome === is.outcome ? '' : 'changed'}>
       <span className="pair" style={{ minWidth: width * SCALE * 2, minHeight: height * SCALE }}>
         {inView && <CaseCanvas result={was} scale={SCALE} />}
         {inView && <CaseCanvas result={is} scale={SCALE} />}
@@ -21,10 +29,16 @@ export function BeforeAfter({ shown, was, is }: { shown: Case; was: CaseResult; 
       <span className="case-caption figures">
         {caseSize(shown)}
         <br />
-        <b className={`outcome-${was.outcome}`}>{OUTCOME_SHAPES[was.outcome]}</b> →{' '}
-        <b className={`outcome-${is.outcome}`}>
-          {OUTCOME_SHAPES[is.outcome]} {is.outcome}
-        </b>
+        {isMeasured ? (
+          <>
+            <b className={`outcome-${was.outcome}`}>{OUTCOME_SHAPES[was.outcome]}</b> →{' '}
+            <b className={`outcome-${is.outcome}`}>
+              {OUTCOME_SHAPES[is.outcome]} {is.outcome}
+            </b>
+          </>
+        ) : (
+          'measuring…'
+        )}
       </span>
     </li>
   );

@@ -7,6 +7,7 @@ import { ownerName, sayFigure } from '@/core/measure/words';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useIsMeasured } from '../state/outside';
 import { sceneOf } from '../state/workbench';
 import { caseSize, caseText, OUTCOME_SHAPES } from '../words';
 import { Guides } from './Guides';
@@ -28,9 +29,16 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
   // Out of view nothing is drawn, and a change of the documents is not even heard of.
   const documents = useWorkbench((s) => (inView ? s.documents : null));
   const guides = useWorkbench((s) => s.view.guides);
-  const known = useWorkbench((s) => s.summaries.get(shown.id));
+  // What the worker said of an earlier state is not said of this one.
+  const known = useWorkbench((s) =>
+    !inView || s.surveyed === s.documents ? s.summaries.get(shown.id) : undefined,
+  );
   const result = useCaseResult(shown, documents);
-  const summary = useMemo(() => (result ? summarise(result) : known), [result, known]);
+  const isMeasured = useIsMeasured(documents);
+  const summary = useMemo(
+    () => (result && isMeasured ? summarise(result) : known),
+    [result, isMeasured, known],
+  );
   const headline = summary?.headline;
   const layers = sceneOf(useWorkbenchStore().getState())?.layers;
   const layerName = headline ? ownerName(headline.layerId, layers ?? []) : undefined;
@@ -67,7 +75,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
         {headline && (
           <b className={`measure-${headline.measure}`}>{sayFigure(headline.measure, headline.value)}</b>
         )}
-        {!headline && <span className="quiet">{summary ? 'nothing lost' : '…'}</span>}
+        {!headline && <span className="quiet">{summary ? 'nothing lost' : 'measuring…'}</span>}
       </span>
     </div>
   );

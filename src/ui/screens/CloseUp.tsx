@@ -6,6 +6,7 @@ import { sayDensity, saySize } from '@/core/formats/numbers';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useIsMeasured } from '../state/outside';
 import { sayWindow, type View } from '../state/view';
 import { caseName } from '../words';
 import { BreachList } from './BreachList';
@@ -24,6 +25,7 @@ export function CloseUp() {
   const c = useChosenCase();
   const look = (change: Partial<View>) => store.setState(({ view }) => ({ view: { ...view, ...change } }));
   const result = useCaseResult(c, documents);
+  const isMeasured = useIsMeasured(documents);
   if (!c || !result) {
     return (
       <aside className="close-up" aria-label="Close-up">
@@ -73,8 +75,16 @@ export function CloseUp() {
         </CaseCanvas>
         <Dimensions regions={result.regions} scale={scale} />
       </div>
-      <BreachList result={result} />
-      <MeasureTable result={result} />
+      {isMeasured ? (
+        <>
+          <BreachList result={result} />
+          <MeasureTable result={result} />
+        </>
+      ) : (
+        <p className="quiet" role="status">
+          Being measured…
+        </p>
+      )}
     </aside>
   );
 }

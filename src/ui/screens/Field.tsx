@@ -1,15 +1,41 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { Button } from 'react-bootstrap';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { withAppearance } from '../state/view';
 import { arrange, type CaseGroup } from './arrange';
 import { CaseCell } from './CaseCell';
-import { useFoundCases } from './useFoundCases';
+import { useFinding, useFoundCases } from './useFoundCases';
+import { countCases } from '../words';
 import { isMove, walk } from './walk';
 
 /** CSS px per lu at which all screens are drawn. */
 const FIELD_SCALE = 0.15;
 
 const count = (group: CaseGroup) => group.cases.reduce((n, c) => n + 1 + c.alike.length, 0);
+
+/** How many cases are shown, of how many; a finding may be on more of them in the other appearance. */
+function FieldCount({ shown }: { shown: number }) {
+  const store = useWorkbenchStore();
+  const all = useWorkbench((s) => s.cases.length);
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const finding = useFinding();
+  const other = appearance === 'light' ? 'dark' : 'light';
+  const more = finding?.on.filter((f) => f.caseId.endsWith(other)).length ?? 0;
+  const turnOver = () => store.setState(({ view }) => ({ view: withAppearance(view, other) }));
+  return (
+    <p className="field-count quiet figures">
+      {finding
+        ? `${shown} of the ${countCases(finding.on.length)} of this finding, in ${appearance}`
+        : `${shown} of ${countCases(all)}, in ${appearance}`}
+      {more > 0 && (
+        <Button variant="quiet" size="sm" onClick={turnOver}>
+          {more} in {other}
+        </Button>
+      )}
+    </p>
+  );
+}
 
 /** Every case that the view asks for, true to scale among themselves. */
 export function Field() {
@@ -24,6 +50,7 @@ export function Field() {
     () => arrange(cases, view, { summaries: summaries ?? new Map(), marks: marks ?? new Map(), found }),
     [cases, view, summaries, marks, found],
   );
+  const total = groups.reduce((sum, g) => sum + count(g), 0);
   const first = groups[0]?.cases[0]?.shown.id;
   const shown = groups.some((g) => g.cases.some((c) => c.shown.id === view.case));
   const selected = shown ? view.case : first;
@@ -58,10 +85,11 @@ export function Field() {
 
   return (
     <div className="field" ref={ref} role="region" aria-label="Screens" onKeyDown={onKeyDown}>
+      <FieldCount shown={total} />
       {groups.map((group) => (
         <section className="field-group" key={group.id}>
           <h2 id={`group-${group.id}`}>
-            {group.label} <span className="quiet figures">{count(group)} screens</span>
+            {group.label} <span className="quiet figures">{countCases(count(group))}</span>
           </h2>
           <div role="grid" aria-labelledby={`group-${group.id}`}>
             <div className="field-row" role="row">

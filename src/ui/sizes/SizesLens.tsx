@@ -20,7 +20,7 @@ import { canBeMade, useMake } from './useMake';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { openCase } from '../state/open-case';
-import { useStatistics } from '../state/statistics';
+import { useAllStatistics } from '../state/statistics';
 import { caseName, OUTCOME_SHAPES } from '../words';
 
 const RULES: Record<FileRule, { word: string; outcome: 'fail' | 'warn' }> = {
@@ -69,8 +69,7 @@ function DensityCell({ set, density, findings }: CellProps) {
 function NeededCell({ needed }: { needed: Needed | undefined }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
-  const measured = useWorkbench((s) => s.needed !== null);
-  if (!needed) return <td className="quiet">{measured ? 'in no scene' : '…'}</td>;
+  if (!needed) return <td className="quiet">in no scene</td>;
   const asking = (id: string) => {
     const c = findCase(id, screens);
     return (
@@ -167,25 +166,41 @@ function PictureRows({ picture, densities, findings, needed }: BlockProps) {
 }
 
 /** Where the ink of the largest file of each set lies, as far as the server has said so. */
-function useInk(pictures: readonly Picture[]): ReadonlyMap<string, Ink> {
+function useInk(pictures: readonly Picture[]): ReadonlyMap<string, Ink> | null {
   const hashes = pictures.flatMap((p) =>
     setsOf(p).flatMap((s) => (masterOfSet(s.files) ?? s.files[0])?.hash ?? []),
   );
-  const known = useStatistics(hashes);
+  const known = useAllStatistics(hashes);
   return useMemo(
-    () => new Map([...known].flatMap(([hash, { ink }]) => (ink ? [[hash, ink] as const] : []))),
+    () => known && new Map([...known].flatMap(([hash, { ink }]) => (ink ? [[hash, ink] as const] : []))),
     [known],
   );
 }
 
-const NONE: ReadonlyMap<string, readonly Needed[]> = new Map();
-
-/** The files of every picture against what the scenes and the densities ask for. */
+/** The files of every picture against what the scenes and the densities ask for; nothing is said of them before that is measured. */
 export function SizesLens() {
-  const project = useWorkbench((s) => s.documents.project);
-  const needed = useWorkbench((s) => s.needed) ?? NONE;
-  const { pictures } = project;
+  const { pictures } = useWorkbench((s) => s.documents.project);
+  const needed = useWorkbench((s) => s.needed);
   const ink = useInk(pictures);
+  if (!needed || !ink)
+    return (
+      <main className="sizes" id="main">
+        <p className="sizes-summary" role="status">
+          The files of {pictures.length} pictures are being measured on all screens…
+        </p>
+      </main>
+    );
+  return <Sizes needed={needed} ink={ink} />;
+}
+
+interface SizesProps {
+  needed: ReadonlyMap<string, readonly Needed[]>;
+  ink: ReadonlyMap<string, Ink>;
+}
+
+function Sizes({ needed, ink }: SizesProps) {
+  const project = useWorkbench((s) => s.documents.project);
+  const { pictures } = project;
   const wanted = project.densities ?? USUAL_DENSITIES;
   const findings = useMemo(
     () => checkFiles({ pictures, densities: wanted, needed, ink }),

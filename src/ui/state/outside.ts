@@ -5,7 +5,7 @@ import type { FilePixels } from '@/core/pixels/file';
 import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
 import { useWorkbench, useWorkbenchStore } from './context';
-import { sceneOf, type WorkbenchStore } from './workbench';
+import { sceneOf, waitsForFonts, type WorkbenchStore } from './workbench';
 
 /** Fonts and pixels, as far as the page has loaded them. */
 export function useOutside(): { fonts: Fonts | null; pixels: ReadonlyMap<string, FilePixels> } {
@@ -30,11 +30,27 @@ export function useWanted(documents: Documents | null, sceneId: string): void {
   }, [store, documents, sceneId]);
 }
 
+/** Whether everything is loaded that a scene is measured by: until then its contrast, and so its outcome, is not known. */
+export function useIsMeasured(documents: Documents | null, other?: string): boolean {
+  const open = useWorkbench((s) => s.sceneId);
+  const { fonts, pixels } = useOutside();
+  const sceneId = other ?? open;
+  return useMemo(() => {
+    const scene = documents?.scenes[sceneId];
+    if (!scene || waitsForFonts(documents, sceneId, fonts)) return false;
+    return filesOfScene(scene, documents.project.pictures).every((hash) => pixels.has(hash));
+  }, [documents, sceneId, fonts, pixels]);
+}
+
+/** How long until files are asked for again that could not be loaded. */
+const AGAIN_MS = 4000;
+
 /** Loads the fonts, and the pixels of whatever the open scene shows or something wants beside it. @returns a function that ends it */
 export function watchOutside(store: WorkbenchStore): () => void {
   let ended = false;
   const load = createFilePixels();
   const asked = new Set<string>();
+  let again: ReturnType<typeof setTimeout> | undefined;
   const fonts = watchFonts(store);
   const loadNew = () => {
     const state = store.getState();
@@ -47,7 +63,20 @@ export function watchOutside(store: WorkbenchStore): () => void {
     const files = [...new Set([...used, ...state.wanted])].filter((hash) => !asked.has(hash));
     if (files.length === 0) return;
     for (const hash of files) asked.add(hash);
-    void load(files).then((pixels) => !ended && store.setState({ pixels }));
+    void load(files).then((pixels) => {
+      if (ended) return;
+      store.setState({ pixels });
+      const missing = files.filter((hash) => !pixels.has(hash));
+      if (missing.length > 0) askAgain(missing);
+    });
+  };
+  const askAgain = (files: readonly string[]) => {
+    store.setState({
+      message:
+        'The pixels of a picture could not be loaded: contrast, and what hangs on it, is not measured until they are. They are asked for again.',
+    });
+    for (const hash of files) asked.delete(hash);
+    again = setTimeout(loadNew, AGAIN_MS);
   };
   loadNew();
   const unsubscribe = store.subscribe((state, before) => {
@@ -57,6 +86,7 @@ export function watchOutside(store: WorkbenchStore): () => void {
   });
   return () => {
     ended = true;
+    clearTimeout(again);
     fonts();
     unsubscribe();
   };

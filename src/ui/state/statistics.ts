@@ -21,19 +21,37 @@ function ask(hash: string): Promise<void> {
 const pick = (hashes: readonly string[]) =>
   new Map(hashes.flatMap((hash) => (known.has(hash) ? [[hash, known.get(hash)!] as const] : [])));
 
-/** What the pixels of some files say; those that are not known yet follow. */
-export function useStatistics(hashes: readonly string[]): ReadonlyMap<string, Statistics> {
+interface Answered {
+  /** the files that were asked about */
+  key: string;
+  found: ReadonlyMap<string, Statistics>;
+}
+
+function useAnswered(hashes: readonly string[]): { found: ReadonlyMap<string, Statistics>; isAll: boolean } {
   const key = hashes.join(' ');
-  const [found, setFound] = useState(() => pick(hashes));
+  const [{ key: answered, found }, setAnswered] = useState<Answered>(() => ({
+    key: hashes.every((hash) => known.has(hash)) ? key : '',
+    found: pick(hashes),
+  }));
   useEffect(() => {
     let ended = false;
     const list = key.split(' ').filter(Boolean);
     void Promise.all(list.map(ask)).then(() => {
-      if (!ended) setFound(pick(list));
+      if (!ended) setAnswered({ key, found: pick(list) });
     });
     return () => {
       ended = true;
     };
   }, [key]);
-  return found;
+  return { found, isAll: answered === key };
+}
+
+/** What the pixels of some files say; those that are not known yet follow. */
+export const useStatistics = (hashes: readonly string[]): ReadonlyMap<string, Statistics> =>
+  useAnswered(hashes).found;
+
+/** The same of all of them at once; `null` until each was asked about. */
+export function useAllStatistics(hashes: readonly string[]): ReadonlyMap<string, Statistics> | null {
+  const { found, isAll } = useAnswered(hashes);
+  return isAll ? found : null;
 }

@@ -66,7 +66,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
     surveyed = state.documents;
     // What another scene says is not said of this one.
     if (state.sceneId !== surveyedScene)
-      store.setState({ found: null, summaries: new Map(), marks: new Map() });
+      store.setState({ found: null, summaries: new Map(), surveyed: null, marks: new Map() });
     surveyedScene = state.sceneId;
     explained = null;
     const scene = sceneOf(state);
@@ -75,6 +75,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
       : { summaries: [], marks: [] };
     if (ended) return;
     store.setState(({ summaries }) => ({
+      surveyed: state.documents,
       summaries: shared(found.summaries, summaries),
       marks: new Map(found.marks.map((m) => [m.caseId, m])),
     }));
@@ -96,7 +97,12 @@ export function watchSurvey(store: WorkbenchStore): () => void {
   };
 
   void run();
-  const unsubscribe = store.subscribe(() => void run());
+  const unsubscribe = store.subscribe((state, before) => {
+    // What was measured for an earlier look at the sizes is not said of what has changed since.
+    const opens = state.view.lens === 'sizes' && before.view.lens !== 'sizes';
+    if (opens && state.documents !== measured && state.needed) store.setState({ needed: null });
+    void run();
+  });
   return () => {
     ended = true;
     store.setState({ worker: null });

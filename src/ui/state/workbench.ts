@@ -46,6 +46,8 @@ export interface WorkbenchState {
   cases: Case[];
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
+  /** the documents of which that is said; `null` before */
+  surveyed: Documents | null;
   /** where each case lies on the valley of the background */
   marks: ReadonlyMap<string, Mark>;
   /** what the last survey of everything found wrong with the scene, and where it comes from; `null` before it */
@@ -93,6 +95,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     conflict: null,
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
+    surveyed: null,
     marks: new Map(),
     found: null,
     fonts: null,

@@ -223,7 +223,19 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
   const data = useValley();
   const store = useWorkbenchStore();
   const [picked, setPicked] = useState<ValleyMeasure | null>(null);
-  if (!data || data.marks.length === 0) return null;
+  const isMeasured = useWorkbench((s) => s.summaries.size > 0);
+  if (!data || (isMeasured && data.marks.length === 0)) return null;
+  if (!isMeasured)
+    return (
+      <section className="valley-strip" aria-label="Valley">
+        <div className="valley-head">
+          <p className="valley-waits" role="status">
+            What {data.name} loses is being measured…
+          </p>
+        </div>
+        <div className="valley" />
+      </section>
+    );
   const measure = picked ?? telling(data);
   return (
     <section className="valley-strip" aria-label="Valley">

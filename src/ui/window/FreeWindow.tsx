@@ -13,6 +13,7 @@ import { useAsked, type Asking } from '../state/ask';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { BackToField } from '../workbench/BackToField';
+import { useIsMeasured } from '../state/outside';
 import { sayWindow, windowOf } from '../state/view';
 import { ValleyStrip } from '../valley/ValleyStrip';
 import { OUTCOME_SHAPES } from '../words';
@@ -116,6 +117,7 @@ export function FreeWindow() {
   const c = useChosenCase();
   const scene = useScene();
   const result = useCaseResult(c, documents);
+  const isMeasured = useIsMeasured(documents);
   const stage = useRef<HTMLDivElement>(null);
   const room = useElementSize(stage);
   const size = useMemo(() => windowOf(view), [view]);
@@ -142,13 +144,14 @@ export function FreeWindow() {
     set({ width: size.width + step[0] * by, height: size.height + step[1] * by });
   };
   const { height } = size;
-  const strip = result && {
-    ratio: size.width / height,
-    mark: markOf(result, scene),
-    outcome: result.outcome,
-    changes: widths.slice(1).map((s) => s.from / height),
-    onRatio: (ratio: number) => set({ width: Math.round(ratio * height) }),
-  };
+  const strip = result &&
+    isMeasured && {
+      ratio: size.width / height,
+      mark: markOf(result, scene),
+      outcome: result.outcome,
+      changes: widths.slice(1).map((s) => s.from / height),
+      onRatio: (ratio: number) => set({ width: Math.round(ratio * height) }),
+    };
   return (
     <section className="middle-view free-window" aria-label="Free window">
       {strip && <ValleyStrip free={strip} />}
@@ -159,7 +162,8 @@ export function FreeWindow() {
             {sayNumber(size.width)} × {sayNumber(size.height)} lu
           </b>
           , ratio {sayRatio(size.width / size.height)}
-          {result && (
+          {!isMeasured && ', being measured…'}
+          {result && isMeasured && (
             <b className={`outcome-${result.outcome}`}>
               {' '}
               {OUTCOME_SHAPES[result.outcome]} {result.outcome}

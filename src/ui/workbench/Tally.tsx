@@ -2,20 +2,26 @@
 import { OUTCOMES } from '@/core/measure/judge';
 import { tally } from '@/core/survey/summary';
 import { useWorkbench } from '../state/context';
-import { OUTCOME_SHAPES } from '../words';
+import { countCases, OUTCOME_SHAPES } from '../words';
 
 /** How many cases fail, warn and are clear, over both appearances. */
 export function Tally() {
   const summaries = useWorkbench((s) => s.summaries);
+  const all = useWorkbench((s) => s.cases.length);
   const counts = tally(summaries.values());
   if (summaries.size === 0)
     return (
       <p className="tally figures" role="status" aria-label="Outcomes">
-        being measured…
+        measuring {countCases(all)}…
       </p>
     );
   return (
-    <p className="tally figures" role="status" aria-label="Outcomes" title="Cases in light and dark together">
+    <p
+      className="tally figures"
+      role="status"
+      aria-label="Outcomes"
+      title={`${countCases(all)}, light and dark together`}
+    >
       {OUTCOMES.map((o) => (
         <span key={o} className={`outcome-${o}`}>
           {OUTCOME_SHAPES[o]} {counts[o]} {o}

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare, sayWeight } from '@/core/formats/numbers';
 import { fittingRules } from '@/core/scene/rules';
 import { findCase } from '@/core/screens/cases';
 import type { AxisAnswer, PositionAnswer } from '@/core/solve/position';
@@ -88,7 +88,7 @@ export function SolvedPosition({
       </ul>
       {!solved && (
         <p className="quiet">
-          The best place keeps {sayShare(best.asked > 0 ? best.kept / best.asked : 0)} of what is asked for,
+          The best place keeps {sayWeight(best.asked > 0 ? best.kept / best.asked : 0)} of what is asked for,
           by weight.
         </p>
       )}

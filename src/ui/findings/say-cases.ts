@@ -1,0 +1,14 @@
+import { sayWeight } from '@/core/formats/numbers';
+import { countCases } from '../words';
+
+/**
+ * On how many cases a finding is, and how much they weigh; what is accepted is counted apart from what is open.
+ * @param on all cases, both appearances, those that are drawn alike each
+ * @param accepted how many of them
+ * @param weight of those that are not accepted, 0..1
+ */
+export function sayCases(on: number, accepted: number, weight: number): string {
+  if (accepted === on) return `${countCases(on)}, accepted`;
+  const open = `${countCases(on - accepted)}, ${sayWeight(weight)} of the weight`;
+  return accepted > 0 ? `${open}; ${accepted} more accepted` : open;
+}
