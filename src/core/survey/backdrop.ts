@@ -84,20 +84,18 @@ function runThrough(edges: Rect, { x, y, width, height }: Rect): boolean {
 
 /**
  * Edges of layers that run through a rectangle. Two layers that end inside of one tile cover the same part of it, or not:
- * means of the whole tile cannot say that, those of its parts can.
+ * means of the whole tile cannot say that, those of its parts can. Where one alone ends, means of the whole are enough.
  */
 function cutsIn(rect: Rect, layers: readonly LayerResult[], pixels: Pixels, count: number): Cuts | null {
-  let cuts: Cuts | null = null;
+  const found: Rect[] = [];
   for (let k = count - 1; k >= 0; k--) {
     const edges = edgesOf(layers[k]!);
     if (!edges || !meet(edges, rect)) continue;
-    if (runThrough(edges, rect)) {
-      cuts ??= { x: [], y: [] };
-      cuts.x.push(edges.x, right(edges));
-      cuts.y.push(edges.y, bottom(edges));
-    } else if (covers(layers[k]!, rect, layers, pixels)) break;
+    if (runThrough(edges, rect)) found.push(edges);
+    else if (covers(layers[k]!, rect, layers, pixels)) break;
   }
-  return cuts;
+  if (found.length < 2) return null;
+  return { x: found.flatMap((r) => [r.x, right(r)]), y: found.flatMap((r) => [r.y, bottom(r)]) };
 }
 
 /** The piles under a place, the innermost first, on cells of one grid. */

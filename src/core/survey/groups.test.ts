@@ -174,7 +174,7 @@ describe('contrast in groups', () => {
           }
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 
@@ -262,7 +262,7 @@ describe('contrast in groups', () => {
           }
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 30 },
     );
   });
 });
