@@ -1,6 +1,7 @@
 /// <reference lib="webworker" />
 import * as Comlink from 'comlink';
 import { casesOf, type Case } from '@/core/screens/cases';
+import { countedCases, type Ratios } from '@/core/screens/counted';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES, type Appearance } from '@/core/scene/values';
 import type { Needed } from '@/core/pictures/check';
@@ -52,9 +53,9 @@ export interface Found {
   causes: Cause[];
 }
 
-let cases: Case[] = [];
-/** what the last survey of everything was asked, and which limits it found broken */
-let last: { input: SurveyInput; judged: Judged[] } | null = null;
+let all: Case[] = [];
+/** what the last survey of everything was asked, of which cases, and which limits it found broken */
+let last: { input: SurveyInput; cases: Case[]; judged: Judged[] } | null = null;
 /** the last survey of everything that was not in the middle of an edit: the next takes over what has not been reached */
 let earlier: Earlier | null = null;
 /** the same of a launch, with the pixels that it was looked at with */
@@ -77,6 +78,9 @@ async function inputOf(asked: Documented, more: readonly string[] = []): Promise
   return { ...asked, fonts: hasText ? await fontsWith([...fontsOfScene(scene), ...more]) : fonts, pixels };
 }
 
+/** The cases that a project counts. */
+const casesIn = ({ project }: Documents) => countedCases(all, project.ratios);
+
 const fontsOfProject = ({ project }: Documents) => (project.fonts ?? []).map((f) => f.hash);
 
 /** @param more files whose pixels are needed beside those of the scene, for what it is tried with */
@@ -91,7 +95,7 @@ async function askedOf(documents: Documents, sceneId: string, more: readonly str
   return {
     documents,
     sceneId,
-    cases,
+    cases: casesIn(documents),
     outside: { fonts: known, pixels },
     newId: () => crypto.randomUUID(),
     earlier,
@@ -107,7 +111,7 @@ async function launchAsked(documents: Documents, launchId: string): Promise<Laun
   return {
     documents,
     launch,
-    cases,
+    cases: casesIn(documents),
     outside: { fonts: await fontsWith(fontsOfProject(documents)), pixels },
     earlier: launchKept && samePixels(launchKept.pixels, pixels) ? launchKept.kept : null,
   };
@@ -116,13 +120,14 @@ async function launchAsked(documents: Documents, launchId: string): Promise<Laun
 const api = {
   /** The screens that every later survey runs over. */
   watch(screens: Screen[]) {
-    cases = casesOf(screens, APPEARANCES);
+    all = casesOf(screens, APPEARANCES);
     earlier = null;
     launchKept = null;
   },
   /** A summary of every case; what is drawn in view is surveyed on the page itself. */
-  async survey(asked: Documented): Promise<Surveyed> {
+  async survey(asked: Documented, ratios?: Ratios): Promise<Surveyed> {
     const input = await inputOf(asked);
+    const cases = countedCases(all, ratios);
     const marks: Mark[] = [];
     const summaries: CaseSummary[] = [];
     const judged: Judged[] = [];
@@ -132,7 +137,7 @@ const api = {
       summaries.push(summarise(result));
       judged.push({ id: result.id, breaches: result.breaches });
     });
-    last = { input, judged };
+    last = { input, cases, judged };
     return { summaries, marks };
   },
   /**
@@ -141,14 +146,15 @@ const api = {
    */
   found(): Found {
     if (!last) return { findings: [], causes: [] };
-    if (earlier?.input !== last.input) earlier = surveyAgain(last.input, cases, earlier);
-    const findings = findingsOf(last.judged, cases);
-    return { findings, causes: causesOf(last.input, findings, cases) };
+    const { input, cases, judged } = last;
+    if (earlier?.input !== input) earlier = surveyAgain(input, cases, earlier);
+    const findings = findingsOf(judged, cases);
+    return { findings, causes: causesOf(input, findings, cases) };
   },
   /** Why a finding is there, on the case where it is worst. */
   async because(documents: Documents, sceneId: string, finding: Finding): Promise<Reason> {
     const { outside } = await askedOf(documents, sceneId);
-    return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, cases);
+    return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, all);
   },
   /** Where one rule of a layer can hold its picture so that its keep areas are seen on all cases; `null` without any. */
   async position(
@@ -161,7 +167,7 @@ const api = {
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    return positionOf(layer, surveyInput(documents, scene, outside), cases, rule);
+    return positionOf(layer, surveyInput(documents, scene, outside), casesIn(documents), rule);
   },
   /** Which parts of a cut of a layer’s picture are seen on how much of the weight; `null` without a picture. */
   async seen(
@@ -174,7 +180,7 @@ const api = {
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    return seenParts(layer, cut, surveyInput(documents, scene, outside), cases);
+    return seenParts(layer, cut, surveyInput(documents, scene, outside), casesIn(documents));
   },
   /** Where along an axis of a free window anything that is wrong comes or goes. */
   async stretches(documents: Documents, sceneId: string, across: Across): Promise<Stretch[]> {
@@ -191,6 +197,7 @@ const api = {
     const tried = patches.map((patch) => applyPatch(documents, patch));
     const files = tried.flatMap((after) => filesOfScene(after.scenes[sceneId]!, after.project.pictures));
     const { outside } = await askedOf(documents, sceneId, files);
+    const cases = casesIn(documents);
     const weights = weightsOf(cases);
     return tried.map((after) => {
       try {
@@ -214,7 +221,9 @@ const api = {
     most: number,
   ): Promise<string[]> {
     const { outside } = await askedOf(documents, sceneId);
-    const here = distinctCases(cases.filter((c) => c.appearance === appearance)).map((c) => c.shown);
+    const here = distinctCases(casesIn(documents).filter((c) => c.appearance === appearance)).map(
+      (c) => c.shown,
+    );
     const results = survey(surveyInput(documents, documents.scenes[sceneId]!, outside), here);
     return tellingCases(here, results, most).map((c) => c.id);
   },
@@ -254,10 +263,10 @@ const api = {
     return asked ? launchAdvice(asked, finding, () => crypto.randomUUID()) : [];
   },
   /** Pixels that each picture needs in these scenes. */
-  async needed(asked: Documented[]): Promise<Map<string, Needed[]>> {
+  async needed(asked: Documented[], ratios?: Ratios): Promise<Map<string, Needed[]>> {
     const inputs = [];
     for (const one of asked) inputs.push(await inputOf(one));
-    return pixelsNeeded(inputs, cases);
+    return pixelsNeeded(inputs, countedCases(all, ratios));
   },
   /** The least scrim under a layer that is enough on every case, tried there; `null` where none helps. */
   async scrim(

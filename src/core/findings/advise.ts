@@ -5,6 +5,8 @@ import type { Case } from '../screens/cases';
 import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput, type Outside } from '../survey/survey';
+import { tally } from '../survey/summary';
+import type { Outcome } from '../measure/judge';
 import { findingsOf, score, type Finding } from './finding';
 import { costsOf } from './costs';
 import type { Mend, Sick } from './mend';
@@ -19,7 +21,10 @@ export interface Advice extends Mend {
   costs: { finding: Finding; more: number }[];
   /** how much less is wrong in all; larger is better */
   gain: number;
+  /** number of cases that end with each outcome without it and with it */
+  outcomes: { was: Outcomes; is: Outcomes };
 }
+type Outcomes = Record<Outcome, number>;
 
 export interface Asked {
   documents: Documents;
@@ -42,11 +47,12 @@ export const findingsIn = (asked: Asked): Finding[] =>
 export const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
 
 /** What is wrong after a mend, unless the scene can then not be drawn. */
-function tried(asked: Asked, mend: Mend): Finding[] | null {
+function tried(asked: Asked, mend: Mend): { findings: Finding[]; outcomes: Outcomes } | null {
   const documents = applyPatch(asked.documents, mend.patch);
   if (!Scene.safeParse(documents.scenes[asked.sceneId]).success) return null;
   try {
-    return findingsIn({ ...asked, documents });
+    const results = survey(inputFor(asked, documents), asked.cases, asked.earlier);
+    return { findings: findingsOf(results, asked.cases), outcomes: tally(results) };
   } catch {
     // A rule that closes a circle, or a layer that has no shape of its own.
     return null;
@@ -78,6 +84,7 @@ export function* advising(asked: Asked, finding: Finding, most = 6): Generator<P
   const results = resultsOf(earlier, cases);
   const before = findingsOf(results, cases);
   const total = score(before, cases);
+  const was = tally(results);
   const layer = scene.layers.find((l) => l.id === finding.layerId);
   const sick: Sick = { documents, scene, layer, finding, cases, input, results, newId };
   const found: Advice[] = [];
@@ -86,10 +93,11 @@ export function* advising(asked: Asked, finding: Finding, most = 6): Generator<P
     yield { tried: i, of: mends.length };
     const after = tried({ ...asked, earlier }, mend);
     if (!after) continue;
-    const gain = total - score(after, cases);
-    const clears = openOn(finding) - openOn(after.find((f) => f.id === finding.id));
+    const gain = total - score(after.findings, cases);
+    const clears = openOn(finding) - openOn(after.findings.find((f) => f.id === finding.id));
     if (clears <= 0 || gain <= 1e-9) continue;
-    found.push({ ...mend, clears, costs: costsOf(before, after, openOn), gain });
+    const outcomes = { was, is: after.outcomes };
+    found.push({ ...mend, clears, costs: costsOf(before, after.findings, openOn), gain, outcomes });
   }
   return found.toSorted((a, b) => b.gain - a.gain).slice(0, most);
 }

@@ -9,7 +9,16 @@ import { fitOf } from '../testing/scenes';
 import { solvePosition, type AlignKind, type PlacedCase } from './position';
 import { held, rangeWithin, reachable, RATIO_FITS, type RatioFit } from './ratio';
 import { seenEverywhere, seenSomewhere } from './seen';
-import { curve, emptyStretches, kinks, lossAt, worstWithin, VALLEY_MEASURES, type Valley } from './valley';
+import {
+  curve,
+  emptyStretches,
+  keptWithin,
+  kinks,
+  lossAt,
+  worstWithin,
+  VALLEY_MEASURES,
+  type Valley,
+} from './valley';
 
 /** In steps of 2⁻¹⁶: a length of less than the rounding that is allowed below decides nothing. */
 const between = (min: number, max: number) =>
@@ -317,6 +326,35 @@ describe('a range of ratios', () => {
             expect(lossAt(v, measure, ratio)).toBeLessThanOrEqual(worst.loss + 1e-9);
           }
         }
+      }),
+    );
+  });
+
+  it('keeps a limit on exactly the stretches on which the curve does, whatever the fit', () => {
+    const share = fc.integer({ min: 0, max: 100 }).map((n) => n / 100);
+    const area = fc.record({ x: share, y: share, width: share, height: share }).map((r) => ({
+      x: r.x * 0.7,
+      y: r.y * 0.7,
+      width: 0.05 + r.width * 0.25,
+      height: 0.05 + r.height * 0.25,
+    }));
+    const valley: fc.Arbitrary<Valley> = fc.record({
+      fit: fc.constantFrom(...RATIO_FITS),
+      own: fc.integer({ min: 20, max: 300 }).map((n) => n / 100),
+      areas: fc.array(area, { maxLength: 3 }),
+      position: fc.record({ x: share, y: share }),
+    });
+    const range = { low: 0.1, high: 10 };
+    fc.assert(
+      fc.property(valley, fc.constantFrom(...VALLEY_MEASURES), share, (v, measure, max) => {
+        const kept = keptWithin(v, measure, max, range);
+        for (let i = 0; i <= 200; i++) {
+          const ratio = range.low * (range.high / range.low) ** (i / 200);
+          const loss = lossAt(v, measure, ratio);
+          if (Math.abs(loss - max) < 1e-9) continue;
+          expect(kept.some((k) => ratio >= k.low && ratio <= k.high)).toBe(loss <= max);
+        }
+        kept.slice(1).forEach((k, i) => expect(k.low).toBeGreaterThan(kept[i]!.high));
       }),
     );
   });

@@ -115,6 +115,45 @@ export function worstWithin(
   return points.reduce((worst, p) => (p.loss > worst.loss + 1e-12 ? p : worst));
 }
 
+/** Halvings until a ratio is known to its last bits. */
+const HALVINGS = 60;
+
+/** Where between two ratios a curve that rises or falls all the way passes a loss. */
+function crossing(valley: Valley, measure: ValleyMeasure, max: number, kept: number, passed: number): number {
+  let [inside, outside] = [kept, passed];
+  for (let i = 0; i < HALVINGS; i++) {
+    const middle = Math.sqrt(inside * outside);
+    if (lossAt(valley, measure, middle) <= max) inside = middle;
+    else outside = middle;
+  }
+  return inside;
+}
+
+/**
+ * The stretches of ratios on which a curve loses no more than a limit allows, ascending; neighbours are one stretch.
+ * @param max the most that may be lost, 0..1
+ */
+export function keptWithin(
+  valley: Valley,
+  measure: ValleyMeasure,
+  max: number,
+  { low, high }: { low: number; high: number },
+): { low: number; high: number }[] {
+  const keeps = (ratio: number) => lossAt(valley, measure, ratio) <= max;
+  const points = [low, ...kinks(valley, measure).filter((r) => r > low && r < high), high];
+  const found: { low: number; high: number }[] = [];
+  points.slice(1).forEach((to, i) => {
+    const from = points[i]!;
+    if (!keeps(from) && !keeps(to)) return;
+    const start = keeps(from) ? from : crossing(valley, measure, max, to, from);
+    const end = keeps(to) ? to : crossing(valley, measure, max, from, to);
+    const last = found.at(-1);
+    if (last?.high === start) last.high = end;
+    else found.push({ low: start, high: end });
+  });
+  return found;
+}
+
 /**
  * Stretches of ratios on which no screen lies.
  * @param ratios of the screens that there are

@@ -5,8 +5,9 @@ import { fillScreen } from '../placing/presets';
 import { RATIO_FITS } from '../solve/ratio';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { lu, percent } from '../scene/values';
+import type { Limit } from '../measure/limit';
 import { markOf, valleysOf } from './mark';
-import { surveyCase } from './survey';
+import { surveyCase, type SurveyInput } from './survey';
 
 const cases = casesOf(SCREENS, ['light']);
 const share = fc.integer({ min: 0, max: 100 });
@@ -62,7 +63,37 @@ describe('marks', () => {
     );
   });
 
-  it('are hollow where more than the ratio decides', () => {
+  it('are judged by each measure by itself, and by everything else apart; what is accepted does not count', () => {
+    const layer = pictureLayer(fillScreen(), {
+      id: 'bg',
+      picture: 'photo',
+      role: 'background',
+      fit: fitOf('cover'),
+    });
+    const limits: Limit[] = [
+      { measure: 'crop', role: 'background', max: 0, outcome: 'fail' },
+      { measure: 'enlargement', role: 'background', max: 0, outcome: 'warn' },
+    ];
+    const of = (more: Partial<SurveyInput> = {}) => {
+      const input = { ...inputOf([layer], [picture]), limits, ...more };
+      return markOf(surveyCase(input, cases[0]!), input.scene)!;
+    };
+    expect(of().outcomes).toEqual({ crop: 'fail', bare: 'clear', distortion: 'clear', 'keep-lost': 'clear' });
+    expect(of().besides).toEqual({ crop: 'warn', bare: 'fail', distortion: 'fail', 'keep-lost': 'fail' });
+    const accepted = [
+      {
+        scene: 's',
+        layer: 'bg',
+        measure: 'crop' as const,
+        screens: [cases[0]!.screen.id],
+        reason: 'As drawn',
+      },
+    ];
+    expect(of({ accepted }).outcomes.crop).toBe('clear');
+    expect(of({ accepted }).besides.bare).toBe('warn');
+  });
+
+  it('are off the curve where more than the ratio decides', () => {
     const solid = (more: Parameters<typeof pictureLayer>[1], placing = fillScreen()) => {
       const input = inputOf(
         [pictureLayer(placing, { picture: 'photo', role: 'background', ...more })],

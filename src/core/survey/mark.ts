@@ -5,7 +5,8 @@ import { isZero } from '../scene/values';
 import type { PictureLayer, Scene } from '../scene/scene';
 import { fitOf, fitRuleOn } from '../scene/when';
 import { RATIO_FITS, type RatioFit } from '../solve/ratio';
-import type { Valley, ValleyMeasure } from '../solve/valley';
+import { outcomeOf, type Breach, type Outcome } from '../measure/judge';
+import { VALLEY_MEASURES, type Valley, type ValleyMeasure } from '../solve/valley';
 import type { Picture } from '../pictures/picture';
 import type { Regions } from '../screens/regions';
 import type { CaseResult, PictureResult } from './result';
@@ -19,6 +20,10 @@ export interface Mark {
   own: number;
   cut: Picture['cuts'][number]['cut'];
   losses: Record<ValleyMeasure, number>;
+  /** how the case ends by each of these measures of the background alone; what is accepted does not count */
+  outcomes: Record<ValleyMeasure, Outcome>;
+  /** how it ends by everything else */
+  besides: Record<ValleyMeasure, Outcome>;
   /** whose fit it takes: that of one of the rules that differ, or the usual one for −1 */
   rule: number;
   /**
@@ -49,12 +54,20 @@ const lossesOf = ({ measures }: PictureResult): Mark['losses'] => ({
   'keep-lost': measures.keep ? Math.max(...measures.keep.map((k) => k.lost)) : 0,
 });
 
+/** How a case ends by those of its breaches for which something holds. */
+const outcomesBy = (holds: (measure: ValleyMeasure, b: Breach) => boolean, { breaches }: CaseResult) =>
+  Object.fromEntries(
+    VALLEY_MEASURES.map((measure) => [measure, outcomeOf(breaches.filter((b) => holds(measure, b)))]),
+  ) as Mark['outcomes'];
+
 /** The mark of the background on one case; `null` where there is none, or where it is repeated. */
 export function markOf(result: CaseResult, scene: Scene): Mark | null {
   const rule = backgroundOf(scene);
   const drawn = rule && result.layers.find((l) => l.id === rule.id);
   if (!rule || drawn?.kind !== 'picture' || isRepeated(drawn.placement)) return null;
   const { box, natural } = drawn.placement;
+  const isBy = (measure: ValleyMeasure, { layerId, limit }: Breach) =>
+    layerId === rule.id && limit.measure === measure;
   const by = fitRuleOn(rule, result.regions.screen);
   return {
     caseId: result.id,
@@ -62,6 +75,8 @@ export function markOf(result: CaseResult, scene: Scene): Mark | null {
     own: natural.width / natural.height,
     cut: drawn.cut,
     losses: lossesOf(drawn),
+    outcomes: outcomesBy(isBy, result),
+    besides: outcomesBy((measure, b) => !isBy(measure, b), result),
     rule: by,
     solid: isSolid(drawn, result.regions, fitOf(rule, by)),
   };

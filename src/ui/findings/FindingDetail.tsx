@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Advice } from '@/core/findings/advise';
+import { openOn, type Advice } from '@/core/findings/advise';
 import type { Reason } from '@/core/explain/reason';
 import type { Finding } from '@/core/findings/finding';
 import type { Acceptance } from '@/core/measure/accept';
@@ -11,7 +11,8 @@ import { edit, editBy } from '../state/edit';
 import { openCase } from '../state/open-case';
 import { openPart } from '../scene/open-part';
 import { Steps } from '../screens/Why';
-import { caseName } from '../words';
+import { caseName, countCases } from '../words';
+import { sayOutcomes } from './say-cases';
 import { AcceptForm } from './AcceptForm';
 import { Costs } from './Costs';
 import { MendPreview } from './MendPreview';
@@ -50,8 +51,8 @@ function Mends({ finding, answers, callOff }: MendsProps) {
       {mends.map((mend, i) => (
         <li key={mend.label}>
           <span>
-            <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases,{' '}
-            <Costs costs={mend.costs} />
+            <b>{mend.label}</b>: gone on {mend.clears} of {countCases(openOn(finding))}
+            {sayOutcomes(mend)}, <Costs costs={mend.costs} />
           </span>
           <span className="mend-actions">
             <Button

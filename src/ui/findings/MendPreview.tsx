@@ -8,14 +8,14 @@ import { survey, surveyInput } from '@/core/survey/survey';
 import { PixelProvider } from '../drawing/CaseCanvas';
 import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { BeforeAfter } from '../screens/BeforeAfter';
-import { useWorkbench } from '../state/context';
+import { useCounted, useWorkbench } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 
 /** All cases before and after a mend, before it is taken; those of the finding first, the worst of them at the start. */
 export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice }) {
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
-  const all = useWorkbench((s) => s.cases);
+  const all = useCounted();
   const outside = useOutside();
   const next = useMemo(() => applyPatch(documents, mend.patch), [documents, mend]);
   useWanted(next, sceneId);

@@ -5,14 +5,14 @@ import type { Finding } from '@/core/findings/finding';
 import { ruleOf } from '@/core/findings/rule';
 import { ownerName, sayFigure } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
-import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { openCase } from '../state/open-case';
 import { caseTurn, kindName, OUTCOME_SHAPES } from '../words';
 
 /** What is wrong on each screen, over its orientations and appearances; each line opens its worst case. */
 export function ScreenList({ findings }: { findings: readonly Finding[] }) {
   const store = useWorkbenchStore();
-  const cases = useWorkbench((s) => s.cases);
+  const cases = useCounted();
   const screens = useWorkbench((s) => s.screens);
   const { layers } = useScene();
   const list = useMemo(() => byScreen(findings, cases), [findings, cases]);

@@ -5,7 +5,7 @@ import { OUTCOMES } from '@/core/measure/judge';
 import { weightsOf } from '@/core/screens/weights';
 import { VALLEY_MEASURES } from '@/core/solve/valley';
 import { weightedTotals } from '@/core/survey/summary';
-import { useWorkbench } from '../state/context';
+import { useCounted, useWorkbench } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import { WORDS } from '../valley/limits';
 
@@ -16,7 +16,7 @@ const LEAST_SAID = 0.0005;
 export function WeightedTotals() {
   const summaries = useWorkbench((s) => s.summaries);
   const marks = useWorkbench((s) => s.marks);
-  const cases = useWorkbench((s) => s.cases);
+  const cases = useCounted();
   const totals = useMemo(
     () => (summaries.size > 0 ? weightedTotals(summaries.values(), marks, weightsOf(cases)) : null),
     [summaries, marks, cases],

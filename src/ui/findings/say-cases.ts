@@ -1,5 +1,7 @@
 import { sayWeight } from '@/core/formats/numbers';
-import { countCases } from '../words';
+import type { Advice } from '@/core/findings/advise';
+import { OUTCOMES } from '@/core/measure/judge';
+import { countCases, OUTCOME_SHAPES } from '../words';
 
 /**
  * On how many cases a finding is, and how much they weigh; what is accepted is counted apart from what is open.
@@ -12,3 +14,9 @@ export function sayCases(on: number, accepted: number, weight: number): string {
   const open = `${countCases(on - accepted)}, ${sayWeight(weight)} of the weight`;
   return accepted > 0 ? `${open}; ${accepted} more accepted` : open;
 }
+
+/** “, ▲ 278 → 106, ○ 40 → 212”: what a mend does to the outcomes of all cases; of none nothing. */
+export const sayOutcomes = ({ outcomes: { was, is } }: Pick<Advice, 'outcomes'>): string =>
+  OUTCOMES.filter((o) => was[o] !== is[o])
+    .map((o) => `, ${OUTCOME_SHAPES[o]} ${o} ${was[o]} → ${is[o]}`)
+    .join('');

@@ -27,6 +27,8 @@ export function VariantRow({ variant, value, cases, clear, layerId }: Props) {
   const sceneId = useWorkbench((s) => s.sceneId);
   const after = useMemo(() => applyPatch(documents, variant.patch), [documents, variant]);
   const layer = after.scenes[sceneId]?.layers.find((l) => l.id === layerId);
+  // Of copies neither crop nor keep areas are measured: a share that counts as clear what nobody looked at says nothing.
+  const isCopied = layer?.kind === 'picture' && isRepeating(layer.fit);
   const inUse = variant.patch.length === 0;
   const use = () =>
     edit(store, (d) => {
@@ -37,12 +39,14 @@ export function VariantRow({ variant, value, cases, clear, layerId }: Props) {
       <th scope="row">
         {value || <b>{variant.label}</b>}
         <span className="figures quiet">
-          {clear === undefined && '…'}
+          {clear === undefined && !isCopied && 'measuring…'}
           {clear === null && 'cannot be drawn'}
-          {typeof clear === 'number' && `clear for ${sayWeight(clear)}`}
+          {typeof clear === 'number' && !isCopied && `clear for ${sayWeight(clear)}`}
         </span>
-        {layer?.kind === 'picture' && isRepeating(layer.fit) && (
-          <span className="quiet fits-note">repeated: crop and keep areas are not measured</span>
+        {isCopied && (
+          <span className="quiet fits-note">
+            not compared: crop and keep areas of a repeated picture are not measured
+          </span>
         )}
         {inUse ? (
           <span className="quiet">in use</span>

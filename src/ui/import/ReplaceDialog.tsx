@@ -5,7 +5,7 @@ import { Button, Modal } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import type { Documents } from '@/core/scene/documents';
 import { OUTCOMES } from '@/core/measure/judge';
-import { summarise, tally } from '@/core/survey/summary';
+import { tally } from '@/core/survey/summary';
 import { distinctCases } from '@/core/screens/likeness';
 import { survey, surveyInput } from '@/core/survey/survey';
 import type { KeptFile } from '@/core/pictures/kept-file';
@@ -14,7 +14,7 @@ import { PixelProvider } from '../drawing/CaseCanvas';
 import { masterOf } from '../drawing/PictureThumb';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { createPixelStore, sizeOfFile } from '../drawing/pixels';
-import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 import { edit } from '../state/edit';
 import { OUTCOME_SHAPES, sayFile } from '../words';
@@ -41,7 +41,7 @@ function replaced(documents: Documents, picture: Picture, kept: KeptFile): void 
 export function ReplaceDialog({ picture, file, onClose }: Props) {
   const store = useWorkbenchStore();
   const documents = useWorkbench((s) => s.documents);
-  const allCases = useWorkbench((s) => s.cases);
+  const allCases = useCounted();
   const scene = useScene();
   const [kept, setKept] = useState<KeptFile | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -97,7 +97,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
             <p className="figures">
               {sayFile(master)} becomes {sayFile(kept)}. {!isMeasured && 'Being measured…'}
               {(isMeasured ? OUTCOMES : []).map((o) => {
-                const [was, is] = [compared.before, compared.after].map((r) => tally(r.map(summarise))[o]);
+                const [was, is] = [compared.before, compared.after].map((r) => tally(r)[o]);
                 return (
                   <span key={o} className={`tally-change outcome-${o}`}>
                     {OUTCOME_SHAPES[o]} {o} {was} → {is}

@@ -1,6 +1,7 @@
 'use client';
 import { memo, useMemo } from 'react';
 import type { Case } from '@/core/screens/cases';
+import { isCounted } from '@/core/screens/counted';
 import { turn } from '@/core/screens/turn';
 import { summarise } from '@/core/survey/summary';
 import { ownerName, sayFigure } from '@/core/measure/words';
@@ -9,7 +10,7 @@ import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured } from '../state/outside';
 import { sceneOf } from '../state/workbench';
-import { caseSize, caseText, OUTCOME_SHAPES } from '../words';
+import { caseName, caseSize, caseText, OUTCOME_SHAPES } from '../words';
 import { Guides } from './Guides';
 import { useInView } from './useInView';
 
@@ -35,14 +36,15 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
   );
   const result = useCaseResult(shown, documents);
   const isMeasured = useIsMeasured(documents);
+  const isOut = useWorkbench((s) => !isCounted(shown, s.documents.project.ratios));
   const summary = useMemo(
-    () => (result && isMeasured ? summarise(result) : known),
-    [result, isMeasured, known],
+    () => (isOut ? undefined : result && isMeasured ? summarise(result) : known),
+    [isOut, result, isMeasured, known],
   );
   const headline = summary?.headline;
   const layers = sceneOf(useWorkbenchStore().getState())?.layers;
   const layerName = headline ? ownerName(headline.layerId, layers ?? []) : undefined;
-  const text = caseText(shown, summary, layerName);
+  const text = isOut ? `${caseName(shown)}: not counted` : caseText(shown, summary, layerName);
   const { size } = turn(shown.screen, shown.rotation);
 
   return (
@@ -75,7 +77,9 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
         {headline && (
           <b className={`measure-${headline.measure}`}>{sayFigure(headline.measure, headline.value)}</b>
         )}
-        {!headline && <span className="quiet">{summary ? 'nothing lost' : 'measuring…'}</span>}
+        {!headline && (
+          <span className="quiet">{isOut ? 'not counted' : summary ? 'nothing lost' : 'measuring…'}</span>
+        )}
       </span>
     </div>
   );

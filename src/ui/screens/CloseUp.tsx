@@ -1,6 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { FREE_WINDOW } from '@/core/screens/free';
+import { isCounted } from '@/core/screens/counted';
 import { naturalSize } from '@/core/screens/turn';
 import { sayDensity, saySize } from '@/core/formats/numbers';
 import { CaseCanvas } from '../drawing/CaseCanvas';
@@ -26,6 +27,7 @@ export function CloseUp() {
   const look = (change: Partial<View>) => store.setState(({ view }) => ({ view: { ...view, ...change } }));
   const result = useCaseResult(c, documents);
   const isMeasured = useIsMeasured(documents);
+  const isOut = c !== null && !isCounted(c, documents.project.ratios);
   if (!c || !result) {
     return (
       <aside className="close-up" aria-label="Close-up">
@@ -77,6 +79,11 @@ export function CloseUp() {
       </div>
       {isMeasured ? (
         <>
+          {isOut && (
+            <p className="quiet">
+              Its ratio lies outside of those that the project allows: it is not counted.
+            </p>
+          )}
           <BreachList result={result} />
           <MeasureTable result={result} />
         </>

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
 import { Button } from 'react-bootstrap';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
 import { withAppearance } from '../state/view';
 import { arrange, type CaseGroup } from './arrange';
 import { CaseCell } from './CaseCell';
@@ -18,6 +18,7 @@ const count = (group: CaseGroup) => group.cases.reduce((n, c) => n + 1 + c.alike
 function FieldCount({ shown }: { shown: number }) {
   const store = useWorkbenchStore();
   const all = useWorkbench((s) => s.cases.length);
+  const counted = useCounted().length;
   const appearance = useWorkbench((s) => s.view.appearance);
   const finding = useFinding();
   const other = appearance === 'light' ? 'dark' : 'light';
@@ -28,6 +29,7 @@ function FieldCount({ shown }: { shown: number }) {
       {finding
         ? `${shown} of the ${countCases(finding.on.length)} of this finding, in ${appearance}`
         : `${shown} of ${countCases(all)}, in ${appearance}`}
+      {counted < all && `; ${all - counted} outside of the allowed ratios are not counted`}
       {more > 0 && (
         <Button variant="quiet" size="sm" onClick={turnOver}>
           {more} in {other}

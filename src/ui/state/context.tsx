@@ -1,6 +1,8 @@
 'use client';
-import { createContext, useContext } from 'react';
+import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
+import type { Case } from '@/core/screens/cases';
+import { countedCases } from '@/core/screens/counted';
 import type { Scene } from '@/core/scene/scene';
 import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
 
@@ -15,6 +17,13 @@ export function useWorkbenchStore(): WorkbenchStore {
 
 export const useWorkbench = <T,>(select: (state: WorkbenchState) => T): T =>
   useStore(useWorkbenchStore(), select);
+
+/** The cases that the project counts: those of the ratios that it allows. */
+export function useCounted(): Case[] {
+  const cases = useWorkbench((s) => s.cases);
+  const ratios = useWorkbench((s) => s.documents.project.ratios);
+  return useMemo(() => countedCases(cases, ratios), [cases, ratios]);
+}
 
 /** The open scene; only for what is shown while there is one. */
 export function useScene(): Scene {

@@ -71,7 +71,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
     explained = null;
     const scene = sceneOf(state);
     const found = scene
-      ? await remote.survey(documented(state.documents, scene))
+      ? await remote.survey(documented(state.documents, scene), state.documents.project.ratios)
       : { summaries: [], marks: [] };
     if (ended) return;
     store.setState(({ summaries }) => ({
@@ -92,7 +92,7 @@ export function watchSurvey(store: WorkbenchStore): () => void {
   const measurePixels = async ({ documents }: WorkbenchState) => {
     measured = documents;
     const inputs = Object.values(documents.scenes).map((scene) => documented(documents, scene));
-    const needed = await remote.needed(inputs);
+    const needed = await remote.needed(inputs, documents.project.ratios);
     if (!ended) store.setState({ needed });
   };
 

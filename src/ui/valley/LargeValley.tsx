@@ -3,9 +3,10 @@ import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FIT_LABELS } from '@/core/fit/presets';
 import { sayRatio, sayShare } from '@/core/formats/numbers';
-import { heldAll, RATIO_FITS, rangeWithin } from '@/core/solve/ratio';
+import { RATIO_FITS } from '@/core/solve/ratio';
 import {
   emptyStretches,
+  keptWithin,
   VALLEY_MEASURES,
   worstWithin,
   type CurvePoint,
@@ -66,10 +67,18 @@ function seriesOf({ valleys, range }: ValleyData, compared: Compared): Series[] 
   });
 }
 
-/** The ratios at which a curve keeps its strictest limit; `null` where that is not known in closed form. */
-function withinLimit({ fit, own, areas, position }: Valley, measure: ValleyMeasure, max: number | undefined) {
-  if (measure !== 'keep-lost') return max === undefined ? null : rangeWithin(measure, fit, own, max);
-  return fit === 'cover' && areas.length > 0 ? heldAll(areas, { width: own, height: 1 }, position) : null;
+/** Ratios far beyond any window: what holds up to there holds on. */
+const ANY: Range = { low: 1 / 64, high: 64 };
+
+/** The ratios at which a curve keeps its strictest limit, in words. */
+function sayWithin(valley: Valley, measure: ValleyMeasure, max: number | undefined): string {
+  if (max === undefined) return 'no limit on it';
+  const kept = keptWithin(valley, measure, max, ANY);
+  if (kept.length === 0) return 'none';
+  return kept
+    .map(({ low, high }) => ({ low: low <= ANY.low ? 0 : low, high: high >= ANY.high ? Infinity : high }))
+    .map(sayRange)
+    .join(' and ');
 }
 
 function sayRange({ low, high }: Range): string {
@@ -86,7 +95,6 @@ function SeriesRow({ series: s, data, allowed }: { series: Series; data: ValleyD
   const within = { low: Math.max(allowed.low, s.reach.low), high: Math.min(allowed.high, s.reach.high) };
   const worst = within.low < within.high ? worstWithin(s.valley, s.measure, within) : null;
   const [strictest] = data.limits[s.measure].map((l) => l.max!).toSorted((a, b) => a - b);
-  const range = withinLimit(s.valley, s.measure, strictest);
   return (
     <tr className={s.inUse ? 'in-use' : undefined}>
       <th scope="row">
@@ -96,7 +104,7 @@ function SeriesRow({ series: s, data, allowed }: { series: Series; data: ValleyD
         {s.label}
       </th>
       <td className="figures">{sayWorst(worst)}</td>
-      <td className="figures">{range ? sayRange(range) : 'no limit, or none known'}</td>
+      <td className="figures">{sayWithin(s.valley, s.measure, strictest)}</td>
     </tr>
   );
 }

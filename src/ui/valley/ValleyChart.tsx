@@ -19,8 +19,9 @@ import { openCase } from '../state/open-case';
 import { caseName } from '../words';
 import { AllowedBounds } from './AllowedBounds';
 import type { Range } from './allowed';
-import { WORDS } from './limits';
+import { LimitLines } from './LimitLines';
 import { MarkShape } from './MarkShape';
+import { seenBy } from './marks';
 import { RATIO_LABELS } from './scale';
 import type { ValleyData } from './useValley';
 
@@ -60,18 +61,15 @@ interface Shaped {
 function ChartMark({ cx, cy, mark, measure }: Shaped & { measure: ValleyMeasure }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
-  const summaries = useWorkbench((s) => s.summaries);
   const chosen = useWorkbench((s) => s.view.case);
   if (cx === undefined || cy === undefined || !mark) return null;
   const c = findCase(mark.caseId, screens);
-  const outcome = summaries.get(mark.caseId)?.outcome ?? 'clear';
-  const said = `${WORDS[measure]} ${sayShare(mark.losses[measure])}, ${outcome}`;
+  const { look, said } = seenBy(mark, measure);
   return (
     <MarkShape
       x={cx}
       y={cy}
-      outcome={outcome}
-      solid={mark.solid}
+      {...look}
       title={`${c ? caseName(c) : mark.caseId}: ${said}`}
       chosen={mark.caseId === chosen}
       onOpen={() => openCase(store, mark.caseId)}
@@ -140,10 +138,6 @@ export function ValleyChart({ data, series, measure, empty }: Props) {
         {[...new Set(series.map((s) => s.valley.own))].map((own) => (
           <ReferenceLine key={own} x={own} stroke="var(--ink-2)" strokeDasharray="3 3" />
         ))}
-        {measure &&
-          data.limits[measure].map((l) => (
-            <ReferenceLine key={l.outcome} y={l.max} stroke={`var(--${l.outcome})`} strokeDasharray="6 3" />
-          ))}
         {series.map((s) => (
           <Line
             key={s.key}
@@ -164,6 +158,7 @@ export function ValleyChart({ data, series, measure, empty }: Props) {
           shape={(m: Shaped) => (measure ? <ChartMark {...m} measure={measure} /> : <g />)}
           isAnimationActive={false}
         />
+        {measure && <LimitLines limits={data.limits[measure]} measure={measure} />}
         <AllowedBounds whole={data.range} />
       </ComposedChart>
     </ResponsiveContainer>

@@ -15,6 +15,8 @@ import { MarkShape } from './MarkShape';
 import { lossAtY, RATIO_LABELS, ratioAt, xOf, yOf, type ValleyScale } from './scale';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 import type { NamedValley } from './named';
+import { seenBy } from './marks';
+import { ValleyKey } from './ValleyKey';
 import { useValley, type ValleyData } from './useValley';
 import type { Range } from './allowed';
 import { ValleyWords } from './ValleyWords';
@@ -96,7 +98,6 @@ function Plot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {
   const store = useWorkbenchStore();
   const view = useWorkbench((s) => s.view);
   const screens = useWorkbench((s) => s.screens);
-  const summaries = useWorkbench((s) => s.summaries);
   const { set, onCommit } = useLimit(measure);
   const svg = useRef<SVGSVGElement>(null);
   const size = { width: useElementSize(svg).width || USUAL_WIDTH, height: HEIGHT };
@@ -172,6 +173,12 @@ function Plot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {
           </text>
         </g>
       ))}
+      <text className="valley-label" x={2} y={9}>
+        {WORDS[measure]}, up to {sayShare(scale.most)}
+      </text>
+      <text className="valley-label" x={size.width - 2} y={9} textAnchor="end">
+        width : height of its box
+      </text>
       {data.valleys.map((v) => (
         <Curve key={v.key} {...{ v, measure, scale }} />
       ))}
@@ -195,16 +202,14 @@ function Plot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {
       ))}
       {data.marks.map((m) => {
         const c = findCase(m.caseId, screens);
-        const outcome = summaries.get(m.caseId)?.outcome ?? 'clear';
-        const said = `${c ? caseName(c) : m.caseId}: ${WORDS[measure]} ${sayShare(m.losses[measure])}, ${outcome}`;
+        const { look, said } = seenBy(m, measure);
         return (
           <MarkShape
             key={m.caseId}
             x={xOf(scale, m.ratio)}
             y={yOf(scale, m.losses[measure])}
-            outcome={outcome}
-            solid={m.solid}
-            title={said}
+            {...look}
+            title={`${c ? caseName(c) : m.caseId}: ${said}`}
             chosen={!free && m.caseId === view.case}
             onOpen={free ? undefined : () => open(m.caseId)}
           />
@@ -248,6 +253,7 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
         />
         <div className="valley-tools">
           <ValleyWords data={data} measure={measure} narrows={!free} />
+          <ValleyKey measure={measure} />
           {!free && (
             <Button
               variant="quiet"

@@ -45,7 +45,8 @@ export function WindowOnStrip({ window: { ratio, mark, outcome, changes }, measu
         <MarkShape
           x={x}
           y={yOf(scale, loss)}
-          outcome={outcome}
+          outcome={mark.outcomes[measure]}
+          failsBesides={mark.besides[measure] === 'fail'}
           solid={mark.solid}
           title={`Free window, ratio ${sayRatio(ratio)}: ${said}`}
           chosen

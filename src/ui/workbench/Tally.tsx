@@ -1,18 +1,19 @@
 'use client';
 import { OUTCOMES } from '@/core/measure/judge';
 import { tally } from '@/core/survey/summary';
-import { useWorkbench } from '../state/context';
+import { useCounted, useWorkbench } from '../state/context';
 import { countCases, OUTCOME_SHAPES } from '../words';
 
 /** How many cases fail, warn and are clear, over both appearances. */
 export function Tally() {
   const summaries = useWorkbench((s) => s.summaries);
   const all = useWorkbench((s) => s.cases.length);
+  const counted = useCounted().length;
   const counts = tally(summaries.values());
   if (summaries.size === 0)
     return (
       <p className="tally figures" role="status" aria-label="Outcomes">
-        measuring {countCases(all)}…
+        measuring {countCases(counted)}…
       </p>
     );
   return (
@@ -20,13 +21,21 @@ export function Tally() {
       className="tally figures"
       role="status"
       aria-label="Outcomes"
-      title={`${countCases(all)}, light and dark together`}
+      title={`${countCases(counted)}, light and dark together`}
     >
       {OUTCOMES.map((o) => (
         <span key={o} className={`outcome-${o}`}>
           {OUTCOME_SHAPES[o]} {counts[o]} {o}
         </span>
       ))}
+      {counted < all && (
+        <span
+          className="quiet"
+          title="Outside of the ratios that the project allows: set in the large valley"
+        >
+          {all - counted} not counted
+        </span>
+      )}
     </p>
   );
 }

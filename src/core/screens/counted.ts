@@ -1,0 +1,22 @@
+import type { Case } from './cases';
+import { turnedSize } from './turn';
+
+/** Ratios, width ÷ height, from the least to the greatest that a window may have. */
+export interface Ratios {
+  low: number;
+  high: number;
+}
+
+/** Bounds are given in thousandths. */
+const ROUNDING = 5e-4;
+
+/** Whether a window of this ratio is one that the app may have; without bounds every one is. */
+export function isCounted({ screen, rotation }: Pick<Case, 'screen' | 'rotation'>, ratios?: Ratios): boolean {
+  if (!ratios) return true;
+  const { width, height } = turnedSize(screen, rotation);
+  return width / height >= ratios.low - ROUNDING && width / height <= ratios.high + ROUNDING;
+}
+
+/** The cases that are judged; the others lie outside of the ratios that the project allows. */
+export const countedCases = (cases: readonly Case[], ratios?: Ratios): Case[] =>
+  cases.filter((c) => isCounted(c, ratios));
