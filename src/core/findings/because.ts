@@ -37,6 +37,9 @@ const FIGURES: Record<LayerMeasure, Figure['name']> = {
   'off-centre-safe': 'off-centre',
   overlap: 'overlap',
   'missing-letters': 'missing-letters',
+  'cut-off': 'crop',
+  shortened: 'font-size',
+  'letter-size': 'font-size',
 };
 
 /** The side on which it shows most, where the figure does not find it itself. */

@@ -28,6 +28,9 @@ export const LAYER_MEASURES = [
   'contrast',
   'collapse',
   'missing-letters',
+  'cut-off',
+  'shortened',
+  'letter-size',
 ] as const;
 export type LayerMeasure = (typeof LAYER_MEASURES)[number];
 

@@ -186,6 +186,9 @@ describe('limits', () => {
       subPixel: subPixel(p.drawn, 2),
       overlap: 0,
       missingLetters: null,
+      cutOff: null,
+      shortened: null,
+      letterSize: null,
       collapsed: collapsed(p.box),
     };
   };

@@ -47,6 +47,12 @@ export class Measures {
   readonly collapsed: number;
   /** of a text, the number of letters that its font does not have, each counted once */
   missingLetters: number | null;
+  /** of a text, and of a picture that is see-through in parts: the share of its ink that is not seen, 0..1 */
+  cutOff: number | null;
+  /** of a text, the number of letters that are left out as it is shortened */
+  shortened: number | null;
+  /** of a text, the size of its type as it is set, lu */
+  letterSize: number | null;
 
   /** @param all to be copied */
   constructor(all: Measures) {
@@ -67,6 +73,9 @@ export class Measures {
     this.contrast = all.contrast;
     this.collapsed = all.collapsed;
     this.missingLetters = all.missingLetters;
+    this.cutOff = all.cutOff;
+    this.shortened = all.shortened;
+    this.letterSize = all.letterSize;
   }
 }
 
@@ -116,8 +125,11 @@ export function measure({
     contrast: null,
     overlap: 0,
     collapsed: collapsed(p.box),
+    cutOff: null,
     // Only of texts.
     missingLetters: null,
+    shortened: null,
+    letterSize: null,
   });
 }
 
@@ -182,6 +194,9 @@ const FIGURES: Record<LayerMeasure, (side?: MeasureSide) => Figure> = {
   contrast: () => (m) => m.contrast,
   collapse: () => (m) => m.collapsed,
   'missing-letters': () => (m) => m.missingLetters,
+  'cut-off': () => (m) => m.cutOff,
+  shortened: () => (m) => m.shortened,
+  'letter-size': () => (m) => m.letterSize,
 };
 
 /**

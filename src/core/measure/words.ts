@@ -43,6 +43,9 @@ const FIGURES: Record<MeasureName, { word: string; say: (value: number) => strin
   unpaired: { word: 'without a dark half', say: String, typed: COUNT },
   contrast: { word: 'contrast', say: sayContrast, typed: CONTRAST },
   'missing-letters': { word: 'letters missing', say: String, typed: COUNT },
+  'cut-off': { word: 'cut off', say: sayShare, typed: SHARE },
+  shortened: { word: 'letters left out', say: String, typed: COUNT },
+  'letter-size': { word: 'letters of', say: sayLength, typed: LENGTH },
   collapse: {
     word: 'collapsed along',
     say: (axes) => (axes === 1 ? '1 axis' : `${axes} axes`),
@@ -77,6 +80,9 @@ const NOUNS: Partial<Record<MeasureName, string>> = {
   unpaired: 'number of missing dark halves',
   collapse: 'number of collapsed axes',
   'missing-letters': 'number of letters that the font lacks',
+  'cut-off': 'part of what is drawn that is cut off',
+  shortened: 'number of letters that are left out',
+  'letter-size': 'size of letters',
 };
 /** What a measure is called where it is not followed by a figure. */
 export const measureNoun = (measure: MeasureName) => NOUNS[measure] ?? FIGURES[measure].word;

@@ -7,7 +7,7 @@ import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
 export interface Arrived {
   /** with `/` between folders */
   path: string;
-  file: Pick<Rendition, 'hash' | 'widthPx' | 'heightPx' | 'vector' | 'bytes' | 'profile'>;
+  file: Pick<Rendition, 'hash' | 'widthPx' | 'heightPx' | 'vector' | 'bytes' | 'profile' | 'transparent'>;
 }
 
 /** Where a file goes. */

@@ -16,6 +16,8 @@ export const Rendition = z.looseObject({
   bytes: z.int().positive().optional(),
   /** its colour profile, where that is not sRGB */
   profile: z.string().max(120).optional(),
+  /** whether some of it is see-through; not known of files that were kept earlier */
+  transparent: z.boolean().optional(),
 });
 export type Rendition = z.infer<typeof Rendition>;
 

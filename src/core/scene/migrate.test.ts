@@ -1,7 +1,8 @@
 import { demo } from '../../../demo/testing';
-import { MISSING_LETTERS } from '../measure/defaults';
+import { DRAWN_IS_JUDGED, MISSING_LETTERS } from '../measure/defaults';
 import type { Documents } from './documents';
 import { NewerSchema, readDocuments, schemaOf } from './migrate';
+import { sameJson } from './patch';
 import { SCHEMA_VERSION } from './project';
 import type { Layer, PictureLayer } from './scene';
 import { lu } from './values';
@@ -11,10 +12,13 @@ const extent = { kind: 'length' as const, length: lu(200) };
 const middle = { kind: 'middle' as const, region: 'safe' as const, shift: lu(0), extent };
 const idle = { x: middle, y: middle, ratio: { value: 2, strict: true } };
 
-/** The first version did not know letters that fonts lack. */
+/** What versions after the first have added to the limits of a start. */
+const LATER = [MISSING_LETTERS, ...DRAWN_IS_JUDGED];
+
+/** The first version did not know letters that fonts lack, and judged by roles alone. */
 function asVersionOne({ project }: Documents): void {
   project.schema = 1 as typeof SCHEMA_VERSION;
-  project.limits = project.limits.filter((l) => l.measure !== 'missing-letters');
+  project.limits = project.limits.filter((l) => !LATER.some((later) => sameJson(l, later)));
 }
 
 /** As the first version wrote them: a rule, and one that differs, with two extents and a shape. */
@@ -40,7 +44,7 @@ describe('documents of an older version', () => {
     expect(emblemOf(after).when![0]!.placing).toEqual(sized);
     const expected = structuredClone(before);
     expected.project.schema = SCHEMA_VERSION;
-    expected.project.limits.push(MISSING_LETTERS);
+    expected.project.limits.push(...LATER);
     emblemOf(expected).placing = sized;
     emblemOf(expected).when![0]!.placing = sized;
     expect(after).toEqual(expected);

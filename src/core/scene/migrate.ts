@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import { MISSING_LETTERS } from '../measure/defaults';
+import { DRAWN_IS_JUDGED, MISSING_LETTERS } from '../measure/defaults';
+import type { Limit } from '../measure/limit';
 import { AxisRule, Ratio, withoutIdleShape } from '../placing/rule';
 import { Documents } from './documents';
 import { SCHEMA_VERSION } from './project';
@@ -47,17 +48,20 @@ function dropIdleShapes(documents: Versioned): Versioned {
 
 /** Version 1 did not know texts with letters that their font lacks: nothing was said of them. */
 function limitLetters(documents: Versioned): Versioned {
+  return withLimits(documents, [MISSING_LETTERS]);
+}
+
+function withLimits(documents: Versioned, more: readonly Limit[]): Versioned {
   const { limits } = documents.project;
   if (!Array.isArray(limits)) return documents;
-  return {
-    ...documents,
-    project: { ...documents.project, limits: [...(limits as unknown[]), MISSING_LETTERS] },
-  };
+  return { ...documents, project: { ...documents.project, limits: [...(limits as unknown[]), ...more] } };
 }
 
 /** From each older version to the next: `MIGRATIONS[n]` turns version n into n + 1. */
 const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
   1: (documents) => limitLetters(dropIdleShapes(documents)),
+  // Version 2 judged by roles alone: what was something else could not be seen and was clear.
+  2: (documents) => withLimits(documents, DRAWN_IS_JUDGED),
 };
 
 /** The version of documents that are not read yet. @throws ZodError */

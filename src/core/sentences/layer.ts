@@ -16,7 +16,7 @@ import { colourPart, paintPart } from './colour';
 import { clipPart, fitTokens, radiusPart } from './fit';
 import { capital, joined, type Part, type Path, type Token } from './parts';
 import { placingTokens } from './placing';
-import { axisWords, sayLengthOf, seenBy, type Names } from './words';
+import { axisWords, ROLE_WORDS, sayLengthOf, seenBy, type Names } from './words';
 
 /** “in landscape”, “from 600 lu of width”, “in portrait from 300 to 400 lu of width” */
 export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
@@ -152,8 +152,14 @@ export function layerSentence(layer: Layer, names: Names, pictures: readonly Pic
   const own = seenBy(layer, names);
   const [before, after] = around(layer, own, pictureOf(layer, pictures));
   const clauses = [before, placingTokens(layer.placing, own), after, opacityTokens(layer)];
-  return [...capital(joined(clauses)), '.'];
+  return [...capital(joined(clauses)), '. Judged as ', rolePart(layer), '.'];
 }
+
+const rolePart = ({ role }: PlacedLayer): Part => ({
+  text: ROLE_WORDS[role],
+  paths: [['role']],
+  editable: { kind: 'role', value: role },
+});
 
 /** Which picture a layer shows, as a part. */
 export function picturePart(layer: PictureLayer, pictures: readonly Picture[]): Part {

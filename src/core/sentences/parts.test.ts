@@ -38,6 +38,7 @@ const VALUES: Record<Editable['kind'], fc.Arbitrary<unknown>> = {
   text: fc.constantFrom('', 'Αλφα', 'two\nlines'),
   style: any.textStyle,
   opacity: fc.constantFrom(0, 0.25, 1),
+  role: fc.constantFrom('background', 'logo', 'text', 'other'),
   when: fc.constantFrom({ orientation: 'portrait' }, { minWidth: 300, maxWidth: 600 }),
 };
 

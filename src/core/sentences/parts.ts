@@ -3,6 +3,7 @@ import type { Align, Fit } from '../fit/rule';
 import type { Axis } from '../geometry/rect';
 import type { Extent, Ratio, Region } from '../placing/rule';
 import type { Paint } from '../scene/paint';
+import type { LayerRole } from '../scene/scene';
 import type { Colour, Length } from '../scene/values';
 import type { When } from '../scene/when';
 import type { TextStyle } from '../text/style';
@@ -30,6 +31,7 @@ export type Editable =
   | { kind: 'text'; value: string }
   | { kind: 'style'; value: TextStyle }
   | { kind: 'opacity'; value: number }
+  | { kind: 'role'; value: LayerRole }
   | { kind: 'when'; value: When };
 
 /** A part of a sentence that can be changed in place; the new value goes to every one of its paths. */

@@ -26,27 +26,27 @@ describe('sentences', () => {
     [
       'harbour',
       'winter-splash',
-      'Pinned 0 from all four edges of the whole screen, covers its box, held at 62 % across, 55 % down, spill cut off.',
+      'Pinned 0 from all four edges of the whole screen, covers its box, held at 62 % across, 55 % down, spill cut off. Judged as a background.',
     ],
     [
       'emblem',
       'winter-splash',
-      '38 % of the safe area’s width, at most 220, keeps its shape, centred across, 6 % above centre in the safe area, shown whole in its box.',
+      '38 % of the safe area’s width, at most 220, keeps its shape, centred across, 6 % above centre in the safe area, shown whole in its box. Judged as a logo.',
     ],
     [
       'wordmark',
       'winter-splash',
-      '52 % of the safe area’s width, at most 280, keeps its shape, centred across in the safe area, top edge 12 below Emblem, shown whole in its box.',
+      '52 % of the safe area’s width, at most 280, keeps its shape, centred across in the safe area, top edge 12 below Emblem, shown whole in its box. Judged as a logo.',
     ],
     [
       'emblem',
       'sign-in',
-      '112 wide, keeps its shape, centred across in the content area, top edge 24 from the top of the content area, shown whole in its box.',
+      '112 wide, keeps its shape, centred across in the content area, top edge 24 from the top of the content area, shown whole in its box. Judged as a logo.',
     ],
     [
       'deck',
       'sign-in',
-      'Pinned 0 from all four edges of the whole screen, covers its box, keeping 70 % across, 50 % down in the middle, spill cut off.',
+      'Pinned 0 from all four edges of the whole screen, covers its box, keeping 70 % across, 50 % down in the middle, spill cut off. Judged as a background.',
     ],
   ])('%s of %s', (id, scene, expected) => expect(say(layer(id, scene), scenes[scene])).toBe(expected));
 

@@ -1,6 +1,7 @@
 import { sayNumber } from '../formats/numbers';
 import type { Axis } from '../geometry/rect';
 import type { Basis, Region } from '../placing/rule';
+import type { LayerRole } from '../scene/scene';
 import type { Length, NamedValue } from '../scene/values';
 import type { ProjectFont } from '../text/style';
 import type { Path } from './parts';
@@ -115,3 +116,11 @@ export function sayRatioOf(value: number): string {
   }
   return `${sayNumber(Math.round(value * 1000) / 1000)} : 1`;
 }
+
+/** What a layer is judged as: which limits it is held against. */
+export const ROLE_WORDS: Record<LayerRole, string> = {
+  background: 'a background',
+  logo: 'a logo',
+  text: 'a text',
+  other: 'something else',
+};

@@ -1,9 +1,9 @@
 import { contrastsOf, tenthContrast, tenthOf } from '../measure/contrast';
 import { isRepeated } from '../fit/tiles';
-import { intersect, partOf, type Rect } from '../geometry/rect';
+import { area, intersect, partOf, type Rect } from '../geometry/rect';
 import { contrastRatio, laidOver } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
-import { inkBounds, type FilePixels } from '../pixels/file';
+import { inkBounds, isOpaque, type FilePixels } from '../pixels/file';
 import { rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../scene/values';
 import { passingUnder, seenAt, seenOn } from './backdrop';
@@ -56,15 +56,37 @@ function textInk({ colour, placement }: TextResult): Seen | null {
   return rect && { ink: rgbaOf(colour), rect, own: null };
 }
 
-/** Contrast is of texts and logos only. */
-export const isMeasured = ({ role }: LayerResult) => role === 'text' || role === 'logo';
+/** A picture of which only parts are drawn: it lets through what lies under it. */
+const isSeeThrough = ({ rendition, placement }: PictureResult, pixels: Pixels): boolean => {
+  const file = pixels.get(rendition.hash);
+  return file !== undefined && !isOpaque(file.sums) && !isRepeated(placement);
+};
+
+/** Contrast is of texts, of logos, and of whatever is see-through in parts and no background: it is drawn to be made out. */
+export function isMeasured(layer: LayerResult, pixels: Pixels): boolean {
+  if (layer.kind === 'text') return true;
+  if (layer.kind !== 'picture') return false;
+  const { role } = layer;
+  return role === 'text' || role === 'logo' || (role !== 'background' && isSeeThrough(layer, pixels));
+}
+
+/** The share of the ink of a text, or of a picture that is see-through in parts, that is not seen; `null` of all else. */
+export function cutOffOf(layer: PlacedResult, pixels: Pixels): number | null {
+  if (layer.kind === 'text') return layer.measures.crop?.total ?? null;
+  if (layer.kind !== 'picture' || layer.role === 'background' || !isSeeThrough(layer, pixels)) return null;
+  const bounds = inkBounds(pixels.get(layer.rendition.hash)!, layer.tint !== null);
+  const ink = bounds && partOf(layer.placement.drawn, bounds);
+  if (!ink || area(ink) <= 0) return null;
+  const seen = inkRect(layer, bounds);
+  return 1 - (seen ? area(seen) : 0) / area(ink);
+}
 
 /**
  * The ink of a text or a logo on one case, as see-through as the layer is; `null` for every other layer, and for what
  * is not seen.
  */
 function inkSeen(layer: PlacedResult, pixels: Pixels): Seen | null {
-  if (layer.kind === 'panel' || !isMeasured(layer)) return null;
+  if (layer.kind === 'panel' || !isMeasured(layer, pixels)) return null;
   const seen = layer.kind === 'text' ? textInk(layer) : pictureInk(layer, pixels);
   if (!seen) return null;
   const { opacity } = layer;

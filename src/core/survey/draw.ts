@@ -151,6 +151,9 @@ function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
   return new PictureResult(layer, lying(layer, placement, choice, scope), shown);
 }
 
+/** Letters that are drawn: neither spaces nor the sign that some are left out. */
+const lettersIn = (text: string) => [...text.replaceAll(/[\s…]/gu, '')].length;
+
 const PLACES = { start: 0, middle: 0.5, end: 1 } as const;
 const MIRRORED = { start: 'end', middle: 'middle', end: 'start' } as const;
 
@@ -182,7 +185,11 @@ function drawText(layer: TextLayer, scope: Scope): TextResult {
   const missing = input.fonts!.missing(layer.text, face);
   const set = { face, fontSize, colour, lines, shortened, missing };
   const result = new TextResult(layer, lying(layer, placement, null, scope), set);
-  result.measures.missingLetters = missing.length;
+  Object.assign(result.measures, {
+    missingLetters: missing.length,
+    shortened: shortened ? lettersIn(layer.text) - lettersIn(lines.map((l) => l.text).join('')) : 0,
+    letterSize: fontSize,
+  });
   return result;
 }
 

@@ -3,7 +3,7 @@ import { visibleDrawing } from '../measure/clearance';
 import { Measures } from '../measure/measures';
 import { overlapOf, type Standing } from '../measure/overlap';
 import { covers } from './pile';
-import { barContrast, contrastOf, isMeasured, type Pixels } from './contrast';
+import { barContrast, contrastOf, cutOffOf, isMeasured, type Pixels } from './contrast';
 import type { BarResult } from '../screens/bars';
 import type { Scope } from './draw';
 import { changesSince, type Change } from './earlier';
@@ -61,13 +61,15 @@ function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }
   const before = layer.measures;
   // A layer mostly has the place that it had.
   const own = !kept || (kept.result.layers[i] !== layer && !kept.result.layers.includes(layer));
-  let { contrast } = before;
-  if (pixels && isMeasured(layer) && (own || !isUntouched(layer.placement.visible, i, drawn, pixels)))
+  let { contrast, cutOff } = before;
+  if (pixels && own) cutOff = cutOffOf(layer, pixels);
+  if (pixels && isMeasured(layer, pixels) && (own || !isUntouched(layer.placement.visible, i, drawn, pixels)))
     contrast = contrastOf(layer, i, drawn.layers, pixels, c.appearance);
-  if (overlap === before.overlap && contrast === before.contrast) return layer;
+  if (overlap === before.overlap && contrast === before.contrast && cutOff === before.cutOff) return layer;
   const measures = own ? before : new Measures(before);
   measures.overlap = overlap;
   measures.contrast = contrast;
+  measures.cutOff = cutOff;
   return own ? layer : measuredAs(layer, measures);
 }
 

@@ -6,6 +6,7 @@ import type { Placing } from '@/core/placing/rule';
 import type { Bars, Layer, LayerRole, PictureLayer, Scene } from '@/core/scene/scene';
 import { lu } from '@/core/scene/values';
 import type { KeptFile } from '@/core/pictures/kept-file';
+import { guessRole } from '@/core/pictures/role';
 
 const bars: Bars = {
   status: { shown: true },
@@ -22,12 +23,21 @@ const centred = {
 };
 
 /** What a picture says of a kept file. */
-export const fileOf = ({ hash, widthPx, heightPx, vector, bytes, profile }: KeptFile): Arrived['file'] => ({
+export const fileOf = ({
   hash,
   widthPx,
   heightPx,
   vector,
   bytes,
+  profile,
+  transparent,
+}: KeptFile): Arrived['file'] => ({
+  hash,
+  widthPx,
+  heightPx,
+  vector,
+  bytes,
+  transparent,
   ...(profile !== null && { profile }),
 });
 
@@ -81,16 +91,15 @@ export function newScene(name: string): Scene {
 }
 
 /**
- * Puts an imported file into the project: as a picture, and into the open scene where it has an obvious place. A
- * see-through picture becomes a logo; any other the background, if there is none yet.
- * @returns the id of the scene that it went into, or `undefined` when it only joined the pictures
+ * Puts an imported file into the project: as a picture, and into the open scene, by the role that it is likely to have.
+ * @returns the id of the scene that it went into
  */
 export function placeImported(
   documents: Documents,
   sceneId: string,
   file: KeptFile,
   fileName: string,
-): string | undefined {
+): string {
   const { project, scenes } = documents;
   const picture = pictureOf(file, fileName);
   project.pictures.push(picture);
@@ -100,11 +109,18 @@ export function placeImported(
     project.scenes.push(scene.id);
   }
   const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
-  const hasBackground = scene.layers.some((l) => l.kind === 'picture' && l.role === 'background');
-  if (file.transparent) scene.layers.push(pictureLayer(picture, 'logo', middleOfSafeArea()));
-  else if (!hasBackground) {
-    const behind = scene.layers.filter((l) => l.kind === 'ground').length;
-    scene.layers.splice(behind, 0, pictureLayer(picture, 'background', fillScreen()));
-  } else return undefined;
+  const role = guessRole({ ...file, name: fileName }, hasBackgroundIn(scene));
+  putIn(scene, pictureLayer(picture, role, role === 'background' ? fillScreen() : middleOfSafeArea()));
   return scene.id;
+}
+
+/** Whether a picture fills a scene already. */
+export const hasBackgroundIn = ({ layers }: Scene): boolean =>
+  layers.some((l) => l.kind === 'picture' && l.role === 'background');
+
+/** Puts a layer where it belongs: what fills the screen behind everything but the grounds, anything else to the front. */
+export function putIn({ layers }: Scene, layer: Layer): void {
+  const grounds = layers.filter((l) => l.kind === 'ground').length;
+  const place = layer.kind === 'ground' ? 0 : layer.role === 'background' ? grounds : layers.length;
+  layers.splice(place, 0, layer);
 }

@@ -5,7 +5,8 @@ import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { EditorPopover } from './EditorPopover';
 import { ListEditor } from './editors/ListEditor';
-import { otherPresets, picturePresets, placeFor, type Preset } from './new-layer';
+import { putIn } from '../import/place-picture';
+import { otherPresets, picturePresets, type Preset } from './new-layer';
 
 function AddEditor({ onDone }: { onDone: () => void }) {
   const store = useWorkbenchStore();
@@ -17,8 +18,7 @@ function AddEditor({ onDone }: { onDone: () => void }) {
     const layer = presets.find((p) => p.value === value)?.make();
     if (!layer) return;
     edit(store, ({ scenes }) => {
-      const layers = scenes[scene.id]?.layers;
-      layers?.splice(placeFor(layer, layers), 0, layer);
+      putIn(scenes[scene.id]!, layer);
     });
     onDone();
   };

@@ -10,7 +10,7 @@ import {
   possibleHolders,
   removeLayer,
 } from '@/core/scene/layers';
-import { isPlaced, LAYER_ROLES, type Layer, type Scene } from '@/core/scene/scene';
+import { isPlaced, type Layer, type Scene } from '@/core/scene/scene';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive, inLayer } from '../state/edit';
 import { InkOffer } from './InkOffer';
@@ -20,13 +20,6 @@ import { LengthField } from './editors/LengthField';
 import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
 import { ScrimOffer } from './ScrimOffer';
-
-const ROLE_WORDS = {
-  background: 'background',
-  logo: 'logo',
-  text: 'text',
-  other: 'something else',
-} as const satisfies Record<(typeof LAYER_ROLES)[number], string>;
 
 type Change = (recipe: (l: Layer) => void) => void;
 
@@ -58,7 +51,7 @@ function LabelledSelect(p: {
   );
 }
 
-/** What the layer is called, what it is judged as, what holds it, and how much shows through. */
+/** What the layer is called, what holds it, and how much shows through. */
 function Basics({ layer, change, onCommit }: SectionProps) {
   const store = useWorkbenchStore();
   const scene = useScene();
@@ -68,15 +61,6 @@ function Basics({ layer, change, onCommit }: SectionProps) {
   return (
     <>
       <NameField value={layer.name} onChange={(name) => change((l) => (l.name = name))} onCommit={onCommit} />
-      <LabelledSelect
-        label="Judged as"
-        value={layer.role}
-        options={LAYER_ROLES.map((role) => [role, ROLE_WORDS[role]] as const)}
-        onChoose={(role) => {
-          change((l) => (l.role = role as Layer['role']));
-          onCommit();
-        }}
-      />
       {isPlaced(layer) && holders.length > 0 && (
         <LabelledSelect
           label="Held by"

@@ -5,8 +5,8 @@ import { isRepeating, type Fit } from '@/core/fit/rule';
 import { heldBy } from '@/core/placing/convert';
 import type { Placing, Region } from '@/core/placing/rule';
 import { setAt, valueAt, type Part, type Path } from '@/core/sentences/parts';
-import { REGION_WORDS } from '@/core/sentences/words';
-import { isPlaced, type Layer } from '@/core/scene/scene';
+import { REGION_WORDS, ROLE_WORDS } from '@/core/sentences/words';
+import { isPlaced, LAYER_ROLES, type Layer, type LayerRole } from '@/core/scene/scene';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inLayer } from '../state/edit';
 import { PictureThumb } from '../drawing/PictureThumb';
@@ -125,6 +125,18 @@ const CLIPS = [
   { value: 'show', label: 'left to show', note: 'What spills over the box is drawn' },
 ] as const;
 
+const ROLE_NOTES: Record<LayerRole, string> = {
+  background: 'Fills the screen: what is cropped, bare, distorted or too coarse',
+  logo: 'Is seen whole, sharp, clear of every edge, and made out',
+  text: 'Is read: contrast, cut-off letters, their size',
+  other: 'What is see-through is to be made out and seen whole',
+};
+const ROLES = LAYER_ROLES.map((value) => ({
+  value,
+  label: ROLE_WORDS[value],
+  note: ROLE_NOTES[value],
+}));
+
 /** What is typed and cannot be drawn is said at once, and stays in the field. */
 function WordsPart({ editable, onChange, onCommit }: EditorProps<'text'>) {
   const [typed, setTyped] = useState(editable.value);
@@ -199,6 +211,9 @@ const EDITORS: { [K in Kind]: (props: EditorProps<K>) => ReactElement | null } =
       onChange={(next) => onChange(next / 100)}
       onCommit={onCommit}
     />
+  ),
+  role: ({ editable, choose }) => (
+    <ListEditor label="Judged as" options={ROLES} value={editable.value} onChoose={choose} />
   ),
   when: ({ editable, onChange, onCommit }) => (
     <WhenEditor value={editable.value} {...{ onChange, onCommit }} />

@@ -11,6 +11,7 @@ import type { Placing } from '@/core/placing/rule';
 import type { Picture } from '@/core/pictures/picture';
 import { lu } from '@/core/scene/values';
 import type { Layer, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
+import { guessRole } from '@/core/pictures/role';
 import { groundLayer, pictureLayer } from '../import/place-picture';
 
 /** A usual rule that a layer is added with. */
@@ -60,6 +61,9 @@ function textLayer(placing: Placing, more: Partial<TextLayer> = {}): TextLayer {
 /** The usual rules for a picture; the last logo is what a label goes under. */
 export function picturePresets(scene: Scene, picture: Picture): Preset[] {
   const logo = scene.layers.findLast((l) => l.role === 'logo');
+  const [file] = picture.cuts[0]!.renditions;
+  // Where it does not fill the screen it is no background.
+  const role = guessRole({ ...file!, name: picture.name }, true);
   return [
     {
       value: 'fill',
@@ -77,7 +81,7 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
       value: 'strip',
       label: 'a strip at the bottom',
       note: 'From side to side, 64 high, above the bar',
-      make: () => pictureLayer(picture, 'other', stripAtBottom()),
+      make: () => pictureLayer(picture, role, stripAtBottom()),
     },
     ...(logo
       ? [
@@ -85,7 +89,7 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
             value: 'under',
             label: `under ${logo.name}`,
             note: '16 below it, in the middle across',
-            make: () => pictureLayer(picture, 'logo', underLayer(logo.id)),
+            make: () => pictureLayer(picture, role, underLayer(logo.id)),
           },
         ]
       : []),
@@ -127,11 +131,4 @@ export function otherPresets(scene: Scene): Preset[] {
       make: groundLayer,
     },
   ];
-}
-
-/** What fills the screen goes behind everything but the grounds; anything else goes to the front. */
-export function placeFor(layer: Layer, layers: readonly Layer[]): number {
-  if (layer.kind === 'ground') return 0;
-  const grounds = layers.filter((l) => l.kind === 'ground').length;
-  return layer.role === 'background' ? grounds : layers.length;
 }

@@ -19,7 +19,7 @@ import {
   toTheScreen,
 } from './places';
 import { hide } from './hide';
-import { otherFont, withoutLetters } from './letters';
+import { moreLines, otherFont, readableType, withoutLetters } from './letters';
 
 /** What may help against what, the likeliest first. */
 const MENDERS: Partial<Record<MeasureName, readonly Mender[]>> = {
@@ -48,6 +48,9 @@ const MENDERS: Partial<Record<MeasureName, readonly Mender[]>> = {
   contrast: [scrim, otherInk],
   collapse: [ownExtent, hide],
   'missing-letters': [otherFont, withoutLetters],
+  'cut-off': [intoTheSafeArea, smallerType, smaller, toTheScreen, mendWhatItLeansOn],
+  shortened: [moreLines, smallerType, larger],
+  'letter-size': [readableType],
   'bar-contrast': [barSigns],
   grounds: [oneGround],
   unpaired: [pairGround],

@@ -1,4 +1,5 @@
 import { faceOf, FONTS, type TextStyle } from '../../text/style';
+import { sayNumber } from '../../formats/numbers';
 import { sayLetters } from '../../formats/words';
 import { layerMend, type Mender, type Sick } from '../mend';
 
@@ -32,4 +33,29 @@ export const withoutLetters: Mender = (sick) => {
   const text = rest.replace(/ {2,}/g, ' ').trim();
   if (text === '') return [];
   return layerMend(sick, `Leave out ${sayLetters(missing)}`, (l) => (l.kind === 'text' ? { ...l, text } : l));
+};
+
+/** Room for one or two more lines. */
+export const moreLines: Mender = (sick) => {
+  const { layer } = sick;
+  const now = layer?.kind === 'text' ? layer.style.maxLines : undefined;
+  if (now === undefined) return [];
+  return [now + 1, now + 2].flatMap((maxLines) =>
+    layerMend(sick, `Give it ${maxLines} lines`, (l) =>
+      l.kind === 'text' ? { ...l, style: { ...l.style, maxLines } } : l,
+    ),
+  );
+};
+
+/** Letters of the least size that is asked for, and none that shrink below it. */
+export const readableType: Mender = (sick) => {
+  const { layer, finding } = sick;
+  const least = finding.worst.breach.limit.min;
+  if (layer?.kind !== 'text' || least === undefined) return [];
+  return layerMend(sick, `Write it in ${sayNumber(least)} or more`, (l) => {
+    if (l.kind !== 'text') return l;
+    const { size, shrinkTo } = l.style;
+    const shrinks = shrinkTo === undefined ? {} : { shrinkTo: Math.max(least, shrinkTo) };
+    return { ...l, style: { ...l.style, size: Math.max(least, size), ...shrinks } };
+  });
 };
