@@ -5,7 +5,15 @@ import { assign, clashes, takeFiles, type Arrived, type Assigned } from '@/core/
 import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
-import { newScene } from './place-picture';
+import {
+  guessRoles,
+  hasBackgroundIn,
+  newScene,
+  placeIn,
+  SHOWN,
+  SHOWN_WORDS,
+  type Shown,
+} from './place-picture';
 import { sayFile } from '../words';
 
 const CUTS = ['any', 'portrait', 'landscape'] as const;
@@ -58,15 +66,30 @@ function NamingFields({ naming, onChange }: { naming: Naming; onChange: (naming:
   );
 }
 
+/** What each new picture is shown as: as it is guessed, until somebody says otherwise. */
+function useRoles(files: readonly Assigned[]) {
+  const scene = useWorkbench((s) => s.documents.scenes[s.sceneId]);
+  const [said, setSaid] = useState<Record<string, Shown>>({});
+  const guessed = useMemo(() => guessRoles(files, scene ? hasBackgroundIn(scene) : false), [files, scene]);
+  return {
+    of: (picture: string): Shown => said[picture] ?? guessed.get(picture) ?? 'other',
+    choose: (picture: string, role: Shown) => setSaid((all) => ({ ...all, [picture]: role })),
+  };
+}
+
 interface RowProps {
   file: Assigned;
   isNew: boolean;
+  /** whether it is the first file of its picture */
+  isFirst: boolean;
+  role: Shown;
+  onRole: (role: Shown) => void;
   clash: boolean;
   onChange: (change: Partial<Assigned>) => void;
   onLeave: () => void;
 }
 
-function Row({ file, isNew, clash, onChange, onLeave }: RowProps) {
+function Row({ file, isNew, isFirst, role, onRole, clash, onChange, onLeave }: RowProps) {
   const { path, file: kept } = file.arrived;
   const because = { because: 'as you say' };
   return (
@@ -119,6 +142,21 @@ function Row({ file, isNew, clash, onChange, onLeave }: RowProps) {
           }}
         />
       </td>
+      <td>
+        {isNew && isFirst && (
+          <Form.Select
+            aria-label={`${file.picture} is shown as`}
+            value={role}
+            onChange={(e) => onRole(e.target.value as Shown)}
+          >
+            {SHOWN.map((value) => (
+              <option key={value} value={value}>
+                {SHOWN_WORDS[value]}
+              </option>
+            ))}
+          </Form.Select>
+        )}
+      </td>
       <td className="quiet">{clash ? 'the same place as another file' : file.because}</td>
       <td>
         <Button variant="quiet" size="sm" aria-label={`Leave out ${path}`} onClick={onLeave}>
@@ -138,6 +176,8 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
   const [files, setFiles] = useState(() => assign(arrived, naming));
   const clashing = useMemo(() => new Set(clashes(files)), [files]);
   const unnamed = files.some((f) => f.picture.trim() === '');
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const roles = useRoles(files);
 
   const change = (at: number, next: Partial<Assigned>) =>
     setFiles((list) => list.map((f, i) => (i === at ? { ...f, ...next } : f)));
@@ -148,7 +188,11 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
         scenes[first.id] = first;
         project.scenes.push(first.id);
       }
+      const known = new Set(project.pictures.map((p) => p.id));
       project.pictures = takeFiles(project.pictures, files, () => crypto.randomUUID());
+      const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
+      for (const picture of project.pictures.filter((p) => !known.has(p.id)))
+        placeIn(scene, picture, roles.of(picture.name));
       if (naming !== (kept ?? DEFAULT_NAMING)) project.naming = naming;
     });
     onClose();
@@ -176,6 +220,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
               <th scope="col">Cut</th>
               <th scope="col">Appearance</th>
               <th scope="col">px per lu</th>
+              <th scope="col">Shown as</th>
               <th scope="col">Found</th>
               <td />
             </tr>
@@ -187,6 +232,9 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
                 file={file}
                 isNew={!pictures.some((p) => sameName(p.name, file.picture))}
                 clash={clashing.has(i)}
+                role={roles.of(file.picture)}
+                isFirst={files.findIndex((f) => sameName(f.picture, file.picture)) === i}
+                onRole={(role) => roles.choose(file.picture, role)}
                 onChange={(next) => change(i, next)}
                 onLeave={() => setFiles((list) => list.filter((_, at) => at !== i))}
               />

@@ -1,10 +1,11 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import type { ImportItem } from './items';
+import { isRunning, type ImportItem } from './items';
 
 interface Props {
   items: readonly ImportItem[];
-  onCancel: (id: string) => void;
+  /** @param id all without one */
+  onCancel: (id?: string) => void;
   onClear: () => void;
 }
 
@@ -17,18 +18,23 @@ const WORDS: Record<ImportItem['state'], string> = {
   failed: 'not added',
   cancelled: 'cancelled',
 };
-const running = (i: ImportItem) => ['waiting', 'sending', 'working'].includes(i.state);
 
 /** The files that are being taken in, with what became of each; stays until it is put away. */
 export function ImportList({ items, onCancel, onClear }: Props) {
   if (items.length === 0) return null;
+  const left = items.filter(isRunning).length;
   return (
     <section className="imports" aria-label="Import">
       <h2>
-        {items.filter(running).length > 0 ? 'Adding files' : 'Files'}
-        {!items.some(running) && (
+        {left > 0 ? `Adding files, ${items.length - left} of ${items.length}` : 'Files'}
+        {left === 0 && (
           <Button variant="quiet" size="sm" onClick={onClear}>
             put away
+          </Button>
+        )}
+        {left > 1 && (
+          <Button variant="quiet" size="sm" onClick={() => onCancel()}>
+            cancel all
           </Button>
         )}
       </h2>
@@ -39,7 +45,7 @@ export function ImportList({ items, onCancel, onClear }: Props) {
               {item.name}
             </span>
             <span className="quiet">{WORDS[item.state]}</span>
-            {running(item) && (
+            {isRunning(item) && (
               <Button
                 variant="quiet"
                 size="sm"
@@ -49,7 +55,7 @@ export function ImportList({ items, onCancel, onClear }: Props) {
                 cancel
               </Button>
             )}
-            {running(item) && (
+            {isRunning(item) && (
               <div className="progress" aria-hidden="true">
                 <div className="progress-bar" style={{ width: `${item.share * 100}%` }} />
               </div>

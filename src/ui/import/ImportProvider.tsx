@@ -12,16 +12,16 @@ import {
 import type { Arrived } from '@/core/pictures/assign';
 import { DEFAULT_NAMING, recognise, sameName, type Naming } from '@/core/pictures/naming';
 import type { Picture } from '@/core/pictures/picture';
-import type { KeptFile } from '@/core/pictures/kept-file';
 import { fetchAddress, RequestProblem, uploadFile } from '../api';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { ImportList } from './ImportList';
-import type { ImportItem } from './items';
+import { isRunning, type ImportItem } from './items';
 import { AssignDialog } from './AssignDialog';
 import { ofDrop, ofFiles, type Incoming } from './dropped';
 import { FONT_ACCEPT, importFont, isFont, sayScripts } from './fonts';
 import { fileOf, placeImported } from './place-picture';
+import { arrivedOf, createQueue, type Batch, type Taken, type Waiting } from './queue';
 
 export const ACCEPT =
   '.png,.jpg,.jpeg,.webp,.avif,.svg,image/png,image/jpeg,image/webp,image/avif,image/svg+xml';
@@ -44,12 +44,7 @@ export function useImports(): Imports {
 
 const SETTLED_MS = 8000;
 
-/** A file in the queue; those that came together and belong to pictures as a set share one batch. */
-interface Waiting extends Incoming {
-  item: ImportItem;
-  batch: Arrived[] | null;
-  abort: AbortController;
-}
+const UNFORESEEN = 'Something went wrong that nobody foresaw; the file was not added. Try it again.';
 
 /** Whether files are to be looked at together before they are taken: a name that says more than its picture does. */
 function belongTogether(
@@ -74,8 +69,6 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   const [items, setItems] = useState<ImportItem[]>([]);
   const [over, setOver] = useState(false);
   const [arrived, setArrived] = useState<readonly Arrived[] | null>(null);
-  const queue = useRef<Waiting[]>([]);
-  const busy = useRef(false);
 
   const update = useCallback(
     (id: string, change: Partial<ImportItem>) =>
@@ -83,16 +76,16 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     [],
   );
 
-  /** Into the open scene where it has an obvious place. @returns what there is to say about it */
+  /** Everything of a batch into the open scene, as one step. */
   const place = useCallback(
-    (kept: KeptFile, name: string): string | undefined => {
+    (taken: readonly Pick<Taken, 'kept' | 'name'>[]) => {
       let placed: string | undefined;
       edit(store, (docs) => {
-        placed = placeImported(docs, store.getState().sceneId, kept, name);
+        for (const { kept, name } of taken)
+          placed = placeImported(docs, store.getState().sceneId, kept, name);
       });
-      if (!placed) return 'Added to the pictures; no layer shows it yet.';
-      if (!store.getState().documents.scenes[store.getState().sceneId]) store.setState({ sceneId: placed });
-      return undefined;
+      const { documents, sceneId } = store.getState();
+      if (placed && !documents.scenes[sceneId]) store.setState({ sceneId: placed });
     },
     [store],
   );
@@ -101,59 +94,63 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     async ({ item, file, path, batch, abort }: Waiting) => {
       if (abort.signal.aborted) return;
       update(item.id, { state: 'sending' });
-      try {
-        const { documents } = store.getState();
-        const progress = (share: number) =>
-          update(item.id, { share, state: share < 1 ? 'sending' : 'working' });
-        const sending = { onProgress: progress, signal: abort.signal };
-        if (isFont(file)) {
-          const font = await importFont(store, file, sending);
-          const note = `${font.name} can now be chosen for a text. It writes ${sayScripts(font)}.`;
-          update(item.id, { state: 'done', note });
-          return;
-        }
-        const kept = await uploadFile(documents.project.id, file, sending);
-        if (batch) {
-          batch.push({ path, file: fileOf(kept) });
-          update(item.id, { state: 'read' });
-          return;
-        }
-        update(item.id, { state: 'done', note: place(kept, file.name) });
-      } catch (error) {
-        if (error instanceof DOMException) update(item.id, { state: 'cancelled' });
-        else if (error instanceof RequestProblem) update(item.id, { state: 'failed', note: error.message });
-        else throw error;
+      const { documents } = store.getState();
+      const progress = (share: number) =>
+        update(item.id, { share, state: share < 1 ? 'sending' : 'working' });
+      const sending = { onProgress: progress, signal: abort.signal };
+      if (isFont(file)) {
+        const font = await importFont(store, file, sending);
+        const note = `${font.name} can now be chosen for a text. It writes ${sayScripts(font)}.`;
+        update(item.id, { state: 'done', note });
+        return;
       }
+      const kept = await uploadFile(documents.project.id, file, sending);
+      batch.taken.push({ id: item.id, path, name: file.name, kept });
+      update(item.id, { state: 'read' });
     },
-    [store, update, place],
+    [store, update],
   );
+
+  const onFault = useCallback(
+    ({ item }: Waiting, error: unknown) => {
+      if (error instanceof DOMException) update(item.id, { state: 'cancelled' });
+      else if (error instanceof RequestProblem) update(item.id, { state: 'failed', note: error.message });
+      else update(item.id, { state: 'failed', note: UNFORESEEN });
+    },
+    [update],
+  );
+
+  const onBatch = useCallback(
+    (batch: Batch) => {
+      if (batch.taken.length === 0) return;
+      if (batch.asks) {
+        setArrived(arrivedOf(batch, fileOf));
+        return;
+      }
+      place(batch.taken);
+      for (const { id } of batch.taken) update(id, { state: 'done' });
+    },
+    [place, update],
+  );
+
+  const [queue] = useState(() => createQueue({ importOne, onFault, onBatch }));
 
   const take = useCallback(
     (files: readonly Incoming[]) => {
       const { pictures, naming } = store.getState().documents.project;
       const drawn = files.filter(({ file }) => !isFont(file));
-      const batch: Arrived[] | null = belongTogether(drawn, pictures, naming ?? DEFAULT_NAMING) ? [] : null;
+      const asks = belongTogether(drawn, pictures, naming ?? DEFAULT_NAMING);
+      const batch: Batch = { asks, taken: [] };
       const added = files.map((incoming) => ({
         ...incoming,
-        batch: isFont(incoming.file) ? null : batch,
+        batch,
         abort: new AbortController(),
         item: { id: crypto.randomUUID(), name: incoming.file.name, state: 'waiting' as const, share: 0 },
       }));
-      queue.current.push(...added);
       setItems((list) => [...list, ...added.map((a) => a.item)]);
-      if (busy.current) return;
-      busy.current = true;
-      void (async () => {
-        for (let next = queue.current[0]; next; next = queue.current[0]) {
-          await importOne(next);
-          queue.current.shift();
-          const isLast = next.batch && !queue.current.some((q) => q.batch === next.batch);
-          if (isLast && next.batch!.length > 0) setArrived(next.batch);
-        }
-        busy.current = false;
-      })();
+      void queue.add(added);
     },
-    [importOne, store],
+    [queue, store],
   );
 
   const takeAddress = useCallback(
@@ -166,14 +163,17 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         return;
       }
       const id = crypto.randomUUID();
-      setItems((list) => [...list, { id, name, state: 'done', share: 1, note: place(file, name) }]);
+      place([{ kept: file, name }]);
+      setItems((list) => [...list, { id, name, state: 'done', share: 1 }]);
     },
     [store, place],
   );
 
-  const cancel = (id: string) => {
-    queue.current.find((q) => q.item.id === id)?.abort.abort();
-    update(id, { state: 'cancelled' });
+  /** @param id all without one */
+  const cancel = (id?: string) => {
+    queue.cancel(id);
+    for (const i of items)
+      if (isRunning(i) && (id === undefined || i.id === id)) update(i.id, { state: 'cancelled' });
   };
 
   // A list on which all went well puts itself away; one with something to read stays.

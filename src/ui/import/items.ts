@@ -7,3 +7,6 @@ export interface ImportItem {
   share: number;
   note?: string;
 }
+
+/** Whether it is still on its way. */
+export const isRunning = ({ state }: ImportItem) => ['waiting', 'sending', 'working'].includes(state);

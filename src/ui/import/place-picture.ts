@@ -1,5 +1,5 @@
 import type { Documents } from '@/core/scene/documents';
-import type { Arrived } from '@/core/pictures/assign';
+import type { Arrived, Assigned } from '@/core/pictures/assign';
 import type { Picture, Rendition } from '@/core/pictures/picture';
 import { fillScreen, middleOfSafeArea } from '@/core/placing/presets';
 import type { Placing } from '@/core/placing/rule';
@@ -109,9 +109,35 @@ export function placeImported(
     project.scenes.push(scene.id);
   }
   const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
-  const role = guessRole({ ...file, name: fileName }, hasBackgroundIn(scene));
-  putIn(scene, pictureLayer(picture, role, role === 'background' ? fillScreen() : middleOfSafeArea()));
+  placeIn(scene, picture, guessRole({ ...file, name: fileName }, hasBackgroundIn(scene)));
   return scene.id;
+}
+
+/** What a picture that is taken in may be shown as. */
+export const SHOWN = ['background', 'logo', 'other', 'nothing'] as const;
+export type Shown = (typeof SHOWN)[number];
+export const SHOWN_WORDS: Record<Shown, string> = {
+  background: 'a background',
+  logo: 'a logo',
+  other: 'something else',
+  nothing: 'nothing yet',
+};
+
+/** Puts a picture into a scene by the usual rule of its role. */
+export function placeIn(scene: Scene, picture: Picture, role: Shown): void {
+  if (role === 'nothing') return;
+  putIn(scene, pictureLayer(picture, role, role === 'background' ? fillScreen() : middleOfSafeArea()));
+}
+
+/** What each picture of files that came together is likely to be, by its name; one of them may be the background. */
+export function guessRoles(files: readonly Assigned[], hasBackground: boolean): Map<string, Shown> {
+  const roles = new Map<string, Shown>();
+  for (const { picture, arrived } of files) {
+    if (roles.has(picture)) continue;
+    const taken = hasBackground || [...roles.values()].includes('background');
+    roles.set(picture, guessRole({ ...arrived.file, name: picture }, taken));
+  }
+  return roles;
 }
 
 /** Whether a picture fills a scene already. */
