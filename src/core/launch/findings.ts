@@ -46,8 +46,13 @@ export const acceptsFinding = (
   { stages }: Launch,
 ): boolean => rule === found.rule && about === found.about && stage === stages[found.stage]?.id;
 
-const acceptedOn = (launch: Launch, fault: LaunchFault, { screen }: Case) =>
-  launch.accepted?.find((a) => a.screens.includes(screen.id) && acceptsFinding(a, fault, launch))?.reason;
+const acceptedOn = (launch: Launch, fault: LaunchFault, { id, screen }: Case) =>
+  launch.accepted?.find(
+    ({ given, ...a }) =>
+      a.screens.includes(screen.id) &&
+      acceptsFinding(a, fault, launch) &&
+      (!given || given.some((g) => g.case === id && fault.value <= g.value * (1 + 1e-6) + 1e-9)),
+  )?.reason;
 
 /** The cases on which a finding is not accepted. */
 export const openCases = ({ on }: LaunchFinding): LaunchFoundOn[] => on.filter((f) => !f.accepted);

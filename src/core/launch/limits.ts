@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { sayLength, sayMs, sayNumber, sayShare } from '../formats/numbers';
+import { Given } from '../measure/accept';
 import type { Outcome } from '../measure/judge';
 import { Id } from '../scene/values';
 
@@ -30,6 +31,8 @@ export const LaunchAcceptance = z.looseObject({
   /** of a layer, a picture or a target, where there may be several */
   about: z.string().max(64),
   screens: z.array(Id).min(1).max(500),
+  /** cases with the value that each had; without it every case of these screens, whatever its value */
+  given: z.array(Given).max(4000).optional(),
   reason: z.string().min(1, 'Say why it is accepted.').max(400),
 });
 export type LaunchAcceptance = z.infer<typeof LaunchAcceptance>;

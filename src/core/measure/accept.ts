@@ -1,28 +1,61 @@
 import { z } from 'zod';
 import { Id } from '../scene/values';
 import type { Breach } from './judge';
-import { MEASURES } from './limit';
+import { MEASURES, MeasureSide } from './limit';
 
-/** A breach that somebody has looked at and takes as it is, on the screens that are named; it stays visible. */
+/** What a case was like when it was accepted: in one orientation and appearance, with the value that it had. */
+export const Given = z.object({
+  case: z.string().min(1).max(200),
+  side: MeasureSide.optional(),
+  value: z.number(),
+});
+export type Given = z.infer<typeof Given>;
+
+/**
+ * A breach that somebody has looked at and takes as it is; it stays visible. It opens again on a case that gets worse, and
+ * on one that was not broken then.
+ */
 export const Acceptance = z.looseObject({
   scene: Id,
   /** of the layer; `bar:…` of a bar, `scene` of the scene as a whole */
   layer: z.string().min(1).max(64),
   measure: z.enum(MEASURES),
   screens: z.array(Id).min(1).max(500),
+  /** without it, as it was accepted earlier, every case of these screens, whatever its value */
+  given: z.array(Given).max(4000).optional(),
   reason: z.string().min(1, 'Say why it is accepted.').max(400),
 });
 export type Acceptance = z.infer<typeof Acceptance>;
 
+/** The last bits of a sum are not worse; a part in a million of the value is not seen. */
+const slack = (value: number) => 1e-9 + Math.abs(value) * 1e-6;
+
+/** Whether a value is further beyond its limit than one that was accepted. */
+export function isWorse({ limit, value }: Pick<Breach, 'limit' | 'value'>, accepted: number): boolean {
+  const isUnder = limit.min !== undefined && value < limit.min;
+  return isUnder ? value < accepted - slack(accepted) : value > accepted + slack(accepted);
+}
+
+/** A case, and the screen that it is of. */
+export interface OnCase {
+  caseId: string;
+  screenId: string;
+}
+
+function accepts({ layer, measure, screens, given }: Acceptance, b: Breach, on: OnCase): boolean {
+  const { limit } = b;
+  if (layer !== b.layerId || measure !== limit.measure || !screens.includes(on.screenId)) return false;
+  if (!given) return true;
+  return given.some((g) => g.case === on.caseId && g.side === limit.side && !isWorse(b, g.value));
+}
+
 /** The breaches of a case, those that are accepted with their reason. */
 export const withAccepted = (
   breaches: readonly Breach[],
-  screenId: string,
+  on: OnCase,
   accepted: readonly Acceptance[],
 ): Breach[] =>
   breaches.map((b) => {
-    const found = accepted.find(
-      (a) => a.layer === b.layerId && a.measure === b.limit.measure && a.screens.includes(screenId),
-    );
+    const found = accepted.find((a) => accepts(a, b, on));
     return found ? { ...b, accepted: found.reason } : b;
   });

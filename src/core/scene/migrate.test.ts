@@ -1,5 +1,5 @@
 import { demo } from '../../../demo/testing';
-import { DRAWN_IS_JUDGED, MISSING_LETTERS } from '../measure/defaults';
+import { DRAWN_IS_JUDGED, MISSING_LETTERS } from '../measure/later-limits';
 import type { Documents } from './documents';
 import { NewerSchema, readDocuments, schemaOf } from './migrate';
 import { sameJson } from './patch';

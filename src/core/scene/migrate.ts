@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DRAWN_IS_JUDGED, MISSING_LETTERS } from '../measure/defaults';
+import { DRAWN_IS_JUDGED, MISSING_LETTERS } from '../measure/later-limits';
 import type { Limit } from '../measure/limit';
 import { AxisRule, Ratio, withoutIdleShape } from '../placing/rule';
 import { Documents } from './documents';

@@ -40,8 +40,3 @@ export function findCase(id: string, screens: readonly Screen[]): Case | null {
   if (!match || !screen || !rotation.success) return null;
   return { id, screen, rotation: rotation.data, appearance: match[3] as Appearance };
 }
-
-/** The screens of cases, by id, each once. */
-export const screensOf = (on: readonly { caseId: string }[], screens: readonly Screen[]): string[] => [
-  ...new Set(on.flatMap((f) => findCase(f.caseId, screens)?.screen.id ?? [])),
-];

@@ -48,7 +48,9 @@ function judge({ layers, barContrast }: Together, { input, c, prepared, bars, ke
   const fileOf = (id: string) => prepared.chosen.get(id)!.rendition.appearance;
   const whole = sceneMeasures(prepared.drawn, fileOf, c.appearance, named);
   found.push(...judged('scene', 'scene', limits, (l) => whole[l.measure as keyof typeof whole]));
-  return input.accepted?.length ? withAccepted(found, c.screen.id, input.accepted) : found;
+  return input.accepted?.length
+    ? withAccepted(found, { caseId: c.id, screenId: c.screen.id }, input.accepted)
+    : found;
 }
 
 /** Everything of one case, in the order of the specification: turn, choose files, place, fit, measure, judge. */
@@ -107,7 +109,8 @@ interface Surveyed {
 /** What was found of one case, said of another one that cannot be told apart from it: only what is accepted hangs on its screen. */
 function saidOf({ screen, rotation, id }: Case, of: CaseResult, { accepted = [] }: SurveyInput): CaseResult {
   const bare = of.breaches.map((b) => (b.accepted === undefined ? b : openAgain(b)));
-  const breaches = accepted.length > 0 ? withAccepted(bare, screen.id, accepted) : bare;
+  const breaches =
+    accepted.length > 0 ? withAccepted(bare, { caseId: id, screenId: screen.id }, accepted) : bare;
   return new CaseResult({
     ...of,
     id,

@@ -5,7 +5,7 @@ import { openOn, type Advice } from '@/core/findings/advise';
 import type { Reason } from '@/core/explain/reason';
 import type { Finding } from '@/core/findings/finding';
 import type { Acceptance } from '@/core/measure/accept';
-import { findCase, screensOf } from '@/core/screens/cases';
+import { findCase } from '@/core/screens/cases';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit, editBy } from '../state/edit';
 import { openCase } from '../state/open-case';
@@ -13,6 +13,7 @@ import { openPart } from '../scene/open-part';
 import { Steps } from '../screens/Why';
 import { caseName, countCases } from '../words';
 import { sayOutcomes } from './say-cases';
+import { acceptanceOf } from './acceptance';
 import { AcceptForm } from './AcceptForm';
 import { Costs } from './Costs';
 import { MendPreview } from './MendPreview';
@@ -75,27 +76,36 @@ function Mends({ finding, answers, callOff }: MendsProps) {
   );
 }
 
-/** Takes the finding as it is on the screens that it is on now. */
+/** Takes the finding as it is on chosen screens. */
 function Accept({ finding }: { finding: Finding }) {
   const store = useWorkbenchStore();
   const sceneId = useWorkbench((s) => s.sceneId);
   const screens = useWorkbench((s) => s.screens);
-  const ids = screensOf(finding.on, screens);
-  const isSame = (a: { scene: string; layer: string; measure: string }) =>
-    a.scene === sceneId && a.layer === finding.layerId && a.measure === finding.measure;
-  /** @param entry none takes it back */
-  const change = (...entry: Acceptance[]) =>
+  const { layerId: layer, measure, on } = finding;
+  const isSame = (a: Acceptance) => a.scene === sceneId && a.layer === layer && a.measure === measure;
+  const change = (next: (all: readonly Acceptance[]) => Acceptance[]) =>
     edit(store, ({ project }) => {
-      project.accepted = [...(project.accepted ?? []).filter((a) => !isSame(a)), ...entry];
+      project.accepted = next(project.accepted ?? []);
     });
+  const accept = (reason: string, chosen: readonly string[]) => {
+    const taken = on.filter(
+      ({ caseId, breach }) => !breach.accepted && chosen.includes(findCase(caseId, screens)?.screen.id ?? ''),
+    );
+    const given = taken.map(({ caseId, breach: { limit, value } }) => ({
+      case: caseId,
+      ...(limit.side && { side: limit.side }),
+      value,
+    }));
+    change((all) => [...all, { scene: sceneId, layer, measure, screens: [...chosen], given, reason }]);
+  };
   return (
     <AcceptForm
-      screens={ids.length}
-      isAccepted={finding.on.some((f) => f.breach.accepted)}
-      onAccept={(reason) =>
-        change({ scene: sceneId, layer: finding.layerId, measure: finding.measure, screens: ids, reason })
-      }
-      onTakeBack={() => change()}
+      {...acceptanceOf(
+        on.map(({ caseId, breach }) => ({ caseId, accepted: breach.accepted })),
+        screens,
+      )}
+      onAccept={accept}
+      onTakeBack={() => change((all) => all.filter((a) => !isSame(a)))}
     />
   );
 }

@@ -8,8 +8,10 @@ import { ownerName } from '@/core/measure/words';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { findCase, screensOf } from '@/core/screens/cases';
+import { findCase } from '@/core/screens/cases';
+import { acceptanceOf } from '../findings/acceptance';
 import { AcceptForm } from '../findings/AcceptForm';
+import type { Launch } from '@/core/launch/launch';
 import { sayCases } from '../findings/say-cases';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { editLaunch, launchOf } from './launched';
@@ -45,24 +47,30 @@ function sayCosts({ costs, sceneCosts }: LaunchAdvice): string {
   return all.length > 0 ? `but ${all.join('; ')}` : 'nothing gets worse';
 }
 
-/** Takes a finding as it is on the screens that it is on now. */
+/** Takes a finding as it is on chosen screens. */
 function Accept({ finding }: { finding: LaunchFinding }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
-  const ids = screensOf(finding.on, screens);
-  /** @param entry none takes it back */
-  const change = (...entry: Pick<LaunchAcceptance, 'screens' | 'reason'>[]) =>
+  const { rule, about, on } = finding;
+  const change = (next: (all: readonly LaunchAcceptance[], launch: Launch) => LaunchAcceptance[]) =>
     editLaunch(store, (l) => {
-      const { rule, stage, about } = finding;
-      const others = (l.accepted ?? []).filter((a) => !acceptsFinding(a, finding, l));
-      l.accepted = [...others, ...entry.map((e) => ({ rule, stage: l.stages[stage]!.id, about, ...e }))];
+      l.accepted = next(l.accepted ?? [], l);
     });
+  const accept = (reason: string, chosen: readonly string[]) => {
+    const taken = openCases(finding).filter(({ caseId }) =>
+      chosen.includes(findCase(caseId, screens)?.screen.id ?? ''),
+    );
+    const given = taken.map(({ caseId, value }) => ({ case: caseId, value }));
+    change((all, l) => [
+      ...all,
+      { rule, stage: l.stages[finding.stage]!.id, about, screens: [...chosen], given, reason },
+    ]);
+  };
   return (
     <AcceptForm
-      screens={ids.length}
-      isAccepted={finding.on.some((f) => f.accepted)}
-      onAccept={(reason) => change({ screens: ids, reason })}
-      onTakeBack={() => change()}
+      {...acceptanceOf(on, screens)}
+      onAccept={accept}
+      onTakeBack={() => change((all, l) => all.filter((a) => !acceptsFinding(a, finding, l)))}
     />
   );
 }

@@ -109,7 +109,13 @@ function Breaches({ label, side, other }: { label: string; side: Side; other: Si
         const isSame = same !== undefined && figure === sayFigure(b.limit.measure, same.value);
         return (
           <li key={breachId(b)} className={isSame ? 'quiet' : undefined}>
-            <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
+            {b.accepted ? (
+              <span className="outcome-clear" title={`Taken as it is: ${b.accepted}`}>
+                ✓
+              </span>
+            ) : (
+              <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>
+            )}{' '}
             {ownerName(b.layerId, side.layers)} {ruleOf([b]).word}, <span className="figures">{figure}</span>
             {!same && <b> only here</b>}
           </li>

@@ -11,13 +11,18 @@ export function BreachList({ result }: { result: CaseResult }) {
   return (
     <ul className="breaches">
       {gravestOfEach(result.breaches).map((b, index) => (
-        <li key={index} className={`breach breach-${b.limit.outcome}`}>
+        <li key={index} className={`breach breach-${b.accepted ? 'accepted' : b.limit.outcome}`}>
           <strong>
-            <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>{' '}
+            {b.accepted ? (
+              <span className="outcome-clear">✓</span>
+            ) : (
+              <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>
+            )}{' '}
             {ownerName(b.layerId, result.layers)}: {sayFigure(b.limit.measure, b.value)}
           </strong>
           <span>
-            Accepted is {sayLimit(b.limit)}. {b.limit.reason}
+            {b.accepted ? `Taken as it is: ${b.accepted}. ` : ''}Accepted is {sayLimit(b.limit)}.{' '}
+            {b.limit.reason}
           </span>
         </li>
       ))}
