@@ -1,7 +1,9 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { HexColour, resolveColour, type Colour, type NamedValue } from '@/core/scene/values';
+import { resolveColour, type Colour, type NamedValue } from '@/core/scene/values';
 import { useState } from 'react';
+import { NumberField } from './NumberField';
+import { alphaOf, readColour, withAlpha } from './typed-colour';
 
 interface Props {
   value: Colour;
@@ -13,18 +15,22 @@ interface Props {
   onCommit: () => void;
 }
 
-/** A hex colour: a swatch to pick from and the code to type. What is not a colour yet changes nothing. */
+/**
+ * One colour: a swatch to pick from, what is typed in any form that CSS knows, and how opaque it is. What is not a colour
+ * yet changes nothing.
+ */
 function HexField(p: { label: string; value: string; onChange: (v: string) => void; onCommit: () => void }) {
   const [typed, setTyped] = useState<string | null>(null);
-  const text = typed ?? p.value;
-  const valid = HexColour.safeParse(text).success;
+  const text = typed ?? p.value.slice(0, 7);
+  const read = readColour(text);
+  const alpha = alphaOf(p.value);
   return (
     <div className="hex-field">
       <Form.Control
         type="color"
         aria-label={`${p.label}: pick`}
         value={p.value.slice(0, 7)}
-        onChange={(e) => p.onChange(e.target.value)}
+        onChange={(e) => p.onChange(withAlpha(e.target.value, alpha))}
         onBlur={p.onCommit}
       />
       <Form.Control
@@ -32,21 +38,33 @@ function HexField(p: { label: string; value: string; onChange: (v: string) => vo
         className="figures"
         spellCheck={false}
         value={text}
-        isInvalid={!valid}
+        isInvalid={!read}
         onChange={(e) => {
           setTyped(e.target.value);
-          if (HexColour.safeParse(e.target.value).success) p.onChange(e.target.value.toLowerCase());
+          const next = readColour(e.target.value);
+          // A colour without an alpha of its own leaves the one that is there.
+          if (next) p.onChange(next.hex.length === 9 ? next.hex : withAlpha(next.hex, alpha));
         }}
         onBlur={() => {
           setTyped(null);
           p.onCommit();
         }}
       />
-      {!valid && (
+      <NumberField
+        label={`${p.label}: opaque`}
+        unit="%"
+        min={0}
+        max={100}
+        value={Math.round(alpha * 100)}
+        onChange={(share) => p.onChange(withAlpha(p.value, share / 100))}
+        onCommit={p.onCommit}
+      />
+      {!read && (
         <span className="problem" role="alert">
-          A colour is #rrggbb
+          A colour as CSS writes it: white, #fff, rgb(255 255 255 / 70%), oklch(…)
         </span>
       )}
+      {read?.isMapped && <span className="quiet">sRGB does not have it: {read.hex} is the nearest.</span>}
     </div>
   );
 }
