@@ -3,7 +3,7 @@ import { area, bottom, fromSize, right, type Rect } from '../geometry/rect';
 import { rect, repeatedFit, share, singleFit, size } from '../testing/arbitraries';
 import { lu, percent } from '../scene/values';
 import { placePicture, type Placement } from './place';
-import { presetOf, withPreset, FIT_PRESETS } from './presets';
+import { centredByInk, FIT_PRESETS, presetOf, withoutInkShift, withPreset } from './presets';
 import { Fit, type FitSize } from './rule';
 import { coveredArea, paintedRect, tileStarts } from './tiles';
 
@@ -200,4 +200,41 @@ describe('a repeated picture with room for one copy', () => {
     expect(p.clipped).toBe(true);
     expect(p.visible).toMatchObject({ x: 0, width: 380 });
   });
+});
+
+describe('a tile', () => {
+  const own = { width: lu(48), height: 'auto' as const };
+
+  it('keeps a size of its own and the way in which its copies are fitted in', () => {
+    const tiled = withPreset(fit('cover', { size: own, repeat: { x: 'space', y: 'no-repeat' } }), 'tile');
+    expect(tiled).toMatchObject({ size: own, repeat: { x: 'space', y: 'repeat' } });
+    expect(presetOf(tiled)).toBe('tile');
+    expect(withPreset(tiled, 'tile')).toEqual(tiled);
+  });
+
+  it('is at its natural size where it had none', () => {
+    expect(withPreset(fit('contain'), 'tile')).toMatchObject({
+      size: 'natural',
+      repeat: { x: 'repeat', y: 'repeat' },
+    });
+    expect(presetOf(fit('natural', { repeat: { x: 'round', y: 'round' } }))).toBe('tile');
+    expect(presetOf(fit('natural', { repeat: { x: 'repeat', y: 'no-repeat' } }))).toBeNull();
+  });
+});
+
+it('a shift to the middle of the ink is taken back once the file is trimmed to it, and no other shift', () => {
+  const share = fc.integer({ min: -40, max: 40 }).map((n) => n / 100);
+  fc.assert(
+    fc.property(share, share, (x, y) => {
+      const plain = fit('contain');
+      const centred = withoutInkShift(centredByInk(plain, { x, y }), { x, y });
+      expect(centred.align).toEqual({
+        kind: 'position',
+        x: { percent: 50, offset: percent(0) },
+        y: { percent: 50, offset: percent(0) },
+      });
+      const other = centredByInk(plain, { x: x + 0.02, y });
+      expect(withoutInkShift(other, { x, y })).toEqual(other);
+    }),
+  );
 });

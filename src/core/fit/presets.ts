@@ -1,5 +1,5 @@
 import { percent, percentOf } from '../scene/values';
-import { isRepeating, type Fit, type FitName } from './rule';
+import { isRepeating, type Fit, type FitName, type Repeat } from './rule';
 
 /** The sizes of fit that a picture is tried with, and tile: natural size, repeated both ways. */
 export const FIT_PRESETS = [
@@ -36,18 +36,39 @@ export function centredByInk(fit: Fit, off: { x: number; y: number }): Fit {
   return { ...fit, align: { kind: 'position', x: at(off.x), y: at(off.y) }, clip: false };
 }
 
+/** Per cent by which a shift may differ from that of the ink and still be it. */
+const SAME_SHIFT = 0.5;
+
+/** The same fit without the shift that centred it by its ink: what is trimmed to its ink needs none. @param off as above */
+export function withoutInkShift(fit: Fit, off: { x: number; y: number }): Fit {
+  const { align } = fit;
+  if (align.kind !== 'position') return fit;
+  const isShift = ({ percent: at, offset }: typeof align.x, by: number) =>
+    at === 50 && 'unit' in offset && offset.unit === '%' && Math.abs(offset.value + by * 100) <= SAME_SHIFT;
+  if (!isShift(align.x, off.x) || !isShift(align.y, off.y)) return fit;
+  const middle = { percent: 50, offset: percent(0) };
+  return { ...fit, align: { kind: 'position', x: middle, y: middle } };
+}
+
 /** The same fit with another size; a repeated picture has no focal point, so it takes the middle instead. */
 export function withPreset(fit: Fit, preset: FitPreset): Fit {
   if (preset !== 'tile') return { ...fit, size: preset, repeat: { x: 'no-repeat', y: 'no-repeat' } };
   const middle = { percent: 50, offset: { value: 0, unit: 'lu' as const } };
   const align: Fit['align'] =
     fit.align.kind === 'focal' ? { kind: 'position', x: middle, y: middle } : fit.align;
-  return { ...fit, size: 'natural', repeat: { x: 'repeat', y: 'repeat' }, align };
+  const along = (mode: Repeat) => (mode === 'no-repeat' ? 'repeat' : mode);
+  return {
+    ...fit,
+    // A tile that has a size keeps it, and so does the way in which its copies are fitted in.
+    size: typeof fit.size === 'object' ? fit.size : 'natural',
+    repeat: { x: along(fit.repeat.x), y: along(fit.repeat.y) },
+    align,
+  };
 }
 
-/** The preset that a fit is, or `null` for an explicit size or another way of repeating. */
+/** The preset that a fit is: copies both ways of a picture at its natural size or one of its own are a tile; `null` for none. */
 export function presetOf({ size, repeat }: Fit): FitPreset | null {
-  if (typeof size === 'object') return null;
-  if (!isRepeating({ repeat })) return size;
-  return size === 'natural' && repeat.x === 'repeat' && repeat.y === 'repeat' ? 'tile' : null;
+  const isTile = repeat.x !== 'no-repeat' && repeat.y !== 'no-repeat';
+  if (isTile) return typeof size === 'object' || size === 'natural' ? 'tile' : null;
+  return typeof size === 'object' || isRepeating({ repeat }) ? null : size;
 }

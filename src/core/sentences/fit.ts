@@ -1,6 +1,6 @@
 import { sayNumber } from '../formats/numbers';
 import { presetOf, type FitPreset } from '../fit/presets';
-import type { Fit, FitSize, Repeat } from '../fit/rule';
+import { isRepeating, type Fit, type FitSize, type Repeat } from '../fit/rule';
 import type { Cut, Picture } from '../pictures/picture';
 import type { Placing } from '../placing/rule';
 import { isZero, type Length } from '../scene/values';
@@ -43,7 +43,9 @@ function sayRepeat({ x, y }: Fit['repeat']): string {
 /** “covers its box”, “drawn 35 % wide, repeated across” */
 export function sayFit(fit: Fit, names: Names): string {
   const preset = presetOf(fit);
-  return preset ? FIT_VERBS[preset] : saySize(fit.size, names) + sayRepeat(fit.repeat);
+  const { x, y } = fit.repeat;
+  const isPlain = preset !== 'tile' || (fit.size === 'natural' && x === 'repeat' && y === 'repeat');
+  return preset && isPlain ? FIT_VERBS[preset] : saySize(fit.size, names) + sayRepeat(fit.repeat);
 }
 
 /** “62 % across, 55 % down”, “100 % across − 12, 0 % down” */
@@ -76,9 +78,18 @@ function alignTokens({ align }: Fit, picture: Picture | undefined, base: Path, n
   return ['keeping ', { text: sayFocal(picture?.cuts ?? []), paths, editable }, ' in the middle'];
 }
 
-/** Whether the box always has the picture’s own shape, so that there is nothing to hold or to cut. */
-const ownShape = (placing: Placing, fit: Fit) =>
-  placing.ratio?.value === 'own' && placing.ratio.strict && fit.size === 'contain';
+/** Whether the drawing is moved by more than a share of the room that it leaves. */
+const isMoved = ({ align }: Fit) =>
+  align.kind === 'position' && !(isZero(align.x.offset) && isZero(align.y.offset));
+
+/** Whether the drawing always fills its box, which has the picture’s own shape, so that there is nothing to hold or to cut. */
+const ownShape = ({ x, y, ratio }: Placing, fit: Fit) =>
+  ratio?.value === 'own' &&
+  ratio.strict &&
+  !(x.kind === 'edges' && y.kind === 'edges') &&
+  fit.size === 'contain' &&
+  !isRepeating(fit) &&
+  !isMoved(fit);
 
 export const clipPart = (value: boolean, path: Path, what: string): Part => ({
   text: value ? 'cut off' : 'left to show',

@@ -26,12 +26,15 @@ export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
   return [orientation && `in ${orientation}`, from, upTo, width].filter(Boolean).join(' ');
 }
 
+/** Factor of the type’s size from line to line that a text is added with; another one is said. */
+const USUAL_LINE = 1.3;
+
 const linesTo = (place: TextStyle['align']['x'], names: Pick<Names, 'mirrored'>) =>
   `lines to the ${place === 'middle' ? 'middle' : axisWords('x', names)[place]}`;
 
 /** “24 bold sans, lines to the middle, at most 2 lines” */
 export function sayStyle(
-  { font, weight, size, align, maxLines, shrinkTo }: TextStyle,
+  { font, weight, size, lineHeight, align, maxLines, shrinkTo }: TextStyle,
   names: Pick<Names, 'mirrored' | 'fonts'>,
 ): string {
   const hash = fontHash(font);
@@ -39,7 +42,9 @@ export function sayStyle(
   const face = `${sayNumber(size)} ${hash ? own : `${weight === 700 ? 'bold ' : ''}${font}`}`;
   const most = maxLines && `at most ${maxLines} ${maxLines === 1 ? 'line' : 'lines'}`;
   const shrinks = shrinkTo && `shrinks to fit, down to ${sayNumber(shrinkTo)}`;
-  return [face, linesTo(align.x, names), most, shrinks].filter(Boolean).join(', ');
+  const pitch = lineHeight !== USUAL_LINE && `line height ${String(lineHeight)}`;
+  const lies = align.y !== 'start' && `at the ${align.y === 'end' ? 'bottom' : 'middle'} of its box`;
+  return [face, linesTo(align.x, names), pitch, lies, most, shrinks].filter(Boolean).join(', ');
 }
 
 const MOST_SAID = 40;

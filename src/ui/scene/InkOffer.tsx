@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { centredByInk } from '@/core/fit/presets';
+import { centredByInk, withoutInkShift } from '@/core/fit/presets';
 import { sayShare } from '@/core/formats/numbers';
 import { trimmed } from '@/core/pictures/derive';
 import type { Picture } from '@/core/pictures/picture';
@@ -45,9 +45,18 @@ function useTrim(picture: Picture, ink: Ink, onDone: () => void) {
           async (hash) => [hash, fileOf(await derive(projectId, { make: 'trim', hash, part }))] as const,
         ),
       );
-      edit(store, ({ project }) => {
+      const off = offMiddle(ink);
+      edit(store, ({ project, scenes }) => {
         const at = project.pictures.findIndex((p) => p.id === picture.id);
         if (at >= 0) project.pictures[at] = trimmed(project.pictures[at]!, part, new Map(files));
+        // Trimmed to its ink, what was shifted to its middle would lie off it.
+        for (const { layers } of Object.values(scenes))
+          for (const l of layers)
+            if (l.kind === 'picture' && l.picture === picture.id)
+              Object.assign(
+                l,
+                withFits(l, (fit) => withoutInkShift(fit, off)),
+              );
       });
       onDone();
     } catch (error) {

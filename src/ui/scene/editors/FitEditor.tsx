@@ -75,7 +75,7 @@ function withRepeat(fit: Fit, axis: 'x' | 'y', mode: Repeat): Fit {
 /** How a picture is drawn in its box: a usual fit, or a size of its own with copies each way. */
 export function FitEditor({ value, named, onChange, onCommit, onDone }: Props) {
   const preset = presetOf(value);
-  const own = preset === null;
+  const own = preset === null || preset === 'tile';
   const setSides = (sides: Sides) => onChange({ ...value, size: sides });
   const sides: Sides = typeof value.size === 'object' ? value.size : { width: 'auto', height: 'auto' };
   return (
@@ -88,7 +88,8 @@ export function FitEditor({ value, named, onChange, onCommit, onDone }: Props) {
           if (chosen === OWN) onChange({ ...value, size: { width: percent(50), height: 'auto' } });
           else onChange(withPreset(value, chosen));
           onCommit();
-          if (chosen !== OWN) onDone();
+          // What is tiled is asked on for the size of a tile and its gaps.
+          if (chosen !== OWN && chosen !== 'tile') onDone();
         }}
       />
       {own && (
