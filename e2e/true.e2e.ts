@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { seriousFindings, undo } from './fixtures';
 
 const DEMO = '/projects/larkmoor-ferries';
 
@@ -74,3 +75,134 @@ for (const { at, settled } of LENSES) {
     expect(taken).toEqual([]);
   });
 }
+
+const ALL = 486;
+const outcomes = (page: Page) => page.getByRole('status', { name: 'Outcomes' });
+const numbersIn = (text: string) => [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
+
+/** How many cases fail, warn and are clear, as the bar says it. */
+async function tallyOf(page: Page): Promise<Record<'fail' | 'warn' | 'clear', number>> {
+  await expect(outcomes(page)).toContainText('clear', { timeout: 30_000 });
+  const [fail = NaN, warn = NaN, clear = NaN] = numbersIn(await outcomes(page).innerText());
+  return { fail, warn, clear };
+}
+
+/** How many cases the field says that it shows: in its line, and summed over its groups. */
+async function shownIn(page: Page): Promise<{ said: number; summed: number }> {
+  const line = page.locator('.field-count');
+  await expect(line).toContainText(/cases/);
+  const groups = await page.locator('.field-group h2 .figures').allInnerTexts();
+  const summed = groups.reduce((sum, text) => sum + numbersIn(text)[0]!, 0);
+  return { said: numbersIn(await line.innerText())[0]!, summed };
+}
+
+const SCENES = ['system-window', 'winter-splash', 'winter-splash-mended', 'sign-in', 'notice'];
+
+test('every count of cases is the same number wherever it stands, in light and in dark, filtered or not', async ({
+  page,
+}) => {
+  test.setTimeout(180_000);
+  for (const scene of SCENES) {
+    const found = { fail: 0, warn: 0, clear: 0 };
+    let shown = 0;
+    for (const appearance of ['light', 'dark'] as const) {
+      await page.goto(`${DEMO}/${scene}?appearance=${appearance}`);
+      const tally = await tallyOf(page);
+      expect([scene, tally.fail + tally.warn + tally.clear]).toEqual([scene, ALL]);
+      const all = await shownIn(page);
+      expect(all.said).toBe(all.summed);
+      shown += all.said;
+      for (const outcome of ['fail', 'warn', 'clear'] as const) {
+        await page.getByRole('combobox', { name: 'Outcome' }).selectOption(outcome);
+        const { said, summed } = await shownIn(page);
+        expect(said).toBe(summed);
+        found[outcome] += said;
+        if (appearance === 'dark')
+          expect([scene, outcome, found[outcome]]).toEqual([scene, outcome, tally[outcome]]);
+      }
+    }
+    expect([scene, shown]).toEqual([scene, ALL]);
+  }
+});
+
+test('a finding is on as many cases in the list, in the field, and with what mends it', async ({ page }) => {
+  await page.goto(`${DEMO}/winter-splash?lens=findings`);
+  const row = page.getByRole('button', { name: /^▲ Harbour has a keep area cut off/ });
+  await expect(row).toBeVisible({ timeout: 30_000 });
+  const [cases] = numbersIn(await row.locator('.figures').first().innerText());
+  const { fail } = await tallyOf(page);
+  await row.click();
+  const first = page.locator('.mends li').first();
+  await expect(first).toBeVisible({ timeout: 60_000 });
+  const mend = await first.innerText();
+  expect(mend).toContain(`of ${cases} cases`);
+  // What it does to all cases starts from what the bar says.
+  expect(mend).toContain(`▲ fail ${fail} →`);
+  const [, after] = /▲ fail \d+ → (\d+)/.exec(mend)!;
+  await page.getByRole('button', { name: 'show its cases in the field' }).click();
+  const line = page.locator('.field-count');
+  await expect(line).toContainText(`of the ${cases} cases of this finding, in light`);
+  const light = await shownIn(page);
+  expect(light.said).toBe(light.summed);
+  await line.getByRole('button').click();
+  await expect(line).toContainText('in dark');
+  const dark = await shownIn(page);
+  expect(light.said + dark.said).toBe(cases);
+  // And once it is done, the bar says what was promised.
+  await page.goto(`${DEMO}/winter-splash?lens=findings`);
+  await row.click();
+  await page
+    .locator('.mends li')
+    .first()
+    .getByRole('button', { name: /^Do it/ })
+    .click();
+  await expect(outcomes(page)).toContainText(`${after} fail`, { timeout: 30_000 });
+  await undo(page);
+  await expect(outcomes(page)).toContainText(`${fail} fail`, { timeout: 30_000 });
+});
+
+test('outside of the ratios that are allowed nothing is counted, and that is said', async ({ page }) => {
+  await page.goto(`${DEMO}/winter-splash?middle=valley`);
+  await tallyOf(page);
+  // The left bound, with the pointer.
+  const bound = page.getByRole('slider', { name: 'Least ratio allowed' });
+  const box = (await bound.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 2, box.y + box.height / 3);
+  await page.mouse.down();
+  await page.mouse.move(box.x + 160, box.y + box.height / 3, { steps: 4 });
+  await page.mouse.up();
+  await expect(outcomes(page)).toContainText('not counted');
+  const left = async () => numbersIn(await outcomes(page).innerText());
+  await expect.poll(async () => (await left()).reduce((a, b) => a + b, 0)).toBe(ALL);
+  const [fail = 0, warn = 0, clear = 0, out = 0] = await left();
+  expect(out).toBeGreaterThan(0);
+  await page.getByRole('button', { name: 'back to the field' }).click();
+  await expect(page.locator('.field-count')).toContainText(
+    `${out} outside of the allowed ratios are not counted`,
+  );
+  await page.getByRole('group', { name: 'Lens' }).getByRole('button', { name: 'findings' }).click();
+  const rows = page.locator('.finding-head .figures:first-of-type');
+  await expect(rows.first()).toBeVisible({ timeout: 30_000 });
+  for (const text of await rows.allInnerTexts())
+    if (/^\d+ case/.test(text)) expect(numbersIn(text)[0]).toBeLessThanOrEqual(fail + warn + clear);
+  await undo(page);
+  await expect(outcomes(page)).not.toContainText('not counted');
+});
+
+test('a limit is moved on the large chart, by pointer and by key', async ({ page }) => {
+  await page.goto(`${DEMO}/winter-splash?middle=valley`);
+  const line = page.getByRole('slider', { name: 'crop from which it is a failure' });
+  await expect(line).toHaveAttribute('aria-valuenow', '65');
+  await line.focus();
+  await page.keyboard.press('ArrowUp');
+  await expect(line).toHaveAttribute('aria-valuenow', '66');
+  const box = (await line.boundingBox())!;
+  await page.mouse.move(box.x + box.width / 3, box.y + box.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(box.x + box.width / 3, box.y + box.height / 2 - 60, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await line.getAttribute('aria-valuenow'))).toBeGreaterThan(75);
+  expect(await seriousFindings(page)).toEqual([]);
+  await undo(page, 2);
+  await expect(line).toHaveAttribute('aria-valuenow', '65');
+});

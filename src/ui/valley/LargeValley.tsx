@@ -20,6 +20,7 @@ import { Choices } from '../workbench/Choices';
 import { useAllowed, type Range } from './allowed';
 import { WORDS } from './limits';
 import { useValley, type ValleyData } from './useValley';
+import { ValleyKey } from './ValleyKey';
 import { ValleyChart, type Series } from './ValleyChart';
 
 /** What is compared: fits on one measure, or all measures of the fit in use. */
@@ -167,6 +168,7 @@ export function LargeValley() {
             onChoose={setCompared}
           />
         )}
+        {compared !== 'all' && <ValleyKey measure={compared} />}
         <BackToField />
       </div>
       {!measured && <p role="status">All cases are being measured…</p>}
@@ -178,6 +180,10 @@ export function LargeValley() {
       )}
       {data && series.length > 0 && (
         <>
+          <p className="valley-axes quiet">
+            Upwards: {compared === 'all' ? 'what is lost' : WORDS[compared]}, a share of the picture. Across:
+            width : height of its box. Limits and bounds are dragged, or moved with the arrow keys.
+          </p>
           <div className="large-valley" role="group" aria-label="Loss over the ratio of the box">
             <ValleyChart {...{ data, series, empty }} measure={compared === 'all' ? null : compared} />
           </div>

@@ -22,7 +22,7 @@ import type { Range } from './allowed';
 import { ValleyWords } from './ValleyWords';
 import { WindowOnStrip, type StripWindow } from './WindowOnStrip';
 
-const HEIGHT = 96;
+const HEIGHT = 106;
 /** Before it is known. */
 const USUAL_WIDTH = 640;
 /** A click moves less than this, in units of the view box. */

@@ -9,9 +9,9 @@ export interface ValleyScale {
   most: number;
 }
 
-/** Room below for the ratios, and above so that a mark at the top is whole. */
+/** Room below for the ratios, and above for what the axes are. */
 const FOOT = 16;
-const HEAD = 8;
+const HEAD = 18;
 
 /** Ratios go by their logarithm, so that 1 : 2 and 2 : 1 are equally far from a square. */
 export const xOf = ({ width, low, high }: ValleyScale, ratio: number) =>
