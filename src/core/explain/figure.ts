@@ -11,6 +11,7 @@ import { AXIS_OF, whyDrawn, whyDrawnEdge, whyScale } from './drawn';
 import { whyAcrossFold, whyClearance, whyUnder } from './edges';
 import { whyFile } from './file';
 import { whyExcess, whySpill, whySubPixel } from './pixels';
+import { whySeenEdge } from './seen';
 import { whyOffCentre, whyOverlap } from './together';
 import { reason, type Figure, type FigureName, type Reason } from './reason';
 import { whyInset, whyScreen } from './screen';
@@ -40,7 +41,7 @@ function whyBareScreen(context: Context, asked: Asked, side?: Side): Reason {
   if (side)
     return reason(
       `${sayNumber(bareScreen.distance[side])} are bare between the screen’s ${side} and the drawing.`,
-      [whyDrawnEdge(context, asked, side)],
+      [whySeenEdge(context, asked, side)],
     );
   const sides = (['left', 'right', 'top', 'bottom'] as const).filter((s) => bareScreen.distance[s] > 0.05);
   return reason(
