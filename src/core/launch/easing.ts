@@ -119,3 +119,11 @@ export function easingOf(text: string): Easing | null {
   if (parts.length !== 4 || points.some(Number.isNaN)) return null;
   return [points[0], points[2]].every((x) => x >= 0 && x <= 1) ? cubicBezier(points) : null;
 }
+
+const LOOKS = 1000;
+
+/** At which share of its time a change is first wholly there, 0..1; under 1 where an easing overshoots or jumps ahead. */
+export function fullAt(ease: Easing): number {
+  for (let i = 0; i < LOOKS; i++) if (ease(i / LOOKS) >= 1) return i / LOOKS;
+  return 1;
+}

@@ -14,7 +14,9 @@ import { surveyCase } from '../survey/survey';
 import type { Layer } from '../scene/scene';
 import { filePixelsOf } from '../pixels/file';
 import { lu, percent } from '../scene/values';
-import { easingOf, EASING_KEYWORDS } from './easing';
+import { demo } from '../../../demo/testing';
+import { easingOf, EASING_KEYWORDS, fullAt } from './easing';
+import { createFaults } from './faults';
 import { handoverOf, outsideCircle } from './handover';
 import { coverageOf, Launch, stagesOn, targetOf, type Stage, type Target } from './launch';
 import { asDrawn, MASK_ID } from './system';
@@ -55,6 +57,33 @@ const spansOf = (launch: Launch, start?: 'cold' | 'warm') =>
 const fading = stage({ enter: 'fade', durationMs: 500, holdMs: 300 });
 
 describe('the timeline', () => {
+  it('leaves the wait for the loading with its stage when others come after it', () => {
+    const waiting = { ...fading, waits: true };
+    const spans = spansOf(launchOf([stage(), waiting, stage({ holdMs: 700 }), stage()]));
+    // 500 of fade and 300 of hold from 400 on, until all is loaded at 1400; then 700.
+    expect(spans.map(([, end]) => end)).toEqual([400, 1400, 2100, Infinity]);
+    const plain = spansOf(launchOf([stage(), fading, stage({ holdMs: 100 }), stage()]));
+    expect(plain.map(([, end]) => end)).toEqual([400, 1200, 1400, Infinity]);
+  });
+
+  it('counts the wait over all stages after the loading', () => {
+    // Loaded at 1.4 s, and the first screen at 4.6 s.
+    const stages = [stage(), stage({ holdMs: 2900 }), stage({ holdMs: 1300 }), stage()];
+    const scene = { ...inputOf([], []).scene, id: 's' };
+    const documents = { ...demo, scenes: { s: scene } };
+    const on = (launch: Launch) =>
+      createFaults({ documents, launch, outside: { fonts: null } }, null)
+        .on(UPRIGHT)
+        .filter((f) => f.rule === 'held-too-long');
+    const [wait, ...others] = on(launchOf(stages));
+    expect(others).toEqual([]);
+    expect(wait).toMatchObject({ stage: 1, value: 3200 });
+    expect(wait!.say().said).toContain('people wait 3.2 s longer');
+    expect(on(launchOf([stage(), stage({ holdMs: 100 }), stage()]))).toEqual([]);
+    // What the system takes is nobody’s to shorten.
+    expect(on(launchOf([stage(), stage()], { systemMs: 2000 }))).toEqual([]);
+  });
+
   it('lets the stage before the last wait for the loading, and no longer than its own hold', () => {
     const three = [stage(), fading, stage()];
     expect(spansOf(launchOf(three))).toEqual([
@@ -161,6 +190,17 @@ describe('the timeline', () => {
 });
 
 describe('easing', () => {
+  it('is wholly there before its end where it overshoots', () => {
+    expect(fullAt(easingOf('linear')!)).toBe(1);
+    expect(fullAt(easingOf('ease-out')!)).toBe(1);
+    expect(fullAt(easingOf('steps(4, jump-start)')!)).toBeCloseTo(0.75, 9);
+    const back = easingOf('cubic-bezier(0.34, 1.56, 0.64, 1)')!;
+    const at = fullAt(back);
+    expect(at).toBeLessThan(0.6);
+    expect(back(at)).toBeGreaterThanOrEqual(1);
+    expect(back(at - 0.002)).toBeLessThan(1);
+  });
+
   it('starts at 0 and ends at 1, but for steps', () => {
     for (const keyword of EASING_KEYWORDS) {
       const easing = easingOf(keyword)!;

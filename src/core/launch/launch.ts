@@ -28,6 +28,8 @@ export const Stage = z.looseObject({
   holdMs: ms,
   /** of the icon, in a window that masks it */
   padding: Padding.optional(),
+  /** lasts until everything is loaded; where no stage says so, the one before the last does */
+  waits: z.boolean().optional(),
 });
 export type Stage = z.infer<typeof Stage>;
 
@@ -65,6 +67,12 @@ export const Launch = z.looseObject({
   accepted: z.array(LaunchAcceptance).max(500).optional(),
 });
 export type Launch = z.infer<typeof Launch>;
+
+/** Which stage lasts until everything is loaded: the one that says so, else the one before the last. */
+export function waitingStage(stages: readonly Pick<Stage, 'waits'>[]): number {
+  const said = stages.findIndex((s, i) => s.waits && i < stages.length - 1);
+  return said < 0 ? stages.length - 2 : said;
+}
 
 /** The scenes that a launch shows, each once. */
 export const scenesShown = ({ stages, targets }: Launch): string[] => [

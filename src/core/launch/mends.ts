@@ -162,11 +162,22 @@ const held: Mender = (sick) => {
   const { stages, sceneOf } = worstOf(sick);
   const { start, fadeMs } = timelineOf(launch, stages).spans[finding.stage]!;
   const holdMs = Math.max(0, Math.round(launch.loadingMs - start - fadeMs));
-  return mendOf(
+  const { name } = sceneOf(finding.stage);
+  const held = mendOf(
     sick,
-    `Hold ${sceneOf(finding.stage).name} until everything is loaded, and no longer`,
+    `Hold ${name} until everything is loaded, and no longer`,
     withStage(sick, (s) => ({ ...s, holdMs })),
   );
+  if (fadeMs === 0 || start + fadeMs <= launch.loadingMs) return held;
+  const without = Math.max(0, Math.round(launch.loadingMs - start));
+  return [
+    ...held,
+    ...mendOf(
+      sick,
+      `Show ${name} at once, and no longer than the loading takes`,
+      withStage(sick, (s) => ({ ...s, enter: 'none', holdMs: without })),
+    ),
+  ];
 };
 
 const cut: Mender = (sick) => {

@@ -1,5 +1,5 @@
 import { easingOf } from './easing';
-import type { Launch, ScreenStage, Stage } from './launch';
+import { waitingStage, type Launch, type ScreenStage, type Stage } from './launch';
 
 /** A cold start has everything to load; in a warm one the app was still in memory. */
 export const STARTS = ['cold', 'warm'] as const;
@@ -30,13 +30,14 @@ export const fadeOf = ({ system, enter, durationMs }: Pick<Stage, 'system' | 'en
 const timesOf = (launch: Launch, start: Start) => (start === 'cold' ? launch : launch.warm);
 
 /**
- * The stages one after another. The first lasts as long as the system takes; the one before the last lasts until its
- * fade and its hold are over and everything is loaded; if they are the same one, the later end wins. Every other one
- * lasts for its fade and its hold.
+ * The stages one after another. The first lasts as long as the system takes; the one that waits, the one before the last
+ * unless another says so, lasts until its fade and its hold are over and everything is loaded; if they are the same one,
+ * the later end wins. Every other one lasts for its fade and its hold.
  */
 export function timelineOf(launch: Launch, stages: readonly ScreenStage[], start: Start = 'cold'): Timeline {
   const { systemMs, loadingMs } = timesOf(launch, start);
   const last = stages.length - 1;
+  const waiting = waitingStage(stages);
   const spans: Span[] = [];
   let from = 0;
   for (const [index, stage] of stages.entries()) {
@@ -44,7 +45,7 @@ export function timelineOf(launch: Launch, stages: readonly ScreenStage[], start
     const heldUntil = from + fadeMs + stage.holdMs;
     const ends: number[] = [];
     if (index === 0) ends.push(systemMs);
-    if (index === last - 1) ends.push(Math.max(heldUntil, loadingMs));
+    if (index === waiting) ends.push(Math.max(heldUntil, loadingMs));
     if (ends.length === 0) ends.push(heldUntil);
     const end = index === last ? Infinity : Math.max(...ends);
     spans.push({ index, start: from, end, fadeMs, heldUntil });

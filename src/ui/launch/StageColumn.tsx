@@ -1,11 +1,12 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { lightOnly } from '@/core/launch/dark';
-import { SYSTEMS, type Launch, type Stage } from '@/core/launch/launch';
+import { easingOf, fullAt } from '@/core/launch/easing';
+import { sayMs } from '@/core/formats/numbers';
+import { SYSTEMS, waitingStage, type Launch, type Stage } from '@/core/launch/launch';
 import { newStage } from '@/core/launch/new';
 import { SYSTEM_WORDS } from '@/core/launch/system';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit } from '../state/edit';
 import { OUTCOME_SHAPES } from '../words';
 import type { LaunchFinding } from '@/core/launch/findings';
 import { editLaunch } from './launched';
@@ -16,6 +17,17 @@ const ENTERS = [
   { value: 'none', label: 'at once' },
   { value: 'fade', label: 'by a fade' },
 ] as const;
+
+const UNTIL = [
+  { value: 'loaded', label: 'or until everything is loaded, whichever is later' },
+  { value: 'held', label: 'and no longer' },
+] as const;
+
+/** A fade that is whole only just before its end is not worth a word. */
+const MOSTLY_THERE = 0.98;
+
+/** What comes after another stage is given this long, so that it is seen on the timeline. */
+const ADDED_MS = 1000;
 
 interface StageProps {
   stage: Stage;
@@ -31,6 +43,14 @@ function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
   const last = index === launch.stages.length - 1;
   const change = (recipe: (s: Stage) => void) => editLaunch(store, (l) => recipe(l.stages[index]!));
   const enters = stage.system === 'app' && index > 0;
+  const full = fullAt(easingOf(stage.easing)!);
+  const waiting = index === waitingStage(launch.stages);
+  /** One stage waits for the loading: this one, or none but the one before the last. */
+  const wait = (until: 'held' | 'loaded') =>
+    editLaunch(store, (l) => {
+      for (const s of l.stages) delete s.waits;
+      if (until === 'loaded') l.stages[index]!.waits = true;
+    });
   return (
     <p className="sentence">
       Drawn by{' '}
@@ -66,6 +86,7 @@ function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
             value={stage.easing}
             set={(easing) => live((l) => (l.stages[index]!.easing = easing))}
           />
+          {full < MOSTLY_THERE && ` (wholly there after ${sayMs(stage.durationMs * full)})`}
         </>
       )}
       {index === 0 && !last && (
@@ -86,7 +107,20 @@ function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
             ms={stage.holdMs}
             set={(ms) => live((l) => (l.stages[index]!.holdMs = ms))}
           />
-          {index === launch.stages.length - 2 && ' or until everything is loaded, whichever is later'}
+          {launch.stages.length > 3 || stage.waits ? (
+            <>
+              {' '}
+              <ListPart
+                label={`Until when stage ${index + 1} stays`}
+                text={waiting ? 'or until everything is loaded, whichever is later' : 'and no longer'}
+                options={UNTIL}
+                value={waiting ? 'loaded' : 'held'}
+                onChoose={wait}
+              />
+            </>
+          ) : (
+            waiting && ' or until everything is loaded, whichever is later'
+          )}
         </>
       )}
       {last && ', and stays'}.
@@ -153,8 +187,13 @@ export function StageColumn({ launch, found }: { launch: Launch; found: readonly
   const live = useLive();
   const scenes = useWorkbench((s) => s.documents.project.scenes);
   const add = () =>
-    edit(store, ({ project }) => {
-      project.launches?.[0]?.stages.push(newStage(crypto.randomUUID(), scenes[0]!));
+    editLaunch(store, ({ stages }) => {
+      // What waits for the loading goes on doing so; what was the last has a time of its own from now on.
+      const waiting = stages[waitingStage(stages)];
+      if (waiting) waiting.waits = true;
+      const last = stages.at(-1);
+      if (last && stages.length > 1 && last.holdMs === 0) last.holdMs = ADDED_MS;
+      stages.push(newStage(crypto.randomUUID(), scenes[0]!));
     });
   return (
     <aside className="scene-column" aria-label="Stages">
