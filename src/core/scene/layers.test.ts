@@ -1,5 +1,14 @@
 import { demoDocuments } from '../../../demo/documents';
-import { duplicateLayer, holdIn, leaningLayers, moveLayer, possibleHolders, removeLayer } from './layers';
+import { demo } from '../../../demo/testing';
+import {
+  duplicateLayer,
+  hasToJudge,
+  holdIn,
+  leaningLayers,
+  moveLayer,
+  possibleHolders,
+  removeLayer,
+} from './layers';
 import { isPlaced, Scene } from './scene';
 
 const scene = (): Scene => structuredClone(demoDocuments(() => []).scenes['winter-splash']!);
@@ -85,5 +94,15 @@ describe('layers of a panel', () => {
     expect(Scene.safeParse(s).error!.issues[0]!.message).toContain('cannot hold itself');
     holdIn(s, 'form', 'emblem');
     expect(Scene.safeParse(s).error!.issues[0]!.message).toContain('no panel of this scene');
+  });
+});
+
+describe('what there is to judge', () => {
+  const scene = structuredClone(demo.scenes['winter-splash']!);
+
+  it('is whatever is placed and shown; a ground alone is nothing', () => {
+    expect(hasToJudge(scene)).toBe(true);
+    expect(hasToJudge({ ...scene, layers: scene.layers.filter((l) => l.kind === 'ground') })).toBe(false);
+    expect(hasToJudge({ ...scene, layers: scene.layers.map((l) => ({ ...l, visible: false })) })).toBe(false);
   });
 });

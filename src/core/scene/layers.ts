@@ -88,3 +88,6 @@ export function moveLayer(scene: Scene, id: string, by: number): void {
   scene.layers.splice(scene.layers.indexOf(layer), 1);
   scene.layers.splice(to, 0, layer);
 }
+
+/** Whether a scene shows anything that can be right or wrong on a screen; a ground alone fits everywhere. */
+export const hasToJudge = ({ layers }: Scene): boolean => layers.some((l) => isPlaced(l) && l.visible);

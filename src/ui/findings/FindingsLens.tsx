@@ -1,6 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { openOn } from '@/core/findings/advise';
+import { hasToJudge } from '@/core/scene/layers';
 import { ruleOfFinding } from '@/core/findings/rule';
 import type { Finding } from '@/core/findings/finding';
 import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
@@ -107,9 +108,12 @@ function Head() {
 
 /** The lists of what is wrong. */
 function Lists({ order }: { order: View['order'] }) {
+  const scene = useScene();
   const findings = useWorkbench((s) => s.found?.findings);
   if (order === 'limits') return <LimitsList />;
   if (!findings) return null;
+  if (!hasToJudge(scene))
+    return <p className="findings-none">Nothing to judge yet: this scene shows no picture, text or panel.</p>;
   if (findings.length === 0)
     return (
       <p className="findings-none">

@@ -5,6 +5,8 @@ import { OUTCOME_SHAPES } from '../words';
 
 /** Limits that a case breaks, in words. */
 export function BreachList({ result }: { result: CaseResult }) {
+  if (result.layers.every((l) => l.kind === 'ground'))
+    return <p className="quiet">Nothing to judge yet: this scene shows no picture, text or panel.</p>;
   if (result.breaches.length === 0) {
     return <p className="outcome-clear">{OUTCOME_SHAPES.clear} Within all limits.</p>;
   }

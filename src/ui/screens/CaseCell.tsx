@@ -1,6 +1,7 @@
 'use client';
 import { memo, useMemo } from 'react';
 import type { Case } from '@/core/screens/cases';
+import { hasToJudge } from '@/core/scene/layers';
 import { isCounted } from '@/core/screens/counted';
 import { turn } from '@/core/screens/turn';
 import { summarise } from '@/core/survey/summary';
@@ -22,6 +23,13 @@ interface Props {
   onSelect: (id: string) => void;
 }
 
+/** Why nothing is said of a case: it lies outside of what the project allows, or the scene shows nothing; else `null`. */
+const useUnjudged = (shown: Case): string | null =>
+  useWorkbench((s) => {
+    if (!isCounted(shown, s.documents.project.ratios)) return 'not counted';
+    return hasToJudge(sceneOf(s)!) ? null : 'nothing to judge yet';
+  });
+
 /**
  * One case of the field: drawn and measured in the same frame while it is in view; its size is kept while not.
  */
@@ -36,15 +44,15 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
   );
   const result = useCaseResult(shown, documents);
   const isMeasured = useIsMeasured(documents);
-  const isOut = useWorkbench((s) => !isCounted(shown, s.documents.project.ratios));
+  const unjudged = useUnjudged(shown);
   const summary = useMemo(
-    () => (isOut ? undefined : result && isMeasured ? summarise(result) : known),
-    [isOut, result, isMeasured, known],
+    () => (unjudged !== null ? undefined : result && isMeasured ? summarise(result) : known),
+    [unjudged, result, isMeasured, known],
   );
   const headline = summary?.headline;
   const layers = sceneOf(useWorkbenchStore().getState())?.layers;
   const layerName = headline ? ownerName(headline.layerId, layers ?? []) : undefined;
-  const text = isOut ? `${caseName(shown)}: not counted` : caseText(shown, summary, layerName);
+  const text = unjudged !== null ? `${caseName(shown)}: ${unjudged}` : caseText(shown, summary, layerName);
   const { size } = turn(shown.screen, shown.rotation);
 
   return (
@@ -77,9 +85,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
         {headline && (
           <b className={`measure-${headline.measure}`}>{sayFigure(headline.measure, headline.value)}</b>
         )}
-        {!headline && (
-          <span className="quiet">{isOut ? 'not counted' : summary ? 'nothing lost' : 'measuring…'}</span>
-        )}
+        {!headline && <span className="quiet">{summary ? 'nothing lost' : (unjudged ?? 'measuring…')}</span>}
       </span>
     </div>
   );

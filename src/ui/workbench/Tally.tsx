@@ -1,7 +1,9 @@
 'use client';
 import { OUTCOMES } from '@/core/measure/judge';
+import { hasToJudge } from '@/core/scene/layers';
 import { tally } from '@/core/survey/summary';
 import { useCounted, useWorkbench } from '../state/context';
+import { sceneOf } from '../state/workbench';
 import { countCases, OUTCOME_SHAPES } from '../words';
 
 /** How many cases fail, warn and are clear, over both appearances. */
@@ -10,6 +12,13 @@ export function Tally() {
   const all = useWorkbench((s) => s.cases.length);
   const counted = useCounted().length;
   const counts = tally(summaries.values());
+  const judges = useWorkbench((s) => hasToJudge(sceneOf(s)!));
+  if (!judges)
+    return (
+      <p className="tally figures" role="status" aria-label="Outcomes">
+        nothing to judge yet
+      </p>
+    );
   if (summaries.size === 0)
     return (
       <p className="tally figures" role="status" aria-label="Outcomes">
