@@ -145,3 +145,13 @@ it('files that a mend may take are known beforehand, so that their pixels can be
         expect([label, all.has(hash)]).toEqual([label, true]);
     }
 });
+
+it('a larger picture of the same drawing has to show what the one before had to', () => {
+  const finding = sick('winter-splash').find((s) => s.finding.id === 'harbour enlargement')!;
+  const mend = candidates(finding).find((m) => m.label.startsWith('Show “Harbour, large” instead'))!;
+  const after = applyPatch(demo, mend.patch);
+  const lost = (documents: typeof demo) =>
+    sick('winter-splash', documents).find((s) => s.finding.id === 'harbour keep-lost')?.finding.on.length;
+  expect(lost(demo)).toBeGreaterThan(0);
+  expect(lost(after)).toBe(lost(demo));
+});

@@ -1,7 +1,7 @@
 import { masterOfSet, setsOf } from '../../pictures/check';
 import { unmarkedIn, widestOf, type Cut, type Picture } from '../../pictures/picture';
 import { usersOfPicture } from '../../scene/documents';
-import { layerMend, mendOf, pictureLayer, pictureOf, type Mender } from '../mend';
+import { mendOf, pictureLayer, pictureOf, type Mender } from '../mend';
 
 const fileOf = (cut: Cut) => widestOf(cut.renditions);
 const ratioOf = (cut: Cut) => fileOf(cut).widthPx / fileOf(cut).heightPx;
@@ -74,12 +74,28 @@ export const largerPicture: Mender = (sick) => {
           p.cuts.some((o) => o.cut === c.cut && Math.abs(ratioOf(o) / ratioOf(c) - 1) < SAME_SHAPE),
         ),
     )
-    .flatMap((p) =>
-      layerMend(sick, `Show “${p.name}” instead, which has more pixels`, (l) =>
-        l.kind === 'picture' ? { ...l, picture: p.id } : l,
-      ),
-    );
+    .flatMap((p) => {
+      const { documents, scene, finding } = sick;
+      const layers = scene.layers.map((l) =>
+        l.id === finding.layerId && l.kind === 'picture' ? { ...l, picture: p.id } : l,
+      );
+      const marked = documents.project.pictures.map((one) => (one === p ? withMarksOf(own, p) : one));
+      return mendOf(sick, `Show “${p.name}” instead, which has more pixels`, {
+        project: { ...documents.project, pictures: marked },
+        scenes: { ...documents.scenes, [scene.id]: { ...scene, layers } },
+      });
+    });
 };
+
+/** A picture of the same drawing with what has to be seen of it, where nobody has marked anything on it: otherwise nothing could be missed. */
+const withMarksOf = (own: Picture, p: Picture): Picture => ({
+  ...p,
+  cuts: p.cuts.map((cut) => {
+    const same = own.cuts.find((c) => c.cut === cut.cut);
+    if (!same || cut.keepAreas.length > 0) return cut;
+    return { ...cut, keepAreas: same.keepAreas, focalPoint: same.focalPoint };
+  }),
+});
 
 /** The files of another picture of the same shape, taken into this one: every scene that shows it profits. */
 export const largerFiles: Mender = (sick) => {
