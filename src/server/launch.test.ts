@@ -29,7 +29,13 @@ const ROWS: readonly (readonly [string, LaunchFinding['rule'], number, string, R
     'emblem',
     /shows a circle of 192 lu.*without room for the circle/,
   ],
-  ['people wait', 'held-too-long', 1, '', /loaded 1.4 s after the tap.*from 400 ms to 3.5 s: 2.1 s of that after the loading/],
+  [
+    'people wait',
+    'held-too-long',
+    1,
+    '',
+    /loaded 1.4 s after the tap.*from 400 ms to 3.5 s: 2.1 s of that after the loading/,
+  ],
 ];
 
 /** The launch of the demo over a few cases that differ most, which is quick, or over all. */
