@@ -220,6 +220,8 @@ test('every part of a sentence is edited in place, and a circle of layers is ref
   await expect(coast).toContainText('Pinned 12.5 from all four edges');
   await coast.getByRole('button', { name: 'covers its box' }).click();
   await page.getByRole('dialog').getByRole('button', { name: /^tile/ }).click();
+  // It stays open for the size of a tile and its gaps.
+  await page.keyboard.press('Escape');
   await expect(coast).toContainText('tiled over its box, held at 50 % across');
   await coast.getByRole('button', { name: 'cut off' }).click();
   await page
