@@ -47,6 +47,9 @@ export function caseSize({ screen, rotation }: Case): string {
   return `${width} × ${height}`;
 }
 
+/** Of a scene that shows nothing but grounds. */
+export const NOTHING_TO_JUDGE = 'Nothing to judge yet: this scene shows no picture, text or panel.';
+
 /** “1 case”, “12 cases” */
 export const countCases = (n: number) => `${n} ${n === 1 ? 'case' : 'cases'}`;
 

@@ -9,7 +9,7 @@ import { whyNatural } from './natural';
 import { reason, type Reason } from './reason';
 
 export const AXIS_OF: Record<Side, Axis> = { left: 'x', right: 'x', top: 'y', bottom: 'y' };
-const endOf = (context: Context, side: Side): 'start' | 'end' =>
+export const endOf = (context: Context, side: Side): 'start' | 'end' =>
   sideAt(context, AXIS_OF[side], 'start') === side ? 'start' : 'end';
 
 const fitPart = (context: Context, { layer }: Asked, ...path: string[]) => {

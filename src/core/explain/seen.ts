@@ -1,35 +1,28 @@
 import { paintedRect } from '../fit/tiles';
 import { distances, type Rect, type Side } from '../geometry/rect';
-import type { PanelResult } from '../survey/result';
+import { holdersOf } from '../survey/pile';
 import { whyEdge } from './box';
-import { askedLayer, drawnLayer, sideAt, type Asked, type Context } from './context';
-import { AXIS_OF, whyDrawnEdge } from './drawn';
+import { askedLayer, drawnLayer, type Asked, type Context } from './context';
+import { AXIS_OF, endOf, whyDrawnEdge } from './drawn';
 import { reason, type Reason } from './reason';
 
 /** Less than what is said of a length. */
 const HAIR = 0.05;
-
-/** The clipping panels that hold a layer. */
-function clippingHolders({ result }: Context, parent: string | undefined): PanelResult[] {
-  const holder = result.layers.find((l) => l.id === parent);
-  if (holder?.kind !== 'panel') return [];
-  const more = clippingHolders({ result } as Context, holder.parent);
-  return holder.clip ? [holder, ...more] : more;
-}
 
 /**
  * Why what is seen of a picture ends where it does at one side: at the edge of a panel that cuts it off, at that of its own
  * box, or where the drawing itself ends, whichever lies furthest inside.
  */
 export function whySeenEdge(context: Context, asked: Asked, side: Side): Reason {
-  const { placement, parent } = drawnLayer(context, asked.layer.id);
+  const layer = drawnLayer(context, asked.layer.id);
+  const { placement } = layer;
   const { screen } = context.prepared.regions;
   const depth = (r: Rect) => distances(r, screen)[side];
   const axis = AXIS_OF[side];
-  const end = sideAt(context, axis, 'start') === side ? 'start' : 'end';
+  const end = endOf(context, side);
   const drawn = depth(paintedRect(placement));
   const box = placement.clipped ? depth(placement.box) : -Infinity;
-  const holders = clippingHolders(context, parent);
+  const holders = holdersOf(layer, context.result.layers).filter((h) => h.clip);
   const inner = holders.toSorted((a, b) => depth(b.box) - depth(a.box))[0];
   if (inner && depth(inner.box) > Math.max(drawn, box) + HAIR) {
     const panel = askedLayer(context, inner.id);

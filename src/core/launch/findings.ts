@@ -1,3 +1,4 @@
+import { isMore } from '../measure/accept';
 import { byOutcome, worse, type Outcome } from '../measure/judge';
 import type { Case } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
@@ -51,7 +52,7 @@ const acceptedOn = (launch: Launch, fault: LaunchFault, { id, screen }: Case) =>
     ({ given, ...a }) =>
       a.screens.includes(screen.id) &&
       acceptsFinding(a, fault, launch) &&
-      (!given || given.some((g) => g.case === id && fault.value <= g.value * (1 + 1e-6) + 1e-9)),
+      (!given || given.some((g) => g.case === id && !isMore(fault.value, g.value))),
   )?.reason;
 
 /** The cases on which a finding is not accepted. */

@@ -30,10 +30,13 @@ export type Acceptance = z.infer<typeof Acceptance>;
 /** The last bits of a sum are not worse; a part in a million of the value is not seen. */
 const slack = (value: number) => 1e-9 + Math.abs(value) * 1e-6;
 
+/** Whether a value is greater than one that was accepted, by more than rounding. */
+export const isMore = (value: number, accepted: number): boolean => value > accepted + slack(accepted);
+
 /** Whether a value is further beyond its limit than one that was accepted. */
 export function isWorse({ limit, value }: Pick<Breach, 'limit' | 'value'>, accepted: number): boolean {
   const isUnder = limit.min !== undefined && value < limit.min;
-  return isUnder ? value < accepted - slack(accepted) : value > accepted + slack(accepted);
+  return isUnder ? isMore(-value, -accepted) : isMore(value, accepted);
 }
 
 /** A case, and the screen that it is of. */

@@ -11,7 +11,7 @@ import {
 import { isZero } from '../scene/values';
 import type { When } from '../scene/when';
 import { sameJson } from '../scene/patch';
-import { fontHash, type TextStyle } from '../text/style';
+import { fontHash, USUAL_LINE, type TextStyle } from '../text/style';
 import { colourPart, paintPart } from './colour';
 import { clipPart, fitTokens, radiusPart } from './fit';
 import { capital, joined, type Part, type Path, type Token } from './parts';
@@ -25,9 +25,6 @@ export function sayWhen({ orientation, minWidth, maxWidth }: When): string {
   const width = from || upTo ? 'lu of width' : null;
   return [orientation && `in ${orientation}`, from, upTo, width].filter(Boolean).join(' ');
 }
-
-/** Factor of the type’s size from line to line that a text is added with; another one is said. */
-const USUAL_LINE = 1.3;
 
 const linesTo = (place: TextStyle['align']['x'], names: Pick<Names, 'mirrored'>) =>
   `lines to the ${place === 'middle' ? 'middle' : axisWords('x', names)[place]}`;

@@ -52,3 +52,6 @@ export const ProjectFont = z.looseObject({
   scripts: z.array(z.string().max(40)).max(60),
 });
 export type ProjectFont = z.infer<typeof ProjectFont>;
+
+/** Factor of the type’s size from line to line that a text is added with; a sentence says another one. */
+export const USUAL_LINE = 1.3;

@@ -13,7 +13,7 @@ import { openPart } from '../scene/open-part';
 import { Steps } from '../screens/Why';
 import { caseName, countCases } from '../words';
 import { sayOutcomes } from './say-cases';
-import { acceptanceOf } from './acceptance';
+import { acceptanceOf, onScreens } from './acceptance';
 import { AcceptForm } from './AcceptForm';
 import { Costs } from './Costs';
 import { MendPreview } from './MendPreview';
@@ -88,9 +88,7 @@ function Accept({ finding }: { finding: Finding }) {
       project.accepted = next(project.accepted ?? []);
     });
   const accept = (reason: string, chosen: readonly string[]) => {
-    const taken = on.filter(
-      ({ caseId, breach }) => !breach.accepted && chosen.includes(findCase(caseId, screens)?.screen.id ?? ''),
-    );
+    const taken = onScreens(on, chosen, screens).filter(({ breach }) => !breach.accepted);
     const given = taken.map(({ caseId, breach: { limit, value } }) => ({
       case: caseId,
       ...(limit.side && { side: limit.side }),

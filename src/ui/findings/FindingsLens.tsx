@@ -8,7 +8,7 @@ import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { FINDING_ORDERS, type View } from '../state/view';
-import { caseName, OUTCOME_SHAPES } from '../words';
+import { caseName, NOTHING_TO_JUDGE, OUTCOME_SHAPES } from '../words';
 import { MirrorNote } from '../scene/MirrorNote';
 import { Choices } from '../workbench/Choices';
 import { FindingDetail } from './FindingDetail';
@@ -112,8 +112,7 @@ function Lists({ order }: { order: View['order'] }) {
   const findings = useWorkbench((s) => s.found?.findings);
   if (order === 'limits') return <LimitsList />;
   if (!findings) return null;
-  if (!hasToJudge(scene))
-    return <p className="findings-none">Nothing to judge yet: this scene shows no picture, text or panel.</p>;
+  if (!hasToJudge(scene)) return <p className="findings-none">{NOTHING_TO_JUDGE}</p>;
   if (findings.length === 0)
     return (
       <p className="findings-none">

@@ -27,3 +27,10 @@ export function acceptanceOf(on: readonly MaybeAccepted[], screens: readonly Scr
     accepted: [...reasons].map(([reason, cases]) => ({ reason, cases })),
   };
 }
+
+/** Those of the cases that are on one of the chosen screens. */
+export const onScreens = <T extends { caseId: string }>(
+  on: readonly T[],
+  chosen: readonly string[],
+  screens: readonly Screen[],
+): T[] => on.filter(({ caseId }) => chosen.includes(findCase(caseId, screens)?.screen.id ?? ''));

@@ -21,7 +21,7 @@ import { AssignDialog } from './AssignDialog';
 import { ofDrop, ofFiles, type Incoming } from './dropped';
 import { FONT_ACCEPT, importFont, isFont, sayScripts } from './fonts';
 import { fileOf, placeImported } from './place-picture';
-import { arrivedOf, createQueue, type Batch, type Taken, type Waiting } from './queue';
+import { createQueue, type Batch, type Taken, type Waiting } from './queue';
 
 export const ACCEPT =
   '.png,.jpg,.jpeg,.webp,.avif,.svg,image/png,image/jpeg,image/webp,image/avif,image/svg+xml';
@@ -124,7 +124,7 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     (batch: Batch) => {
       if (batch.taken.length === 0) return;
       if (batch.asks) {
-        setArrived(arrivedOf(batch, fileOf));
+        setArrived(batch.taken.map(({ path, kept }) => ({ path, file: fileOf(kept) })));
         return;
       }
       place(batch.taken);

@@ -1,4 +1,3 @@
-import type { Arrived } from '@/core/pictures/assign';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import type { Incoming } from './dropped';
 import type { ImportItem } from './items';
@@ -63,6 +62,3 @@ export function createQueue({ importOne, onFault, onBatch }: QueueHost) {
     },
   };
 }
-
-export const arrivedOf = ({ taken }: Batch, fileOf: (kept: KeptFile) => Arrived['file']): Arrived[] =>
-  taken.map(({ path, kept }) => ({ path, file: fileOf(kept) }));

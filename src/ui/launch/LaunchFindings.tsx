@@ -9,7 +9,7 @@ import type { LaunchAdvice } from '@/core/launch/advice';
 import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { findCase } from '@/core/screens/cases';
-import { acceptanceOf } from '../findings/acceptance';
+import { acceptanceOf, onScreens } from '../findings/acceptance';
 import { AcceptForm } from '../findings/AcceptForm';
 import type { Launch } from '@/core/launch/launch';
 import { sayCases } from '../findings/say-cases';
@@ -57,9 +57,7 @@ function Accept({ finding }: { finding: LaunchFinding }) {
       l.accepted = next(l.accepted ?? [], l);
     });
   const accept = (reason: string, chosen: readonly string[]) => {
-    const taken = openCases(finding).filter(({ caseId }) =>
-      chosen.includes(findCase(caseId, screens)?.screen.id ?? ''),
-    );
+    const taken = onScreens(openCases(finding), chosen, screens);
     const given = taken.map(({ caseId, value }) => ({ case: caseId, value }));
     change((all, l) => [
       ...all,

@@ -10,6 +10,7 @@ import {
 import type { Placing } from '@/core/placing/rule';
 import type { Picture } from '@/core/pictures/picture';
 import { lu } from '@/core/scene/values';
+import { USUAL_LINE } from '@/core/text/style';
 import type { Layer, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
 import { guessRole } from '@/core/pictures/role';
 import { groundLayer, pictureLayer } from '../import/place-picture';
@@ -50,7 +51,7 @@ function textLayer(placing: Placing, more: Partial<TextLayer> = {}): TextLayer {
       font: 'sans',
       weight: 400,
       size: 18,
-      lineHeight: 1.3,
+      lineHeight: USUAL_LINE,
       colour: { light: '#1b1b1b', dark: '#ffffff' },
       align: { x: 'middle', y: 'start' },
     },

@@ -1,12 +1,11 @@
 import { gravestOfEach } from '@/core/measure/judge';
 import type { CaseResult } from '@/core/survey/survey';
 import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
-import { OUTCOME_SHAPES } from '../words';
+import { NOTHING_TO_JUDGE, OUTCOME_SHAPES } from '../words';
 
 /** Limits that a case breaks, in words. */
 export function BreachList({ result }: { result: CaseResult }) {
-  if (result.layers.every((l) => l.kind === 'ground'))
-    return <p className="quiet">Nothing to judge yet: this scene shows no picture, text or panel.</p>;
+  if (result.layers.every((l) => l.kind === 'ground')) return <p className="quiet">{NOTHING_TO_JUDGE}</p>;
   if (result.breaches.length === 0) {
     return <p className="outcome-clear">{OUTCOME_SHAPES.clear} Within all limits.</p>;
   }

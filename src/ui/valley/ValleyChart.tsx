@@ -21,7 +21,7 @@ import { AllowedBounds } from './AllowedBounds';
 import type { Range } from './allowed';
 import { LimitLines } from './LimitLines';
 import { MarkShape } from './MarkShape';
-import { seenBy } from './marks';
+import { judgedBy } from './marks';
 import { RATIO_LABELS } from './scale';
 import type { ValleyData } from './useValley';
 
@@ -64,7 +64,7 @@ function ChartMark({ cx, cy, mark, measure }: Shaped & { measure: ValleyMeasure 
   const chosen = useWorkbench((s) => s.view.case);
   if (cx === undefined || cy === undefined || !mark) return null;
   const c = findCase(mark.caseId, screens);
-  const { look, said } = seenBy(mark, measure);
+  const { look, said } = judgedBy(mark, measure);
   return (
     <MarkShape
       x={cx}

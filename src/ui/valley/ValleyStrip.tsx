@@ -15,7 +15,7 @@ import { MarkShape } from './MarkShape';
 import { lossAtY, RATIO_LABELS, ratioAt, xOf, yOf, type ValleyScale } from './scale';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 import type { NamedValley } from './named';
-import { seenBy } from './marks';
+import { judgedBy } from './marks';
 import { ValleyKey } from './ValleyKey';
 import { useValley, type ValleyData } from './useValley';
 import type { Range } from './allowed';
@@ -202,7 +202,7 @@ function Plot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {
       ))}
       {data.marks.map((m) => {
         const c = findCase(m.caseId, screens);
-        const { look, said } = seenBy(m, measure);
+        const { look, said } = judgedBy(m, measure);
         return (
           <MarkShape
             key={m.caseId}

@@ -4,7 +4,7 @@ import type { Mark } from '@/core/survey/mark';
 import { WORDS } from './limits';
 
 /** How a mark is drawn where one measure is looked at, and what is said of it. */
-export function seenBy({ outcomes, besides, losses, solid }: Mark, measure: ValleyMeasure) {
+export function judgedBy({ outcomes, besides, losses, solid }: Mark, measure: ValleyMeasure) {
   const failsBesides = besides[measure] === 'fail';
   const said = `${WORDS[measure]} ${sayShare(losses[measure])}, ${outcomes[measure]}`;
   return {
