@@ -16,6 +16,9 @@ export class RequestProblem extends Error {
   }
 }
 
+/** What went wrong, in words. */
+export const messageOf = (error: unknown): string => (error instanceof Error ? error.message : String(error));
+
 const UNREACHABLE = 'The server cannot be reached. What you change is kept here and saved when it is back.';
 
 /** What is not JSON, such as the page of a proxy in between, says nothing. */

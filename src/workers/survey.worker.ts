@@ -18,6 +18,7 @@ import { findInLaunch, type LaunchAsked, type LaunchFinding } from '@/core/launc
 import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
 import type { LaunchKept } from '@/core/launch/faults';
 import { launchIn } from '@/core/launch/survey';
+import { windowsAllow } from '@/core/launch/windows';
 import { applyPatch, type Patch } from '@/core/scene/patch';
 import { weightsOf } from '@/core/screens/weights';
 import { positionOf, seenParts, type SeenParts } from '@/core/solve/layer';
@@ -99,6 +100,7 @@ async function askedOf(documents: Documents, sceneId: string, more: readonly str
     outside: { fonts: known, pixels },
     newId: () => crypto.randomUUID(),
     earlier,
+    allows: windowsAllow(documents, sceneId, [...new Set(all.map((c) => c.screen))]),
   };
 }
 

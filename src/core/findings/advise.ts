@@ -34,6 +34,8 @@ export interface Asked {
   newId: () => string;
   /** a survey of the same cases, of which what still holds is taken over */
   earlier?: Earlier | null;
+  /** whether whatever draws the scene can do what a mend asks for; all of it when absent */
+  allows?: (after: Documents) => boolean;
 }
 
 const inputFor = ({ sceneId, outside }: Asked, documents: Documents) =>
@@ -50,6 +52,7 @@ export const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !
 function tried(asked: Asked, mend: Mend): { findings: Finding[]; outcomes: Outcomes } | null {
   const documents = applyPatch(asked.documents, mend.patch);
   if (!Scene.safeParse(documents.scenes[asked.sceneId]).success) return null;
+  if (asked.allows && !asked.allows(documents)) return null;
   try {
     const results = survey(inputFor(asked, documents), asked.cases, asked.earlier);
     return { findings: findingsOf(results, asked.cases), outcomes: tally(results) };

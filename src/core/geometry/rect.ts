@@ -124,3 +124,12 @@ export const unionArea = (rects: readonly Rect[]): number =>
 /** Whether a rectangle lies inside of another, edges on edges included. */
 export const contains = (outer: Rect, inner: Rect): boolean =>
   inner.x >= outer.x && inner.y >= outer.y && right(inner) <= right(outer) && bottom(inner) <= bottom(outer);
+
+/** How a rectangle becomes another: the way of its middle, right and down positive, and the furthest that a corner goes. */
+export function moveBetween(from: Rect, to: Rect): { shift: { x: number; y: number }; furthest: number } {
+  const [a, b] = [centreOf(from), centreOf(to)];
+  const across = [to.x - from.x, right(to) - right(from)];
+  const down = [to.y - from.y, bottom(to) - bottom(from)];
+  const furthest = Math.max(...across.flatMap((x) => down.map((y) => Math.hypot(x, y))));
+  return { shift: { x: b.x - a.x, y: b.y - a.y }, furthest };
+}

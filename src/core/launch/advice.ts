@@ -1,7 +1,6 @@
 import { openOn } from '../findings/advise';
 import { costsOf } from '../findings/costs';
 import { findingsOf, type Finding } from '../findings/finding';
-import type { Mend } from '../findings/mend';
 import type { Outcome } from '../measure/judge';
 import { Documents } from '../scene/documents';
 import { applyPatch, sameJson } from '../scene/patch';
@@ -10,10 +9,11 @@ import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput } from '../survey/survey';
 import { findInLaunch, launchFindings, openCases, type LaunchAsked, type LaunchFinding } from './findings';
+import type { LaunchMend } from './mend-kit';
 import { LAUNCH_MENDERS } from './mends';
 
 /** A mend that was tried on all cases. */
-export interface LaunchAdvice extends Mend {
+export interface LaunchAdvice extends LaunchMend {
   /** number of cases on which the finding is gone, of those on which it was */
   clears: number;
   /** other findings of the launch that are new or on more cases, with how many more */
@@ -28,7 +28,7 @@ interface Tried {
 }
 
 /** The documents and the findings after a mend; `null` where the launch cannot be drawn with it. */
-function tried(asked: LaunchAsked, mend: Mend): Tried | null {
+function tried(asked: LaunchAsked, mend: LaunchMend): Tried | null {
   const parsed = Documents.safeParse(applyPatch(asked.documents, mend.patch));
   const launch = parsed.data?.project.launches?.find((l) => l.id === asked.launch.id);
   if (!parsed.success || !launch) return null;
@@ -74,6 +74,10 @@ function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
     });
 }
 
+/** Whether a window of the system no longer draws something that it drew: nobody can do there what is asked for. */
+const leavesOut = (before: readonly LaunchFinding[], after: readonly LaunchFinding[]) =>
+  after.some((f) => f.rule === 'outside-stage' && !before.some((b) => b.id === f.id));
+
 /**
  * What would mend a finding of a launch: changes with which it is gone somewhere and less is wrong with the launch in
  * all. First those that help most, less what they cost in the scenes.
@@ -90,7 +94,7 @@ export function launchAdvice(
   return LAUNCH_MENDERS[finding.rule]({ ...asked, finding, newId })
     .flatMap((mend) => {
       const after = tried({ ...asked, earlier: kept }, mend);
-      if (!after) return [];
+      if (!after || leavesOut(before, after.findings)) return [];
       const gain = total - score(after.findings);
       const clears = casesOf(finding) - casesOf(after.findings.find((f) => f.id === finding.id));
       if (gain <= 0 || clears <= 0) return [];

@@ -3,8 +3,9 @@ import { byOutcome, worse, type Outcome } from '../measure/judge';
 import type { Case } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
 import { weightsOf } from '../screens/weights';
-import { createFaults, type LaunchFault, type LaunchKept, type Launched } from './faults';
-import { targetOf, type Launch } from './launch';
+import { faultKey, type LaunchFault } from './fault';
+import { createFaults, type LaunchKept, type Launched } from './faults';
+import { targetsOf, type Launch } from './launch';
 import { LAUNCH_RULES, launchOutcome, type LaunchAcceptance } from './limits';
 
 /** One case on which a finding holds. */
@@ -16,11 +17,18 @@ export interface LaunchFoundOn {
   accepted?: string;
 }
 
-export interface LaunchFinding extends Omit<LaunchFault, 'value' | 'say'> {
+export interface LaunchFinding extends Omit<LaunchFault, 'value' | 'say' | 'target'> {
   id: string;
   /** the worst of the cases on which it is not accepted */
   outcome: Outcome;
-  worst: { caseId: string; value: number; said: string; because: string[] };
+  worst: {
+    caseId: string;
+    value: number;
+    /** of the target whose first window it is, where a screen has several by the version of its system */
+    target?: string | null;
+    said: string;
+    because: string[];
+  };
   on: LaunchFoundOn[];
   /** how much of all weight the cases have on which it is not accepted, 0..1 */
   weight: number;
@@ -58,6 +66,16 @@ const acceptedOn = (launch: Launch, fault: LaunchFault, { id, screen }: Case) =>
 /** The cases on which a finding is not accepted. */
 export const openCases = ({ on }: LaunchFinding): LaunchFoundOn[] => on.filter((f) => !f.accepted);
 
+/** The worst case in words, and for which versions of the system it is so. */
+function saidOfWorst({ say, target }: LaunchFault) {
+  const { said, because } = say();
+  if (target === undefined) return { said, because };
+  const versions = target?.versions
+    ? `This is so for ${target.name}, ${target.versions}.`
+    : 'This is so for the other versions of the system.';
+  return { said, because: [versions, ...because], target: target?.id ?? null };
+}
+
 interface Found extends LaunchFoundOn {
   fault: LaunchFault;
 }
@@ -74,7 +92,7 @@ function findingOf(id: string, all: readonly Found[], weights: ReadonlyMap<strin
     stage,
     about,
     outcome: open.reduce<Outcome>((o, f) => worse(o, f.outcome), 'clear'),
-    worst: { caseId, value, ...fault.say() },
+    worst: { caseId, value, ...saidOfWorst(fault) },
     on: all.map(({ fault: _, ...on }) => on),
     weight: open.reduce((sum, f) => sum + (weights.get(f.caseId) ?? 0), 0),
     accepted: open.length === 0 ? all[0]!.accepted! : null,
@@ -88,12 +106,16 @@ export function findInLaunch(asked: LaunchAsked): LaunchFound {
   const weights = weightsOf(cases);
   const found = new Map<string, Found[]>();
   // Screens that are drawn alike may have different first windows.
-  for (const { shown, alike } of distinctCases(cases, ({ screen }) => targetOf(launch, screen)?.id ?? '')) {
+  const firstWindows = ({ screen }: Case) =>
+    targetsOf(launch, screen)
+      .map((t) => t?.id ?? '')
+      .join(' ');
+  for (const { shown, alike } of distinctCases(cases, firstWindows)) {
     for (const fault of faults.on(shown)) {
-      const { rule, stage, about, value } = fault;
+      const { rule, value } = fault;
       const outcome = launchOutcome(launch, rule, value);
       if (outcome === 'clear') continue;
-      const id = `${rule} ${stage} ${about}`.trim();
+      const id = faultKey(fault);
       const group = found.get(id) ?? [];
       found.set(id, group);
       for (const c of [shown, ...alike]) {

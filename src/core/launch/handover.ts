@@ -1,5 +1,5 @@
 import { isRepeated } from '../fit/tiles';
-import { bottom, partOf, right, type Rect } from '../geometry/rect';
+import { moveBetween, partOf, type Rect } from '../geometry/rect';
 import { areaInRound } from '../measure/glass';
 import { ciede2000, labOf } from '../pixels/colour';
 import type { FilePixels } from '../pixels/file';
@@ -7,11 +7,15 @@ import { colourAt, countOf, type Colours, type Rgba } from '../pixels/raster';
 import { sumOfAll, sumsOnGrid } from '../pixels/sums';
 import { backdropOf } from '../survey/backdrop';
 import type { CaseResult, PictureResult } from '../survey/result';
+import { commonPart, showAlike } from './content';
 
-/** A picture that two stages show at different places or in different sizes. */
+/** A picture, or two of one content, that two stages show at different places or in different sizes. */
 export interface Jump {
+  /** of the later stage */
   pictureId: string;
   name: string;
+  /** of the earlier stage, where that shows the same content as another picture */
+  wasName: string | null;
   /** layers of the earlier and of the later stage */
   layers: { before: string; after: string };
   from: Rect;
@@ -72,27 +76,30 @@ const picturesOf = ({ layers }: CaseResult): PictureResult[] =>
       l.kind === 'picture' && !isRepeated(l.placement) && l.placement.visible !== null,
   );
 
-function jumpOf(before: PictureResult, after: PictureResult): Jump {
-  const [from, to] = [before.placement.drawn, after.placement.drawn];
-  const corners = [
-    [to.x - from.x, to.y - from.y],
-    [right(to) - right(from), to.y - from.y],
-    [to.x - from.x, bottom(to) - bottom(from)],
-    [right(to) - right(from), bottom(to) - bottom(from)],
-  ] as const;
+function jumpOf(before: PictureResult, after: PictureResult, pixels: Pixels | null): Jump {
+  const { from, to } = commonPart(before, after, pixels);
   return {
     pictureId: after.pictureId,
     name: after.name,
+    wasName: before.pictureId === after.pictureId ? null : before.name,
     layers: { before: before.id, after: after.id },
     from,
     to,
-    shift: {
-      x: to.x + to.width / 2 - (from.x + from.width / 2),
-      y: to.y + to.height / 2 - (from.y + from.height / 2),
-    },
     scale: from.width > 0 ? to.width / from.width : 1,
-    furthest: Math.max(...corners.map(([x, y]) => Math.hypot(x, y))),
+    ...moveBetween(from, to),
   };
+}
+
+/** Of the pictures that may have become another one, the one from which the way is shortest. */
+function nearestJump(
+  after: PictureResult,
+  before: readonly PictureResult[],
+  pixels: Pixels | null,
+): Jump | null {
+  const same = before.filter((b) => b.pictureId === after.pictureId);
+  const alike = same.length > 0 || !pixels ? same : before.filter((b) => showAlike(b, after, pixels));
+  const jumps = alike.map((b) => jumpOf(b, after, pixels));
+  return jumps.toSorted((a, b) => a.furthest - b.furthest)[0] ?? null;
 }
 
 /**
@@ -107,15 +114,12 @@ export function handoverOf(
   fadeMs: number,
 ): Handover {
   const [were, are] = [picturesOf(before), picturesOf(after)];
-  const has = (list: PictureResult[], p: PictureResult) => list.some((o) => o.pictureId === p.pictureId);
-  const jumps = are.flatMap((p) => {
-    const was = were.find((o) => o.pictureId === p.pictureId);
-    return was ? [jumpOf(was, p)] : [];
-  });
+  const jumps = are.flatMap((p) => nearestJump(p, were, pixels) ?? []);
   const rest = {
     jumps,
-    appears: are.filter((p) => !has(were, p)).map((p) => p.name),
-    vanishes: were.filter((p) => !has(are, p)).map((p) => p.name),
+    appears: are.filter((p) => !jumps.some((j) => j.layers.after === p.id)).map((p) => p.name),
+    // One of several copies that all became one does not vanish either.
+    vanishes: were.filter((p) => nearestJump(p, are, pixels) === null).map((p) => p.name),
   };
   if (!pixels) return { flash: null, colours: null, ...rest };
   const [a, b] = [tilesOf(before, pixels), tilesOf(after, pixels)];

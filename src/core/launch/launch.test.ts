@@ -302,7 +302,11 @@ describe('a window of the system', () => {
       y: height - 100,
     });
     expect(boxOf('photo')!.drawn).toEqual({ x: 0, y: 0, width, height });
-    expect(outside.map((o) => o.layerId)).toEqual(['photo']);
+    // What is placed otherwise is told apart where it is seen.
+    expect(outside.map((o) => [o.layerId, o.placed ?? false])).toEqual([
+      ['photo', false],
+      ['logo', true],
+    ]);
   });
 
   it('that masks an icon draws it in its box, of which the circle is seen', () => {
@@ -351,7 +355,8 @@ describe('a window of the system', () => {
     const scene = { ...base.scene, layers: [...layers, text, { ...ground('#000000'), id: 'second' }] };
     for (const system of ['flat', 'icon'] as const) {
       const { outside, scene: drawn } = asDrawn(scene, { system, padding: 0, empty: false });
-      expect(outside.map((o) => o.layerId).toSorted()).toEqual(['photo', 'second', 'text']);
+      const left = outside.filter((o) => !o.placed).map((o) => o.layerId);
+      expect(left.toSorted()).toEqual(['photo', 'second', 'text']);
       expect(drawn.layers.filter((l) => l.kind === 'ground').map((l) => l.id)).toEqual(['ground']);
     }
   });

@@ -33,7 +33,10 @@ export const Stage = z.looseObject({
 });
 export type Stage = z.infer<typeof Stage>;
 
-/** Screens whose system shows a first window of a given kind: those of the families and kinds, and those by id. */
+/**
+ * Screens whose system shows a first window of a given kind: those of the families and kinds, and those by id; where it
+ * names versions of the system, on these alone.
+ */
 export const Target = z.looseObject({
   id: Id,
   name: z.string().min(1).max(120),
@@ -41,6 +44,8 @@ export const Target = z.looseObject({
   families: z.array(Screen.shape.family),
   kinds: z.array(z.enum(KINDS)),
   ids: z.array(Id).max(500),
+  /** of the system, in words of one's own, such as “from 12 on” */
+  versions: z.string().trim().min(1).max(80).optional(),
   system: z.enum(['flat', 'icon', 'layout']),
   /** its own scene for the first window; that of the first stage when absent */
   scene: Id.optional(),
@@ -88,18 +93,43 @@ export const isIn = ({ families, kinds, ids }: Target, screen: Screen): boolean 
   );
 };
 
-/** The target that a screen belongs to; the first where several claim it, `null` where none does. */
-export const targetOf = (launch: Launch, screen: Screen): Target | null =>
-  launch.targets.find((t) => isIn(t, screen)) ?? null;
+/** Versions are the same whatever their capitals. */
+const versionsOf = ({ versions = '' }: Pick<Target, 'versions'>) => versions.toLowerCase();
 
-/** Screens that several targets claim, which is an error, and those that none does. */
+/** The versions that the targets of a launch name, each once, as they are first written. */
+export const versionsIn = ({ targets }: Launch): string[] =>
+  targets.flatMap((t, i) =>
+    t.versions && targets.findIndex((o) => versionsOf(o) === versionsOf(t)) === i ? [t.versions] : [],
+  );
+
+/**
+ * The targets that a screen may belong to: first that of all versions of its system, then those of the versions that are
+ * named; the first of each where several claim it. `null` stands for the first stage as it is described: where no target
+ * claims the screen, and where one alone does that names versions, for all others of them.
+ */
+export function targetsOf(launch: Launch, screen: Screen): (Target | null)[] {
+  const claiming = launch.targets.filter((t) => isIn(t, screen));
+  const each = claiming.filter((t, i) => claiming.findIndex((o) => versionsOf(o) === versionsOf(t)) === i);
+  const usual = each.find((t) => !t.versions);
+  const others = each.filter((t) => t !== usual);
+  return usual || others.length > 1 ? [...(usual ? [usual] : []), ...others] : [null, ...others];
+}
+
+/** The target that a screen belongs to when its system has given versions; that of any version where none names them. */
+export function targetOf(launch: Launch, screen: Screen, versions = ''): Target | null {
+  const all = targetsOf(launch, screen);
+  return all.find((t) => versionsOf(t ?? {}) === versions.toLowerCase()) ?? all[0]!;
+}
+
+/** Screens that several targets claim for the same versions, which is an error, and those that none does. */
 export function coverageOf(launch: Launch, screens: readonly Screen[]) {
   const claimed = screens.map((screen) => ({
     screen,
     targets: launch.targets.filter((t) => isIn(t, screen)),
   }));
+  const isTwice = (targets: readonly Target[]) => new Set(targets.map(versionsOf)).size < targets.length;
   return {
-    claimedTwice: claimed.filter((c) => c.targets.length > 1),
+    claimedTwice: claimed.filter((c) => isTwice(c.targets)),
     unclaimed: claimed.filter((c) => c.targets.length === 0).map((c) => c.screen),
   };
 }
@@ -111,9 +141,12 @@ export interface ScreenStage extends Stage {
   empty: boolean;
 }
 
-/** The stages as they come on one screen. */
-export function stagesOn(launch: Launch, screen: Screen): ScreenStage[] {
-  const target = targetOf(launch, screen);
+/** The stages as they come on one screen. @param target of the screen, whose first window is shown */
+export function stagesOn(
+  launch: Launch,
+  screen: Screen,
+  target: Target | null = targetOf(launch, screen),
+): ScreenStage[] {
   return launch.stages.map((stage, i) => {
     const own = stage.padding ?? 0;
     if (i > 0 || !target || stage.system === 'app') return { ...stage, padding: own, empty: false };

@@ -10,6 +10,7 @@ export const LAUNCH_RULES = [
   'icon-masked',
   'flash',
   'jump',
+  'bar-change',
   'held-too-long',
   'fade-cut-short',
 ] as const;
@@ -45,6 +46,11 @@ export const LAUNCH_LIMITS: Record<LaunchRule, LaunchLimit & { reason: string }>
     reason: 'Mean difference of colour (CIEDE2000) of the two frames: 100 is black to white.',
   },
   jump: { warn: 1, fail: 8, reason: 'A corner that moves by more than 1 lu in one frame is seen to jump.' },
+  'bar-change': {
+    warn: 0,
+    fail: null,
+    reason: 'A bar that comes or goes between two stages is seen to, and moves what is measured from it.',
+  },
   'held-too-long': {
     warn: 100,
     fail: 3000,
@@ -109,6 +115,11 @@ export const LAUNCH_VALUES: Record<LaunchRule, Words | null> = {
   },
   jump: {
     noun: 'a corner that moves in one frame',
+    say: sayLength,
+    typed: { unit: 'lu', factor: 1, step: 1 },
+  },
+  'bar-change': {
+    noun: 'what a bar takes or gives',
     say: sayLength,
     typed: { unit: 'lu', factor: 1, step: 1 },
   },

@@ -3,7 +3,8 @@ import type { Case } from '../screens/cases';
 import { createKeeping, type Keeping } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { surveyInput, type CaseResult, type Outside as Handed } from '../survey/survey';
-import { stagesOn, type Launch, type ScreenStage } from './launch';
+import type { Bars } from '../scene/scene';
+import { stagesOn, targetOf, type Launch, type ScreenStage, type Target } from './launch';
 import { asDrawn, type AsDrawn } from './system';
 
 /** One stage on one case. */
@@ -22,7 +23,12 @@ export const launchIn = ({ project }: Documents, id: string): Launch | undefined
 export type LaunchEarlier = ReadonlyMap<string, Earlier>;
 
 export interface LaunchSurvey {
-  on: (c: Case) => StageResult[];
+  /** @param target of the screen, whose first window is shown; the usual one when absent */
+  on: (c: Case, target?: Target | null) => StageResult[];
+  /** a stage as it would be with the bars of another scene */
+  withBars: (c: Case, stage: ScreenStage, bars: Bars) => CaseResult;
+  /** a stage as it would be if it were drawn by the rules of its scene */
+  byRules: (c: Case, stage: ScreenStage) => CaseResult;
   /** for the next survey of the launch, after an edit */
   kept: () => LaunchEarlier;
 }
@@ -40,14 +46,14 @@ export function createLaunchSurvey(
   earlier: LaunchEarlier = new Map(),
 ): LaunchSurvey {
   const made = new Map<string, Keeping & { outside: AsDrawn['outside'] }>();
-  const drawnBy = (stage: ScreenStage) => {
+  const drawnBy = (stage: ScreenStage, bars: Bars | null = null) => {
     const { scene: id, system, padding, empty } = stage;
-    const key = `${id} ${system} ${padding} ${empty}`;
+    const key = `${id} ${system} ${padding} ${empty} ${bars ? JSON.stringify(bars) : ''}`;
     const known = made.get(key);
     if (known) return known;
     const scene = documents.scenes[id];
     if (!scene) throw new Error(`The launch shows the scene “${id}”, which is not there.`);
-    const drawn = asDrawn(scene, stage);
+    const drawn = asDrawn(bars ? { ...scene, bars } : scene, stage);
     // Pixels only serve what limits are held against.
     const plain = surveyInput(documents, drawn.scene, { ...handed, pixels: null });
     const input = { ...plain, limits: [], accepted: [] };
@@ -56,11 +62,13 @@ export function createLaunchSurvey(
     return entry;
   };
   return {
-    on: (c) =>
-      stagesOn(launch, c.screen).map((stage) => {
+    on: (c, target = targetOf(launch, c.screen)) =>
+      stagesOn(launch, c.screen, target).map((stage) => {
         const { on, outside } = drawnBy(stage);
         return { stage, result: stage.empty ? null : on(c), outside };
       }),
+    byRules: (c, stage) => drawnBy({ ...stage, system: 'layout' }).on(c),
+    withBars: (c, stage, bars) => drawnBy(stage, bars).on(c),
     kept: () => new Map([...made].map(([key, { kept }]) => [key, kept])),
   };
 }

@@ -2,7 +2,9 @@ import type { Fit } from '../fit/rule';
 import { fillScreen } from '../placing/presets';
 import type { AxisRule, Placing } from '../placing/rule';
 import { type GroundLayer, type Layer, type PanelLayer, type PictureLayer, type Scene } from '../scene/scene';
-import { lu } from '../scene/values';
+import { isZero, lu, type Length } from '../scene/values';
+import type { Axis } from '../geometry/rect';
+import { sayNumber } from '../formats/numbers';
 import type { ScreenStage, System } from './launch';
 
 /**
@@ -20,6 +22,8 @@ export const MASK_ID = 'system-mask';
 export interface Outside {
   layerId: string;
   why: string;
+  /** that it is drawn, but may lie elsewhere than its rule says: on which cases it does, their results tell */
+  placed?: true;
 }
 
 /** A scene as a window of the system really draws it. */
@@ -33,7 +37,7 @@ const centred: Fit['align'] = {
   x: { percent: 50, offset: lu(0) },
   y: { percent: 50, offset: lu(0) },
 };
-const plainFit = (size: Fit['size'], clip: boolean): Fit => ({
+export const plainFit = (size: Fit['size'], clip: boolean): Fit => ({
   size,
   repeat: { x: 'no-repeat', y: 'no-repeat' },
   align: centred,
@@ -52,7 +56,7 @@ const middle = (region: 'screen' | 'parent', extent: ReturnType<typeof extentOf>
 const isFullBleed = ({ placing: { x, y } }: PictureLayer) => x.kind === 'edges' && y.kind === 'edges';
 
 /** Along an axis a window of the system only knows its start, its middle and its end. */
-function sideOf(rule: AxisRule): AxisRule {
+export function sideOf(rule: AxisRule): AxisRule {
   const extent = { kind: 'natural' as const };
   if (rule.kind === 'start' || rule.kind === 'end')
     return { kind: rule.kind, edge: { region: 'screen', offset: lu(0) }, extent };
@@ -63,6 +67,57 @@ function sideOf(rule: AxisRule): AxisRule {
 function plain({ placing, fit }: { placing: Placing; fit: Fit }, layer: PictureLayer): PictureLayer {
   const { id, name, role, visible, picture, kind } = layer;
   return { id, name, role, visible, picture, kind, placing, fit };
+}
+
+const sayTyped = (length: Length) =>
+  'named' in length ? 'a named length' : `${sayNumber(length.value)} ${length.unit}`;
+
+const SIDE_WORDS = { x: { start: 'left', end: 'right' }, y: { start: 'top', end: 'bottom' } } as const;
+
+/** What a rule says along an axis that a flat window does not know, each in a few words. */
+function droppedAlong(axis: Axis, rule: AxisRule): string[] {
+  const size = rule.kind === 'edges' || rule.extent.kind !== 'natural' ? [`its ${AXIS_NOUNS[axis]}`] : [];
+  if (rule.kind === 'middle')
+    return isZero(rule.shift) ? size : [...size, `the shift of its middle by ${sayTyped(rule.shift)}`];
+  const edges = rule.kind === 'edges' ? [] : [{ edge: rule.edge, side: SIDE_WORDS[axis][rule.kind] }];
+  const offsets = edges
+    .filter(({ edge }) => !isZero(edge.offset))
+    .map(({ edge, side }) => `its distance of ${sayTyped(edge.offset)} from the ${side}`);
+  return [...size, ...offsets];
+}
+const AXIS_NOUNS = { x: 'width', y: 'height' } as const;
+
+/** What a window of the system leaves out of how a picture looks; `null` where it draws it as it is. */
+function lookDropped({ tint, opacity = 1, fit }: PictureLayer): string | null {
+  const list = [
+    ...(tint ? ['its tint'] : []),
+    ...(opacity < 1 ? ['its opacity'] : []),
+    ...(isZero(fit.cornerRadius) ? [] : ['its round corners']),
+  ];
+  return list.length > 0 ? `this window draws the file as it is: ${sayDropped(list)}` : null;
+}
+const sayDropped = (list: readonly string[]) =>
+  `${list.join(', ')} ${list.length > 1 ? 'are' : 'is'} dropped`;
+
+/** What a flat window leaves out of how a picture is placed. */
+function placingDropped(layer: PictureLayer): string {
+  if (isFullBleed(layer))
+    return 'this window does not scale a picture in its shape: it is stretched over the whole screen';
+  const { x, y } = layer.placing;
+  const list = [
+    ...droppedAlong('x', x),
+    ...droppedAlong('y', y),
+    ...(layer.when ? ['its rules that differ'] : []),
+  ];
+  const left = list.length > 0 ? `: ${sayDropped(list)}` : '';
+  return `this window draws a picture at its natural size, flush with a side of the screen or in its middle${left}`;
+}
+
+/** Of a picture in a flat window. Where it only is placed otherwise, that is seen where it then lies elsewhere. */
+function dropped(layer: PictureLayer): Outside {
+  const look = lookDropped(layer);
+  const why = [placingDropped(layer), look].filter((w) => w !== null).join('; ');
+  return { layerId: layer.id, why, ...(look === null && !isFullBleed(layer) && { placed: true as const }) };
 }
 
 const visible = (scene: Scene) => scene.layers.filter((l) => l.visible);
@@ -89,10 +144,7 @@ function flat(scene: Scene): AsDrawn {
   );
   const outside = [
     ...moreGrounds(scene),
-    ...pictures.filter(isFullBleed).map((l) => ({
-      layerId: l.id,
-      why: 'this window does not scale a picture in its shape: it is stretched over the whole screen',
-    })),
+    ...pictures.map(dropped),
     ...shown
       .filter((l) => l.kind === 'text' || l.kind === 'panel')
       .map((l) => ({ layerId: l.id, why: `this window draws no ${l.kind}` })),
@@ -131,6 +183,8 @@ function icon(scene: Scene, padding: number): AsDrawn {
   if (first) {
     const box = extentOf(ICON_WINDOW.box * (1 - 2 * padding));
     const placing: Placing = { x: middle('parent', box), y: middle('parent', box) };
+    const look = lookDropped(first);
+    if (look) outside.push({ layerId: first.id, why: look });
     layers.push(mask(), { ...plain({ placing, fit: plainFit('contain', true) }, first), parent: MASK_ID });
   }
   if (second) {

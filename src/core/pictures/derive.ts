@@ -7,9 +7,23 @@ import { Hash, type Picture } from './picture';
 const share = z.number().min(0).max(1);
 const side = z.int().min(1).max(16384);
 
-/** A file that is made from another: in another size, or without the room around it. */
+const room = z.int().min(0).max(16384);
+
+/** A file that is made from another: in another size, without the room around it, or with more of it. */
 export const Derivation = z.discriminatedUnion('make', [
   z.object({ make: z.literal('size'), hash: Hash, widthPx: side, heightPx: side }),
+  z.object({
+    make: z.literal('room'),
+    hash: Hash,
+    /** of the drawing, px */
+    widthPx: side,
+    heightPx: side,
+    /** see-through, around it, px */
+    left: room,
+    right: room,
+    top: room,
+    bottom: room,
+  }),
   z.object({
     make: z.literal('trim'),
     hash: Hash,

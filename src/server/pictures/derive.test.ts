@@ -52,6 +52,29 @@ describe('a file made from another', () => {
     });
   });
 
+  it('has see-through room around its drawing, of as many pixels as were asked for, also of a photo', async () => {
+    const photo = sharp({ create: { width: 40, height: 20, channels: 3, background: '#08f' } });
+    const { hash } = await keepFile(await photo.jpeg().toBuffer(), 'photo.jpg');
+    const asked = {
+      make: 'room' as const,
+      hash,
+      widthPx: 80,
+      heightPx: 40,
+      left: 5,
+      right: 0,
+      top: 0,
+      bottom: 30,
+    };
+    const made = await deriveFile(asked);
+    expect(made).toMatchObject({ type: 'png', widthPx: 85, heightPx: 70, transparent: true });
+    const { data, info } = await sharp(await readOriginal(made.hash))
+      .raw()
+      .toBuffer({ resolveWithObject: true });
+    const alpha = (x: number, y: number) => data[(y * info.width + x) * info.channels + info.channels - 1];
+    expect([alpha(4, 20), alpha(5, 0), alpha(84, 39), alpha(84, 40)]).toEqual([0, 255, 255, 0]);
+    await expect(deriveFile({ ...asked, left: 16384, top: 16384 })).rejects.toMatchObject({ status: 422 });
+  });
+
   it('ends at its last pixel when its master is an opaque drawing, whatever its size', async () => {
     const drawing =
       '<svg xmlns="http://www.w3.org/2000/svg" width="2401" height="1801"><rect width="2401" height="1801" fill="#369"/></svg>';

@@ -1,5 +1,6 @@
 import { zipSync } from 'fflate';
 import sharp from 'sharp';
+import { targetOf } from '@/core/launch/launch';
 import { createLaunchSurvey, launchIn } from '@/core/launch/survey';
 import { framesOf, shownAt, timelineOf, type Start } from '@/core/launch/timeline';
 import { findCase } from '@/core/screens/cases';
@@ -17,6 +18,8 @@ export interface FilmAsked {
   launchId: string;
   caseId: string;
   start: Start;
+  /** of the system, as the targets of the launch name them; any when absent */
+  versions?: string;
   /** px per lu; the screen’s own density when absent */
   scale?: number;
 }
@@ -25,14 +28,17 @@ const MOST_SIDE_PX = 4096;
 const MOST_FRAMES = 600;
 
 /** The film of one case, ready to be drawn at any time. @throws Problem 404, 422 */
-function filmOf({ projectId, launchId, caseId, start, scale }: FilmAsked) {
+function filmOf({ projectId, launchId, caseId, start, versions, scale }: FilmAsked) {
   const { documents } = loadProject(projectId);
   const launch = launchIn(documents, launchId);
   if (!launch) throw notFound('This launch');
   const found = findCase(caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
   const fonts = fontsFor(documents);
-  const stages = createLaunchSurvey(documents, launch, { fonts }).on(found);
+  const stages = createLaunchSurvey(documents, launch, { fonts }).on(
+    found,
+    targetOf(launch, found.screen, versions),
+  );
   const film = createFilm(
     stages.map((s) => s.result),
     { scale: scale ?? found.screen.density, glass: true, fonts },

@@ -1,12 +1,11 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Start } from '@/core/launch/timeline';
 import type { Case } from '@/core/screens/cases';
 import { download } from '../download';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useClock } from './clock';
-import { launchOf } from './launched';
+import { launchOf, type Starting } from './launched';
 
 /** Files that are made for long are fetched, so that it can be said and called off. */
 function useMaking() {
@@ -30,12 +29,14 @@ function useMaking() {
 }
 
 /** The film of the chosen case and its present picture, to take away; as it was saved last. */
-export function Downloads({ c, start }: { c: Case; start: Start }) {
+export function Downloads({ c, starting }: { c: Case; starting: Starting }) {
   const clock = useClock();
   const { making, make } = useMaking();
   const projectId = useWorkbench((s) => s.documents.project.id);
   const launchId = useWorkbench((s) => launchOf(s.documents)?.id);
   const base = `/api/projects/${projectId}/launches/${launchId}/cases/${c.id}`;
+  const { start, versions } = starting;
+  const how = `start=${start}${versions && `&versions=${encodeURIComponent(versions)}`}`;
   const name = `launch-${c.id}-${start}`;
   if (making)
     return (
@@ -54,7 +55,7 @@ export function Downloads({ c, start }: { c: Case; start: Start }) {
         size="sm"
         onClick={() => {
           const t = Math.round(clock.now());
-          void make(`${base}/frame?start=${start}&t=${t}`, `${name}-${t}ms.png`);
+          void make(`${base}/frame?${how}&t=${t}`, `${name}-${t}ms.png`);
         }}
       >
         this moment, PNG
@@ -62,14 +63,14 @@ export function Downloads({ c, start }: { c: Case; start: Start }) {
       <Button
         variant="quiet"
         size="sm"
-        onClick={() => void make(`${base}/film?start=${start}&as=webp`, `${name}.webp`)}
+        onClick={() => void make(`${base}/film?${how}&as=webp`, `${name}.webp`)}
       >
         the film, WebP
       </Button>
       <Button
         variant="quiet"
         size="sm"
-        onClick={() => void make(`${base}/film?start=${start}&as=png`, `${name}.zip`)}
+        onClick={() => void make(`${base}/film?${how}&as=png`, `${name}.zip`)}
       >
         its pictures, ZIP
       </Button>

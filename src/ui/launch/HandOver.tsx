@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { sayNumber, sayRatio } from '@/core/formats/numbers';
 import { handoverOf, type Handover, type Jump } from '@/core/launch/handover';
 import { fadeOf } from '@/core/launch/timeline';
@@ -63,7 +63,7 @@ function Overlay({
           </marker>
         </defs>
         {jumps.map((j) => (
-          <JumpLines key={j.pictureId} jump={j} unit={1 / scale} />
+          <JumpLines key={j.layers.after} jump={j} unit={1 / scale} />
         ))}
       </svg>
     </div>
@@ -74,8 +74,8 @@ function Words({ h }: { h: Handover }) {
   return (
     <ul className="plain-list handover-words">
       {h.jumps.map((j) => (
-        <li key={j.pictureId}>
-          <b>{j.name}</b>{' '}
+        <li key={j.layers.after}>
+          <b>{j.wasName === null ? j.name : `${j.wasName}, then ${j.name}`}</b>{' '}
           <span className="figures">
             {j.furthest < 0.05
               ? 'stays where it is'
@@ -97,14 +97,20 @@ function Words({ h }: { h: Handover }) {
   );
 }
 
+interface Props {
+  film: Film;
+  /** which stage hands over, where it is not the last */
+  at: number;
+  onChoose: (stage: number) => void;
+}
+
 /** How one stage hands over to the next on one case, laid over each other, with what moves and by how much. */
-export function HandOver({ film }: { film: Film }) {
+export function HandOver({ film, at: wanted, onChoose }: Props) {
   const scenes = useWorkbench((s) => s.documents.scenes);
   const documents = useWorkbench((s) => s.documents);
   const { pixels } = useOutside();
   const { stages } = film;
-  const [picked, setPicked] = useState(0);
-  const at = Math.min(picked, Math.max(0, stages.length - 2));
+  const at = Math.min(wanted, Math.max(0, stages.length - 2));
   const [before, after] = [stages[at]?.result, stages[at + 1]?.result];
   const fadeMs = stages[at + 1] ? fadeOf(stages[at + 1]!.stage) : 0;
   const h = useMemo(
@@ -127,7 +133,7 @@ export function HandOver({ film }: { film: Film }) {
             .slice(1)
             .map((_, i) => ({ value: String(i), label: `${nameOf(i)} to ${nameOf(i + 1)}` }))}
           value={String(at)}
-          onChoose={(i) => setPicked(Number(i))}
+          onChoose={(i) => onChoose(Number(i))}
         />
       )}
       {before && after && h ? (

@@ -76,26 +76,23 @@ function Accept({ finding }: { finding: LaunchFinding }) {
 interface DetailProps {
   finding: LaunchFinding;
   trial: LaunchAdvice | null;
+  /** shows where a finding is worst */
+  onOpen: (finding: LaunchFinding) => void;
   onTry: (mend: LaunchAdvice | null) => void;
   onTake: (mend: LaunchAdvice) => void;
 }
 
-function Detail({ finding, trial, onTry, onTake }: DetailProps) {
-  const store = useWorkbenchStore();
+function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
   const screens = useWorkbench((s) => s.screens);
   const advice = useAdvice(finding);
   const worst = findCase(finding.worst.caseId, screens);
-  const show = () =>
-    store.setState(({ view }) => ({
-      view: { ...view, case: finding.worst.caseId, appearance: worst?.appearance ?? view.appearance },
-    }));
   return (
     <div className="launch-detail">
       <p className="quiet">
         Because: {finding.worst.because.join(' ')} {LAUNCH_LIMITS[finding.rule].reason}
       </p>
       {worst && (
-        <Button variant="quiet" size="sm" onClick={show}>
+        <Button variant="quiet" size="sm" onClick={() => onOpen(finding)}>
           worst: {caseName(worst)}, {worst.appearance}
         </Button>
       )}
@@ -109,15 +106,19 @@ function Detail({ finding, trial, onTry, onTake }: DetailProps) {
             <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases,{' '}
             <span className="quiet">{sayCosts(mend)}</span>{' '}
             <span className="text-nowrap">
-              <Button
-                variant="quiet"
-                size="sm"
-                aria-pressed={trial?.label === mend.label}
-                aria-label={`Look at: ${mend.label}`}
-                onClick={() => onTry(trial?.label === mend.label ? null : mend)}
-              >
-                look
-              </Button>
+              {mend.make ? (
+                <span className="quiet">{mend.make.length} files are made </span>
+              ) : (
+                <Button
+                  variant="quiet"
+                  size="sm"
+                  aria-pressed={trial?.label === mend.label}
+                  aria-label={`Look at: ${mend.label}`}
+                  onClick={() => onTry(trial?.label === mend.label ? null : mend)}
+                >
+                  look
+                </Button>
+              )}
               <Button
                 variant="quiet"
                 size="sm"
@@ -160,7 +161,11 @@ export function LaunchFindings({ findings, ...detail }: Props) {
               type="button"
               className="launch-finding"
               aria-expanded={open === f.id}
-              onClick={() => setOpen(open === f.id ? null : f.id)}
+              onClick={() => {
+                setOpen(open === f.id ? null : f.id);
+                // The figures that are said are those of the case that is then seen beside them.
+                if (open !== f.id) detail.onOpen(f);
+              }}
             >
               <span className={`outcome-${f.outcome}`}>{f.accepted ? '✓' : OUTCOME_SHAPES[f.outcome]}</span>{' '}
               <b>{RULE_WORDS[f.rule]}</b>{' '}
@@ -168,7 +173,7 @@ export function LaunchFindings({ findings, ...detail }: Props) {
               <span className="quiet figures">
                 {sayCases(f.on.length, f.on.length - openCases(f).length, f.weight)}
               </span>
-              <span className="launch-said">{f.worst.said}</span>
+              <span className="launch-said">at worst {f.worst.said}</span>
             </button>
             {open === f.id && <Detail finding={f} {...detail} />}
           </li>

@@ -5,7 +5,7 @@ import { CHECKLIST } from '@/core/launch/checklist';
 import type { LaunchFinding } from '@/core/launch/findings';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import { newLaunch } from '@/core/launch/new';
-import type { Start } from '@/core/launch/timeline';
+import { versionsIn } from '@/core/launch/launch';
 import { applyPatch } from '@/core/scene/patch';
 import { findCase } from '@/core/screens/cases';
 import { useAsked, type Asking } from '../state/ask';
@@ -17,10 +17,12 @@ import { ClockProvider, createClock } from './clock';
 import { Downloads } from './Downloads';
 import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';
 import { HandOver } from './HandOver';
-import { launchOf, useFilms } from './launched';
+import { launchOf, useFilms, type Starting } from './launched';
 import { LaunchFindings } from './LaunchFindings';
 import { LaunchLimits } from './LaunchLimits';
 import { StageColumn } from './StageColumn';
+import { withFilesMade } from './make-files';
+import { messageOf } from '../api';
 import { Controls, TimeBar } from './Timeline';
 
 const SHOWS = [
@@ -74,31 +76,52 @@ function Open() {
   const caseId = useWorkbench((s) => s.view.case);
   const appearance = useWorkbench((s) => s.view.appearance);
   const [trial, setTrial] = useState<{ mend: LaunchAdvice; of: typeof now } | null>(null);
-  const [start, setStart] = useState<Start>('cold');
+  const [wanted, setStarting] = useState<Starting>({ start: 'cold', versions: '' });
+  const [handOver, setHandOver] = useState(0);
   const [show, setShow] = useState<Show>('play');
   // A mend that is looked at is gone once anything else was changed.
   const tried = trial?.of === now ? trial.mend : null;
   const documents = useMemo(() => (tried ? applyPatch(now, tried.patch) : now), [now, tried]);
   const launch = launchOf(documents)!;
+  const versions = versionsIn(launch);
+  // Words that nobody uses any more stand for no version.
+  const starting = versions.includes(wanted.versions) ? wanted : { ...wanted, versions: '' };
   const cases = useTelling(twelve);
   const chosen = useMemo(() => {
     const id = caseId?.replace(/(light|dark)$/, appearance);
     const c = id ? findCase(id, screens) : null;
     return c ? [c] : cases.slice(0, 1);
   }, [caseId, appearance, screens, cases]);
-  const films = useFilms(documents, cases, start);
-  const [own] = useFilms(documents, chosen, start);
+  const films = useFilms(documents, cases, starting);
+  const [own] = useFilms(documents, chosen, starting);
   const asking = useCallback<Asking<LaunchFinding[]>>(
     (worker, asked) => worker.launchFindings(asked, launchOf(asked)?.id ?? ''),
     [],
   );
   const findings = useAsked(asking);
-  const take = ({ patch }: LaunchAdvice) => {
-    const after = applyPatch(store.getState().documents, patch);
-    edit(store, (d) => {
-      Object.assign(d, after);
-    });
-    setTrial(null);
+  const take = async ({ patch, make }: LaunchAdvice) => {
+    try {
+      const made = await withFilesMade(now.project.id, patch, make ?? []);
+      const after = applyPatch(store.getState().documents, made);
+      edit(store, (d) => {
+        Object.assign(d, after);
+      });
+      setTrial(null);
+    } catch (error) {
+      store.setState({ message: messageOf(error) });
+    }
+  };
+  const showWorst = ({ stage, worst }: LaunchFinding) => {
+    const { target } = worst;
+    if (target !== undefined) {
+      const of = launch.targets.find((t) => t.id === target)?.versions ?? '';
+      setStarting({ ...starting, versions: of });
+    }
+    setHandOver(stage);
+    const c = findCase(worst.caseId, screens);
+    store.setState(({ view }) => ({
+      view: { ...view, case: worst.caseId, appearance: c?.appearance ?? view.appearance },
+    }));
   };
   return (
     <div className="columns">
@@ -107,7 +130,7 @@ function Open() {
         {tried && (
           <p className="launch-trial" role="status">
             Shown with: <b>{tried.label}</b>{' '}
-            <Button variant="quiet" size="sm" onClick={() => take(tried)}>
+            <Button variant="quiet" size="sm" onClick={() => void take(tried)}>
               do it
             </Button>
             <Button variant="quiet" size="sm" onClick={() => setTrial(null)}>
@@ -115,24 +138,28 @@ function Open() {
             </Button>
           </p>
         )}
-        <Controls start={start} onStart={setStart} />
+        <Controls {...{ starting, versions }} onChange={setStarting} />
         {own && (
-          <TimeBar film={own} loadingMs={start === 'cold' ? launch.loadingMs : launch.warm.loadingMs} />
+          <TimeBar
+            film={own}
+            loadingMs={starting.start === 'cold' ? launch.loadingMs : launch.warm.loadingMs}
+          />
         )}
         <Choices label="Launch" hideLabel options={SHOWS} value={show} onChoose={setShow} />
         {show === 'play' && <PlayGrid films={films} />}
         {show === 'strip' && own && <Filmstrip films={films.slice(0, 6)} moments={momentsFor(own)} />}
         {show === 'limits' && <LaunchLimits launch={launch} />}
         {show === 'checks' && <Checks />}
-        {own && <Downloads c={own.c} start={start} />}
+        {own && <Downloads c={own.c} starting={starting} />}
       </main>
       <aside className="close-up" aria-label="Close-up">
-        {own && <HandOver film={own} />}
+        {own && <HandOver film={own} at={handOver} onChoose={setHandOver} />}
         <LaunchFindings
           findings={findings}
           trial={tried}
+          onOpen={showWorst}
           onTry={(mend) => setTrial(mend && { mend, of: now })}
-          onTake={take}
+          onTake={(mend) => void take(mend)}
         />
       </aside>
     </div>

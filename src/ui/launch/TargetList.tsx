@@ -1,72 +1,17 @@
 'use client';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/formats/numbers';
 import { coverageOf, isIn, type Launch, type Target } from '@/core/launch/launch';
 import { SYSTEM_WORDS } from '@/core/launch/system';
-import { KINDS } from '@/core/screens/screen';
 import { EditorPopover } from '../scene/EditorPopover';
-import { NameField } from '../scene/editors/NameField';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit } from '../state/edit';
-import { kindWord } from '../words';
 import { editLaunch } from './launched';
 import { ListPart, useLive } from './parts';
+import { TargetScreens } from './TargetScreens';
 
-const FAMILIES = [
-  { value: 'whole-number', label: 'whole-number scales' },
-  { value: 'density-class', label: 'density classes' },
-] as const;
 const WINDOWS = (['flat', 'icon', 'layout'] as const).map((value) => ({ value, ...SYSTEM_WORDS[value] }));
-
-/** Puts a value into a list or takes it out. */
-function toggle<T>(list: T[], value: T): void {
-  const at = list.indexOf(value);
-  if (at < 0) list.push(value);
-  else list.splice(at, 1);
-}
-
-/** Which screens a target takes in. */
-function ScreensEditor({ target, index }: { target: Target; index: number }) {
-  const store = useWorkbenchStore();
-  const live = useLive();
-  const change = (recipe: (t: Target) => void) => editLaunch(store, (l) => recipe(l.targets[index]!));
-  return (
-    <>
-      <NameField
-        value={target.name}
-        onChange={(name) => live((l) => (l.targets[index]!.name = name))}
-        onCommit={() => commit(store)}
-      />
-      <fieldset className="target-kinds">
-        <legend>Screens that scale by</legend>
-        {FAMILIES.map(({ value, label }) => (
-          <Form.Check
-            key={value}
-            type="checkbox"
-            id={`${target.id}-${value}`}
-            label={label}
-            checked={target.families.includes(value)}
-            onChange={() => change((t) => toggle(t.families, value))}
-          />
-        ))}
-      </fieldset>
-      <fieldset className="target-kinds">
-        <legend>and are of a kind</legend>
-        {KINDS.map((kind) => (
-          <Form.Check
-            key={kind}
-            type="checkbox"
-            id={`${target.id}-${kind}`}
-            label={kindWord(kind)}
-            checked={target.kinds.includes(kind)}
-            onChange={() => change((t) => toggle(t.kinds, kind))}
-          />
-        ))}
-      </fieldset>
-    </>
-  );
-}
 
 function TargetLine({ target, index, launch }: { target: Target; index: number; launch: Launch }) {
   const store = useWorkbenchStore();
@@ -88,10 +33,11 @@ function TargetLine({ target, index, launch }: { target: Target; index: number; 
           label={`Screens of ${target.name}`}
           button={{ bsPrefix: 'part', children: target.name }}
         >
-          {() => <ScreensEditor target={target} index={index} />}
+          {() => <TargetScreens target={target} index={index} />}
         </EditorPopover>{' '}
         <span className="quiet figures">
           {count} {count === 1 ? 'screen' : 'screens'}
+          {target.versions && `, ${target.versions}`}
         </span>{' '}
         {target.off ? (
           'nothing is shown until the app draws.'

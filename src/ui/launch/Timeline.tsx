@@ -6,7 +6,7 @@ import { momentsOf, STARTS, type Start } from '@/core/launch/timeline';
 import { useWorkbench } from '../state/context';
 import { Choices } from '../workbench/Choices';
 import { SPEEDS, useClock, useClockState } from './clock';
-import type { Film } from './launched';
+import type { Film, Starting } from './launched';
 
 const START_WORDS: Record<Start, { label: string; title: string }> = {
   cold: { label: 'cold', title: 'With everything to load' },
@@ -15,8 +15,15 @@ const START_WORDS: Record<Start, { label: string; title: string }> = {
 /** Behind the last change some of the first screen is seen. */
 const AFTER_MS = 600;
 
+interface ControlsProps {
+  starting: Starting;
+  /** that the first windows of the launch name; none where they are told apart by screens alone */
+  versions: readonly string[];
+  onChange: (starting: Starting) => void;
+}
+
 /** Play, speed, and how the app is started. */
-export function Controls({ start, onStart }: { start: Start; onStart: (start: Start) => void }) {
+export function Controls({ starting, versions, onChange }: ControlsProps) {
   const clock = useClock();
   const { playing, speed, loop } = useClockState();
   return (
@@ -40,9 +47,17 @@ export function Controls({ start, onStart }: { start: Start; onStart: (start: St
       <Choices
         label="Start"
         options={STARTS.map((value) => ({ value, ...START_WORDS[value] }))}
-        value={start}
-        onChoose={onStart}
+        value={starting.start}
+        onChoose={(start) => onChange({ ...starting, start })}
       />
+      {versions.length > 0 && (
+        <Choices
+          label="Version"
+          options={[{ value: '', label: 'any' }, ...versions.map((v) => ({ value: v, label: v }))]}
+          value={starting.versions}
+          onChoose={(v) => onChange({ ...starting, versions: v })}
+        />
+      )}
     </div>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import type { Launch, ScreenStage } from '@/core/launch/launch';
+import { targetOf, type Launch, type ScreenStage } from '@/core/launch/launch';
 import { createLaunchSurvey, type StageResult } from '@/core/launch/survey';
 import { timelineOf, type Start, type Timeline } from '@/core/launch/timeline';
 import type { Documents } from '@/core/scene/documents';
@@ -27,8 +27,18 @@ export interface Film {
   timeline: Timeline;
 }
 
+/** How an app is started: from cold or from memory, and on which version of the system, where that is told apart. */
+export interface Starting {
+  start: Start;
+  versions: string;
+}
+
 /** Films of several cases; none while the fonts are loaded. */
-export function useFilms(documents: Documents, cases: readonly Case[], start: Start): Film[] {
+export function useFilms(
+  documents: Documents,
+  cases: readonly Case[],
+  { start, versions }: Starting,
+): Film[] {
   const outside = useOutside();
   const { fonts } = outside;
   return useMemo(() => {
@@ -36,9 +46,9 @@ export function useFilms(documents: Documents, cases: readonly Case[], start: St
     if (!launch || !fonts) return [];
     const survey = createLaunchSurvey(documents, launch, { fonts });
     return cases.map((c): Film => {
-      const stages = survey.on(c);
+      const stages = survey.on(c, targetOf(launch, c.screen, versions));
       const plain = stages.map((s) => s.stage);
       return { c, stages, plain, timeline: timelineOf(launch, plain, start) };
     });
-  }, [documents, cases, start, fonts]);
+  }, [documents, cases, start, versions, fonts]);
 }

@@ -3,6 +3,7 @@ import type { LaunchRule } from '@/core/launch/limits';
 export const RULE_WORDS: Record<LaunchRule, string> = {
   flash: 'Flash',
   jump: 'Jump',
+  'bar-change': 'A bar comes or goes',
   'held-too-long': 'Held too long',
   'fade-cut-short': 'Fade cut short',
   'outside-stage': 'Not drawn by the system',

@@ -1,5 +1,6 @@
 'use client';
 import { useRef, useState } from 'react';
+import { messageOf } from '../api';
 import { Button } from 'react-bootstrap';
 import type { ProjectFont } from '@/core/text/style';
 import { FONT_ACCEPT, importFont } from '../import/fonts';
@@ -17,7 +18,7 @@ export function FontPicker({ onImported }: { onImported?: (font: ProjectFont) =>
       const font = await importFont(store, file, { onProgress: () => {}, signal });
       onImported?.(font);
     } catch (error) {
-      store.setState({ message: error instanceof Error ? error.message : String(error) });
+      store.setState({ message: messageOf(error) });
     } finally {
       setBusy(false);
     }

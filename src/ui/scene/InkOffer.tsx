@@ -9,7 +9,7 @@ import { offMiddle } from '@/core/pixels/centre';
 import { paddingOf, type Ink } from '@/core/pixels/ink';
 import { withFits } from '@/core/scene/rules';
 import type { PictureLayer } from '@/core/scene/scene';
-import { derive } from '../api';
+import { derive, messageOf } from '../api';
 import { masterOf } from '../drawing/PictureThumb';
 import { fileOf } from '../import/place-picture';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -60,7 +60,7 @@ function useTrim(picture: Picture, ink: Ink, onDone: () => void) {
       });
       onDone();
     } catch (error) {
-      store.setState({ message: error instanceof Error ? error.message : String(error) });
+      store.setState({ message: messageOf(error) });
       setBusy(false);
     }
   };

@@ -3,7 +3,7 @@ import { useCallback, useState } from 'react';
 import { madeFrom, masterOfSet, setsOf, type FileFinding } from '@/core/pictures/check';
 import { takeFiles, type Assigned } from '@/core/pictures/assign';
 import type { Picture } from '@/core/pictures/picture';
-import { derive } from '../api';
+import { derive, messageOf } from '../api';
 import { fileOf } from '../import/place-picture';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
@@ -46,7 +46,7 @@ export function useMake() {
           p.pictures = takeFiles(p.pictures, taken, () => crypto.randomUUID());
         });
       } catch (error) {
-        store.setState({ message: error instanceof Error ? error.message : String(error) });
+        store.setState({ message: messageOf(error) });
       }
       setBusy(false);
     },

@@ -9,6 +9,8 @@ export interface Context {
 
 const Query = z.object({
   start: z.enum(STARTS).default('cold'),
+  /** of the system, as a target of the launch names them */
+  versions: z.string().max(80).optional(),
   scale: z.coerce.number().positive().max(16).optional(),
   /** ms from the tap */
   t: z.coerce.number().min(0).max(3_600_000).default(0),
@@ -20,7 +22,7 @@ export async function readFilm(request: Request, { params }: Context) {
   const { project: projectId, launch: launchId, case: caseId } = await params;
   const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!query.success) throw new Problem(422, describe(query.error));
-  const { start, scale, t, as } = query.data;
-  const asked: FilmAsked = { projectId, launchId, caseId, start, scale };
+  const { start, versions, scale, t, as } = query.data;
+  const asked: FilmAsked = { projectId, launchId, caseId, start, versions, scale };
   return { asked, t, as };
 }

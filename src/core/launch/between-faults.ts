@@ -1,0 +1,107 @@
+import { sayLength, sayNumber, sayRatio, sayShare } from '../formats/numbers';
+import { hexOf } from '../pixels/raster';
+import type { Bars } from '../scene/scene';
+import type { Case } from '../screens/cases';
+import type { CaseResult } from '../survey/survey';
+import { barChanges, movedByBars, sayBarChange, sayMoved, type MovedByBars } from './bars';
+import type { LaunchFault } from './fault';
+import type { Handover, Jump } from './handover';
+import type { LaunchSurvey, StageResult } from './survey';
+
+function flashFault(h: Handover, stage: number, names: readonly string[]): LaunchFault[] {
+  const { flash } = h;
+  if (flash === null || !h.colours) return [];
+  const { before, after, groundShare } = h.colours;
+  const ground =
+    groundShare > 0 ? [`${sayShare(groundShare)} of ${names[stage]} is nothing but its ground.`] : [];
+  return [
+    {
+      rule: 'flash',
+      stage,
+      about: '',
+      value: flash,
+      say: () => ({
+        said: `a flash: ${hexOf(before)}, then ${hexOf(after)}, a mean difference of colour of ${sayNumber(flash)}`,
+        because: [
+          `${names[stage]} ends in ${hexOf(before)} on average, ${names[stage + 1]} is ${hexOf(after)}.`,
+          ...ground,
+        ],
+      }),
+    },
+  ];
+}
+
+/** What the bars of the earlier stage would change about the later one; asked for only where something is said. */
+type MovedBy = () => readonly MovedByBars[];
+
+function whyItJumps({ layers, wasName, name }: Jump, moved: MovedBy): string[] {
+  const content = wasName === null ? [] : [`${wasName} and ${name} are two pictures of the same content.`];
+  const byBars = moved().find((m) => m.layerId === layers.after);
+  if (!byBars) return [...content, 'Two stages place the same picture by different rules.'];
+  return [...content, `${sayMoved(byBars)} because the bars of the two stages differ.`];
+}
+
+const jumpFaults = (h: Handover, stage: number, names: readonly string[], moved: MovedBy): LaunchFault[] =>
+  h.jumps.map((j) => ({
+    rule: 'jump',
+    stage,
+    about: j.pictureId,
+    value: j.furthest,
+    say: () => ({
+      said: `${j.name} jumps by ${sayNumber(j.shift.x)} across and ${sayNumber(j.shift.y)} lu down, and becomes ${sayRatio(j.scale)} times as wide`,
+      because: [
+        `In ${names[stage]} it is ${sayLength(j.from.width)} wide, ${sayNumber(j.from.x)} from the left and ${sayNumber(j.from.y)} from the top.`,
+        `In ${names[stage + 1]} it is ${sayLength(j.to.width)} wide, ${sayNumber(j.to.x)} from the left and ${sayNumber(j.to.y)} from the top.`,
+        ...whyItJumps(j, moved),
+      ],
+    }),
+  }));
+
+/** Bars that come, go or change from one stage to the next, with what moves by it. */
+const barFaults = (
+  before: CaseResult,
+  after: CaseResult,
+  stage: number,
+  names: readonly string[],
+  moved: MovedBy,
+): LaunchFault[] =>
+  barChanges(before, after).map((change) => ({
+    rule: 'bar-change',
+    stage,
+    about: change.kind,
+    value: Math.max(change.before, change.after),
+    say: () => {
+      const list = moved().toSorted((a, b) => b.furthest - a.furthest);
+      const most = list[0] ? `: ${sayMoved(list[0])} by it` : ', and nothing is moved by it';
+      return {
+        said: `${sayBarChange(change)}${most}`,
+        because: [
+          `The bars of ${names[stage]} and ${names[stage + 1]} differ.`,
+          ...(list.length > 0
+            ? [
+                `With those of ${names[stage]}, ${names[stage + 1]} is drawn otherwise: ${list.map(sayMoved).join('; ')}.`,
+              ]
+            : []),
+        ],
+      };
+    },
+  }));
+
+/** What goes wrong from one stage to the next. */
+export function betweenFaults(
+  { c, survey, names }: { c: Case; survey: LaunchSurvey; names: readonly string[] },
+  [from, to]: readonly [StageResult, StageResult],
+  stage: number,
+  h: Handover,
+  bars: Bars,
+): LaunchFault[] {
+  const [before, after] = [from.result!, to.result!];
+  const changes = barChanges(before, after).length > 0;
+  let known: readonly MovedByBars[] | null = null;
+  const moved = () => (known ??= changes ? movedByBars(survey.withBars(c, to.stage, bars), after) : []);
+  return [
+    ...flashFault(h, stage, names),
+    ...jumpFaults(h, stage, names, moved),
+    ...barFaults(before, after, stage, names, moved),
+  ];
+}
