@@ -1,5 +1,6 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { seriousFindings } from './fixtures';
 
 test('pages carry a policy with a nonce of their own, and a foreign name is not answered', async ({

@@ -1,4 +1,5 @@
-import { expect, test, type Locator } from '@playwright/test';
+import { expect, type Locator } from '@playwright/test';
+import { test } from './test';
 import { cell, closeUp, saving, seriousFindings } from './fixtures';
 
 const SCENE = '/projects/larkmoor-ferries/winter-splash';

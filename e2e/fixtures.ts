@@ -114,3 +114,35 @@ export const placeAt = (page: Page, x: number, y: number) =>
       },
       { x, y },
     );
+
+/** Without cutout and corners, so that the drawing reaches its edges. */
+export const PHONE = 'phone-360x640-3x.0.light';
+
+export const photo = async () => ({ name: 'coast.jpg', mimeType: 'image/jpeg', buffer: await rampJpeg() });
+
+export const mark = async () => ({ name: 'mark.png', mimeType: 'image/png', buffer: await logoPng() });
+
+const sides = async (page: Page, layer: string, row: string) =>
+  (await figure(page, layer, row).textContent())!
+    .replace(/ (%|lu)$/, '')
+    .replaceAll('−', '-')
+    .split(' · ')
+    .map(Number);
+
+/** Crop of each side as the table says it, against what of the photo stands at the edges of the drawing. */
+export async function expectCropToAgree(page: Page) {
+  await expect
+    .poll(async () => {
+      const [left, right, top, bottom] = await sides(page, 'coast', 'Crop by side');
+      const start = await placeAt(page, 0.002, 0.001);
+      const end = await placeAt(page, 0.998, 0.999);
+      const off = [
+        start.x * 100 - left!,
+        (1 - end.x) * 100 - right!,
+        start.y * 100 - top!,
+        (1 - end.y) * 100 - bottom!,
+      ];
+      return Math.max(...off.map(Math.abs));
+    })
+    .toBeLessThan(1);
+}

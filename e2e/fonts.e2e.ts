@@ -1,5 +1,6 @@
 import { readFileSync } from 'node:fs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './test';
 import { closeUp, figure, saving, seriousFindings, tabTo, undo } from './fixtures';
 
 const FONT = 'node_modules/@fontsource/markazi-text/files/markazi-text-arabic-400-normal.woff2';

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './test';
 import { easingOf, EASING_KEYWORDS } from '../src/core/launch/easing';
 import { seriousFindings, tabTo, undo } from './fixtures';
 import { difference, raster } from './pixels';

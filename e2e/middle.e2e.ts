@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './test';
 import { closeUp, seriousFindings, tabTo, undo } from './fixtures';
 
 const SPLASH = '/projects/larkmoor-ferries/winter-splash';

@@ -1,4 +1,5 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { test } from './test';
 import { closeUp, figure, saving, seriousFindings, tabTo } from './fixtures';
 
 const layer = (page: Page, name: string) => page.getByRole('region', { name: `Layer ${name}` });

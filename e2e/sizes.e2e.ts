@@ -1,4 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
+import { addressOf } from './servers';
+import { test } from './test';
 import { createServer } from 'node:http';
 import sharp, { type Sharp } from 'sharp';
 import {
@@ -202,7 +204,7 @@ test('a picture is fetched by its address, and only from where it may be', async
       await form.getByRole('textbox').fill(address);
       await page.keyboard.press('Enter');
     };
-    await fetchFrom('http://127.0.0.1:3107/api/health');
+    await fetchFrom(`${addressOf(0)}/api/health`);
     await expect(form.getByRole('alert')).toContainText('“127.0.0.1” is not a public address');
     expect(await seriousFindings(page)).toEqual([]);
     await fetchFrom('http://127.0.0.1:3199/none.png');

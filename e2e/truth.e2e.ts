@@ -1,4 +1,5 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
+import { test } from './test';
 import { Painter } from '../truth/browser';
 import { compareScene } from '../truth/compare';
 import { randomScene } from '../truth/scenes';

@@ -1,0 +1,208 @@
+import { expect } from '@playwright/test';
+import { test } from './test';
+import {
+  PHONE,
+  cell,
+  closeUp,
+  createProject,
+  dropFiles,
+  expectCropToAgree,
+  figure,
+  logoPng,
+  mark,
+  photo,
+  rampJpeg,
+  saving,
+  seriousFindings,
+} from './fixtures';
+
+test('a file is replaced after a look at all cases before and after', async ({ page }) => {
+  await createProject(page, 'Replace');
+  await dropFiles(page, [await photo()]);
+  await expect(page.getByRole('gridcell').first()).toBeVisible();
+  await cell(page, PHONE).click();
+  const small = { name: 'small.jpg', mimeType: 'image/jpeg', buffer: await rampJpeg(400, 300) };
+  await page.locator('[data-replace]').setInputFiles(small);
+  const dialog = page.getByRole('dialog', { name: 'Another file for coast' });
+  await expect(dialog).toContainText('4000 × 3000 px becomes 400 × 300 px');
+  await expect(dialog.locator('li.changed').first()).toBeVisible();
+  expect(await seriousFindings(page)).toEqual([]);
+  await dialog.getByRole('button', { name: 'Take the new file' }).click();
+  await expect(figure(page, 'coast', 'Device px per file px')).toHaveText('6.4');
+  await expectCropToAgree(page);
+  await page.keyboard.press('Control+z');
+  await expect(figure(page, 'coast', 'Device px per file px')).toHaveText('0.64');
+});
+
+test('two tabs: what does not meet is merged, what does is asked about, and both are kept', async ({
+  page,
+  context,
+}) => {
+  await createProject(page, 'Tabs');
+  await dropFiles(page, [await photo(), await mark()]);
+  await expect(page.getByRole('region', { name: 'Layer mark' })).toBeVisible();
+  await expect(saving(page)).toHaveText('saved');
+  const other = await context.newPage();
+  await other.goto(page.url());
+
+  await page.getByRole('button', { name: 'contain', exact: true }).click();
+  await expect(saving(page)).toHaveText('saved');
+  await other.getByRole('region', { name: 'Layer mark' }).getByRole('button', { name: 'hide' }).click();
+  await expect(other.getByRole('status', { name: 'Message' })).toContainText('taken in');
+  await expect(other.getByRole('button', { name: 'contain', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await expect(saving(other)).toHaveText('saved');
+
+  await page.getByRole('button', { name: 'stretch', exact: true }).click();
+  await expect(page.getByRole('status', { name: 'Message' })).toContainText('taken in');
+  await expect(saving(page)).toHaveText('saved');
+  await other.getByRole('button', { name: 'natural', exact: true }).click();
+  const dialog = other.getByRole('dialog', { name: 'Changed here and elsewhere' });
+  await expect(dialog).toBeVisible();
+  expect(await seriousFindings(other)).toEqual([]);
+  await dialog.getByRole('button', { name: 'both, mine as a copy' }).click();
+  await dialog.getByRole('button', { name: 'Go on with these' }).click();
+  await expect(saving(other)).toHaveText('saved');
+  await expect(other.getByRole('button', { name: 'stretch', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+  await other.getByRole('button', { name: 'Splash' }).click();
+  await other.getByRole('button', { name: 'Splash (mine)' }).click();
+  await expect(other.getByRole('button', { name: 'natural', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+});
+
+test('without the server nothing is lost, and it is said', async ({ page, context }) => {
+  await createProject(page, 'Offline');
+  await dropFiles(page, [await photo()]);
+  await expect(page.getByRole('gridcell').first()).toBeVisible();
+  await expect(saving(page)).toHaveText('saved');
+  await context.setOffline(true);
+  await page.getByRole('button', { name: 'stretch', exact: true }).click();
+  await expect(saving(page)).toHaveText('not saved: no server');
+  await expect(page.getByRole('status', { name: 'Message' })).toContainText('kept here');
+  await page.getByRole('button', { name: 'tile', exact: true }).click();
+  await context.setOffline(false);
+  await expect(saving(page)).toHaveText('saved', { timeout: 15_000 });
+  await page.reload();
+  await expect(page.getByRole('button', { name: 'tile', exact: true })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
+});
+
+test('files that are refused say so where they were dropped, and the others are taken', async ({
+  page,
+  request,
+  baseURL,
+}) => {
+  await createProject(page, 'Refused');
+  const good = await mark();
+  await dropFiles(page, [
+    { name: 'notes.png', mimeType: 'image/png', buffer: Buffer.from('these are notes and not a picture') },
+    { name: 'empty.jpg', mimeType: 'image/jpeg', buffer: Buffer.alloc(0) },
+    { name: 'cut.png', mimeType: 'image/png', buffer: good.buffer.subarray(0, 900) },
+    {
+      name: 'script.svg',
+      mimeType: 'image/svg+xml',
+      buffer: Buffer.from('<svg xmlns="http://www.w3.org/2000/svg" width="9" height="9"><script/></svg>'),
+    },
+    good,
+  ]);
+  const imports = page.getByRole('region', { name: 'Import' });
+  await expect(imports.getByText('not added')).toHaveCount(4);
+  await expect(imports).toContainText('“notes.png” is not a picture that can be read');
+  await expect(imports).toContainText('“empty.jpg” is empty');
+  await expect(imports).toContainText('“cut.png” is damaged');
+  await expect(imports).toContainText('“script.svg” is not taken: it holds the element script');
+  await expect(page.getByRole('region', { name: 'Layer mark' })).toBeVisible();
+
+  const files = `${new URL(page.url()).pathname.split('/').slice(0, 3).join('/').replace('/projects', '/api/projects')}/files`;
+  const origin = { origin: baseURL! };
+  const send = (name: string, data: Buffer) =>
+    request.post(`${files}?name=${encodeURIComponent(name)}`, { headers: origin, data });
+  expect((await send('../up.png', good.buffer)).status()).toBe(422);
+  const long = await send(`${'x'.repeat(300)}.png`, good.buffer);
+  expect(long.status()).toBe(422);
+  expect((await long.json()).title).toContain('the limit is 120');
+  const large = await send('large.png', Buffer.alloc(65 * 1024 * 1024, 1));
+  expect(large.status()).toBe(413);
+  expect((await large.json()).title).toContain('64 MB');
+  const api = files.replace('/files', '');
+  const patch = (data: string, headers = {}) =>
+    request.patch(api, { headers: { ...origin, 'if-match': '"1"', ...headers }, data });
+  expect((await patch('{"id":')).status()).toBe(400);
+  expect((await (await patch('{"id":"x"}')).json()).title).toMatch(/^id:/);
+  expect((await patch('{}', { 'if-match': 'x' })).status()).toBe(428);
+  expect((await request.patch(api, { data: '{}' })).status()).toBe(403);
+  expect((await request.get('/api/projects/none')).status()).toBe(404);
+  expect((await request.get('/api/health')).ok()).toBe(true);
+});
+
+test('a picture is pasted, and an import is cancelled while it is sent', async ({ page }) => {
+  await createProject(page, 'Paste');
+  const { buffer } = await mark();
+  await page.evaluate((base64) => {
+    const transfer = new DataTransfer();
+    const bytes = Uint8Array.from(atob(base64), (c) => c.charCodeAt(0));
+    transfer.items.add(new File([bytes], 'pasted.png', { type: 'image/png' }));
+    window.dispatchEvent(new ClipboardEvent('paste', { clipboardData: transfer, bubbles: true }));
+  }, buffer.toString('base64'));
+  await expect(page.getByRole('region', { name: 'Layer pasted' })).toBeVisible();
+
+  await page.route('**/files?name=slow.png', () => {});
+  await dropFiles(page, [{ name: 'slow.png', mimeType: 'image/png', buffer: await logoPng(200) }]);
+  const imports = page.getByRole('region', { name: 'Import' });
+  await imports.getByRole('button', { name: 'Cancel slow.png' }).click();
+  await expect(imports.getByText('cancelled')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Layer slow' })).not.toBeVisible();
+});
+
+test('projects are created, renamed, duplicated and deleted, and deleting is undone', async ({ page }) => {
+  await createProject(page, 'One');
+  await page.goto('/');
+  const row = (name: string) => page.getByRole('listitem', { name, exact: true });
+  await row('One').getByRole('button', { name: 'rename' }).click();
+  await page.getByRole('textbox', { name: 'New name' }).fill('First');
+  await page.keyboard.press('Enter');
+  await expect(row('First')).toBeVisible();
+  await row('First').getByRole('button', { name: 'duplicate' }).click();
+  await expect(row('First (copy)')).toBeVisible();
+  await row('First (copy)').getByRole('button', { name: 'delete' }).click();
+  await expect(row('First (copy)')).not.toBeVisible();
+  await page.getByRole('status').getByRole('button', { name: 'undo' }).click();
+  await expect(row('First (copy)')).toBeVisible();
+  await page.getByRole('textbox', { name: 'Name of a new project' }).fill('n'.repeat(300));
+  await page.getByRole('button', { name: 'New project' }).click();
+  await expect(page.getByRole('alert').filter({ hasText: 'at most 120' })).toBeVisible();
+  await expect(page.getByRole('textbox', { name: 'Name of a new project' })).toHaveValue('n'.repeat(300));
+});
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`axe finds nothing serious, ${colorScheme} theme`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    await page.goto('/');
+    expect(await seriousFindings(page)).toEqual([]);
+    await createProject(page, `Empty ${colorScheme}`);
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.goto(
+      '/projects/larkmoor-ferries/winter-splash?case=phone-393x852-3x-pill.0.light&kind=tablets',
+    );
+    await expect(closeUp(page).locator('canvas')).toHaveAttribute('data-complete', 'true');
+    await page.getByRole('button', { name: /38 % of the safe/ }).click();
+    await expect(page.getByRole('dialog')).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.getByRole('button', { name: '62 % across, 55 % down', exact: true }).click();
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('?');
+    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    expect(await seriousFindings(page)).toEqual([]);
+  });
+}
