@@ -122,7 +122,7 @@ export const photo = async () => ({ name: 'coast.jpg', mimeType: 'image/jpeg', b
 
 export const mark = async () => ({ name: 'mark.png', mimeType: 'image/png', buffer: await logoPng() });
 
-const sides = async (page: Page, layer: string, row: string) =>
+export const sides = async (page: Page, layer: string, row: string) =>
   (await figure(page, layer, row).textContent())!
     .replace(/ (%|lu)$/, '')
     .replaceAll('−', '-')

@@ -13,6 +13,7 @@ import {
   placeAt,
   saving,
   seriousFindings,
+  sides,
   tabTo,
 } from './fixtures';
 
