@@ -34,6 +34,41 @@ test('a file is replaced after a look at all cases before and after', async ({ p
   await expect(figure(page, 'coast', 'Device px per file px')).toHaveText('0.64');
 });
 
+test('of several files all are made from a new one, or one alone is replaced, and what stays is said', async ({
+  page,
+}) => {
+  await createProject(page, 'Replace several');
+  const sized = async (name: string, size: number) => ({
+    name,
+    mimeType: 'image/png',
+    buffer: await logoPng(size),
+  });
+  await dropFiles(page, [
+    await sized('badge.png', 150),
+    await sized('badge@2x.png', 300),
+    await sized('badge@3x.png', 440),
+  ]);
+  const assign = page.getByRole('dialog', { name: 'Where these 3 files belong' });
+  await expect(assign.getByRole('list', { name: 'Files that do not go together' })).toContainText(
+    'The 3x file has 440 × 440 px; as the 2x file has 300 × 300 px, it should have 450 × 450 px.',
+  );
+  expect(await seriousFindings(page)).toEqual([]);
+  await assign.getByRole('button', { name: 'Take 3 files' }).click();
+  await page.locator('[data-replace]').setInputFiles(await sized('new.png', 600));
+  const dialog = page.getByRole('dialog', { name: 'Another file for badge' });
+  await expect(dialog.getByText('1x: 150 × 150 px becomes 200 × 200 px')).toBeVisible();
+  await expect(dialog).toContainText('Nothing of the old files stays.');
+  await dialog.getByRole('radio', { name: /only that one is replaced/ }).check();
+  await expect(dialog).toContainText('As it is stays light, 1x; light, 2x.');
+  expect(await seriousFindings(page)).toEqual([]);
+  await dialog.getByRole('radio', { name: /and all 3 files/ }).check();
+  await dialog.getByRole('button', { name: 'Take the new files' }).click();
+  await page.getByRole('button', { name: 'sizes', exact: true }).click();
+  const files = page.getByRole('region', { name: 'Files of all pictures' });
+  for (const px of [200, 400, 600]) await expect(files).toContainText(`${px} × ${px}`);
+  await expect(files).not.toContainText('uneven');
+});
+
 test('two tabs: what does not meet is merged, what does is asked about, and both are kept', async ({
   page,
   context,

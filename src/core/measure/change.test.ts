@@ -2,7 +2,7 @@ import { survey } from '../survey/survey';
 import { demoCases, demoInput } from '../../../demo/testing';
 import type { Layer } from '../scene/scene';
 import { fitOf } from '../testing/scenes';
-import { changes, type LayerState } from './change';
+import { changes, mostChanged, type LayerState } from './change';
 import { sayChange } from './words';
 
 const [first] = demoCases;
@@ -55,4 +55,24 @@ describe('changes', () => {
     expect(sayChange('crop', 0.0004)).toBeNull();
     expect(sayChange('clearance-safe', -0.04)).toBeNull();
   });
+});
+
+it('the figure that changes most is told with its layer, of all that are there both times', () => {
+  const { measures } = judged((l) => l, 'harbour');
+  const state = (crop: number, distortion: number, name = 'Harbour') => ({
+    breaches: [],
+    layers: [
+      { id: 'ground', name: 'Ground' },
+      {
+        id: 'harbour',
+        name,
+        measures: { ...measures, crop: { left: 0, right: crop, top: 0, bottom: 0, total: crop }, distortion },
+      },
+    ],
+  });
+  expect(mostChanged(state(0.4, 0.02), state(0.4, 0.02))).toBeNull();
+  const most = mostChanged(state(0.2, 0.03), state(0.6, 0.02));
+  expect(most).toMatchObject({ layer: 'Harbour', measure: 'crop', was: 0.6, is: 0.2 });
+  expect(most!.share).toBeCloseTo(0.4 / 0.9, 9);
+  expect(mostChanged(state(0.2, 0), { breaches: [], layers: [] })).toBeNull();
 });

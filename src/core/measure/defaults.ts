@@ -1,5 +1,5 @@
 import { LAYER_ROLES } from '../scene/scene';
-import { DRAWN_IS_JUDGED, MISSING_LETTERS } from './later-limits';
+import { DRAWN_IS_JUDGED, MISSING_LETTERS, WASTE_IS_SAID } from './later-limits';
 import type { Limit } from './limit';
 
 /** Limits that a project starts with, each with its reason. */
@@ -195,6 +195,7 @@ export const DEFAULT_LIMITS: readonly Limit[] = [
   },
   MISSING_LETTERS,
   ...DRAWN_IS_JUDGED,
+  ...WASTE_IS_SAID,
   {
     measure: 'bar-contrast',
     role: 'bar',

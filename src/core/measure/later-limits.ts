@@ -64,3 +64,12 @@ export const DRAWN_IS_JUDGED: readonly Limit[] = [
     },
   ]),
 ];
+
+/** Younger still: a measure that had no limit. */
+export const WASTE_IS_SAID: readonly Limit[] = (['background', 'logo', 'other'] as const).map((role) => ({
+  measure: 'excess',
+  role,
+  max: 16,
+  outcome: 'warn',
+  reason: 'Sixteen times as long along each side: of 256 pixels that are read into memory, one is shown.',
+}));

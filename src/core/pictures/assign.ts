@@ -100,6 +100,15 @@ function takeInto(cut: Cut, rendition: Rendition): Cut {
   return { ...cut, renditions: [...others, rendition].toSorted((a, b) => a.density - b.density) };
 }
 
+/** A picture with a file put into a cut of it, in the place of what lay there; keep areas and focal points stay. */
+export function putInto(picture: Picture, cut: Cut['cut'], rendition: Rendition): Picture {
+  const known = picture.cuts.some((c) => c.cut === cut);
+  const cuts = known
+    ? picture.cuts.map((c) => (c.cut === cut ? takeInto(c, rendition) : c))
+    : [...picture.cuts, newCut(cut, rendition)];
+  return { ...picture, cuts };
+}
+
 /**
  * The pictures of a project with files taken in: into a picture of the same name, replacing what lies at the same
  * place in it, else as a new picture. Focal points and keep areas stay.
@@ -118,11 +127,7 @@ export function takeFiles(
       out.push({ id: newId(), name: name.slice(0, 120), cuts: [newCut(cut, rendition)] });
       continue;
     }
-    const known = picture.cuts.some((c) => c.cut === cut);
-    const cuts = known
-      ? picture.cuts.map((c) => (c.cut === cut ? takeInto(c, rendition) : c))
-      : [...picture.cuts, newCut(cut, rendition)];
-    out[at] = { ...picture, cuts };
+    out[at] = putInto(picture, cut, rendition);
   }
   return out;
 }

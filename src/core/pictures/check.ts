@@ -1,11 +1,19 @@
 import { paddingOf, type Ink } from '../pixels/ink';
 import type { Appearance } from '../scene/values';
 import { sayDensity } from '../formats/numbers';
+import { agree, madeFrom, masterIn, masterOfSet, setsOf, type FileSet } from './master';
 import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
 
 /** What can be wrong with the files of a picture. */
 export type FileRule =
-  'missing' | 'uneven' | 'too-small' | 'too-heavy' | 'wrong-profile' | 'missing-dark' | 'padding';
+  | 'missing'
+  | 'uneven'
+  | 'undecided'
+  | 'too-small'
+  | 'too-heavy'
+  | 'wrong-profile'
+  | 'missing-dark'
+  | 'padding';
 
 export interface FileFinding {
   rule: FileRule;
@@ -50,25 +58,8 @@ const HEAVY_PER_PX = 2;
 const sayPx = (s: { widthPx: number; heightPx: number }) => `${s.widthPx} × ${s.heightPx} px`;
 const sayBytes = (bytes: number) => `${Math.round(bytes / 100_000) / 10} MB`;
 
-/** The largest bitmap, from which the others are made. */
-export const masterOfSet = (set: readonly Rendition[]): Rendition | null =>
-  set.filter((r) => !r.vector).toSorted((a, b) => b.widthPx - a.widthPx)[0] ?? null;
-
-/** Pixels of the file of a density that is made from a master. */
-export const madeFrom = (master: Rendition, density: number) => ({
-  widthPx: Math.round((master.widthPx * density) / master.density),
-  heightPx: Math.round((master.heightPx * density) / master.density),
-});
-
-interface Set {
-  picture: Picture;
-  cut: Cut;
-  appearance: Appearance;
-  files: Rendition[];
-}
-
 const finding = (
-  { picture, cut, appearance }: Set,
+  { picture, cut, appearance }: FileSet,
   rule: FileRule,
   density: number | null,
   text: string,
@@ -82,7 +73,7 @@ const finding = (
 });
 
 /** A picture with one file has a master and nothing else; with several it should have each density. */
-function missing(set: Set, densities: readonly number[]): FileFinding[] {
+function missing(set: FileSet, densities: readonly number[]): FileFinding[] {
   const bitmaps = set.files.filter((r) => !r.vector);
   const master = masterOfSet(set.files);
   if (!master || bitmaps.length < 2 || set.files.some((r) => r.vector)) return [];
@@ -98,22 +89,26 @@ function missing(set: Set, densities: readonly number[]): FileFinding[] {
     );
 }
 
-function uneven(set: Set): FileFinding[] {
-  const master = masterOfSet(set.files);
+const sayFile = (r: Rendition) => `the ${sayDensity(r.density)}x file has ${sayPx(r)}`;
+
+/** Files whose px do not go with those of the master. Where nobody can tell which is right, it is asked. */
+function uneven(set: FileSet): FileFinding[] {
+  const { master, doubt } = masterIn(set.files);
   if (!master) return [];
+  if (doubt.length > 0) {
+    const text = `The files do not go together: ${doubt.map(sayFile).join(', ')}. Say which of them is right.`;
+    return [finding(set, 'undecided', null, text)];
+  }
   return set.files
-    .filter((r) => !r.vector && r !== master)
-    .flatMap((r) => {
-      const asked = madeFrom(master, r.density);
-      const off = Math.max(Math.abs(r.widthPx - asked.widthPx), Math.abs(r.heightPx - asked.heightPx));
-      if (off <= 1) return [];
-      const text = `The ${sayDensity(r.density)}x file has ${sayPx(r)}; as the ${sayDensity(master.density)}x file has ${sayPx(master)}, it should have ${sayPx(asked)}.`;
-      return [finding(set, 'uneven', r.density, text)];
+    .filter((r) => !r.vector && r !== master && !agree(r, master))
+    .map((r) => {
+      const text = `The ${sayDensity(r.density)}x file has ${sayPx(r)}; as ${sayFile(master)}, it should have ${sayPx(madeFrom(master, r.density))}.`;
+      return finding(set, 'uneven', r.density, text);
     });
 }
 
 /** The largest file of a set, where the scenes draw it larger still; `null` where it is enough. */
-function shortOf(set: Set, needed: readonly Needed[]): { master: Rendition; asked: Needed } | null {
+function shortOf(set: FileSet, needed: readonly Needed[]): { master: Rendition; asked: Needed } | null {
   const master = masterOfSet(set.files);
   const asked = needed.find((n) => n.cut === set.cut.cut && n.appearance === set.appearance);
   if (!master || !asked || set.files.some((r) => r.vector)) return null;
@@ -138,7 +133,7 @@ function tooSmall(picture: Picture, needed: readonly Needed[]): FileFinding[] {
   });
 }
 
-function tooHeavy(set: Set): FileFinding[] {
+function tooHeavy(set: FileSet): FileFinding[] {
   return set.files.flatMap((r) => {
     const { bytes = 0 } = r;
     if (r.vector || bytes < HEAVY_BYTES || bytes / (r.widthPx * r.heightPx) < HEAVY_PER_PX) return [];
@@ -148,7 +143,7 @@ function tooHeavy(set: Set): FileFinding[] {
   });
 }
 
-const wrongProfile = (set: Set): FileFinding[] =>
+const wrongProfile = (set: FileSet): FileFinding[] =>
   set.files
     .filter((r) => r.profile !== undefined)
     .map((r) =>
@@ -166,7 +161,7 @@ const MOST_UNEVEN = 0.02;
 const sayShare = (share: number) => `${Math.round(share * 1000) / 10} %`;
 
 /** Room around the ink that is not alike on opposite sides: what is centred by the file is not centred to the eye. */
-function padding(set: Set, ink: ReadonlyMap<string, Ink>): FileFinding[] {
+function padding(set: FileSet, ink: ReadonlyMap<string, Ink>): FileFinding[] {
   const master = masterOfSet(set.files) ?? set.files[0];
   const found = master && ink.get(master.hash);
   if (!found || found.by !== 'alpha') return [];
@@ -201,15 +196,9 @@ function missingDark(pictures: readonly Picture[]): FileFinding[] {
     );
 }
 
-/** The files of a cut that are for one appearance. */
-export function setsOf(picture: Picture): Set[] {
-  return picture.cuts.flatMap((cut) =>
-    (['light', 'dark'] as const).flatMap((appearance) => {
-      const files = cut.renditions.filter((r) => r.appearance === appearance);
-      return files.length > 0 ? [{ picture, cut, appearance, files }] : [];
-    }),
-  );
-}
+/** Files whose px contradict each other, and nothing else that may be wrong with them. */
+export const unevenFiles = (pictures: readonly Picture[]): FileFinding[] =>
+  pictures.flatMap((p) => setsOf(p).flatMap(uneven));
 
 /** What is missing, uneven, too small, too heavy, in a wrong profile, only light, or off its middle; each once. */
 export function checkFiles({ pictures, densities, needed, ink }: CheckInput): FileFinding[] {

@@ -18,6 +18,10 @@ export const Rendition = z.looseObject({
   profile: z.string().max(120).optional(),
   /** whether some of it is see-through; not known of files that were kept earlier */
   transparent: z.boolean().optional(),
+  /** of the file that it was made from here */
+  madeFrom: Hash.optional(),
+  /** that somebody has named it as the one from which the others of its cut and appearance are made */
+  master: z.boolean().optional(),
 });
 export type Rendition = z.infer<typeof Rendition>;
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DRAWN_IS_JUDGED, MISSING_LETTERS } from '../measure/later-limits';
+import { DRAWN_IS_JUDGED, MISSING_LETTERS, WASTE_IS_SAID } from '../measure/later-limits';
 import type { Limit } from '../measure/limit';
 import { AxisRule, Ratio, withoutIdleShape } from '../placing/rule';
 import { Documents } from './documents';
@@ -62,6 +62,7 @@ const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
   1: (documents) => limitLetters(dropIdleShapes(documents)),
   // Version 2 judged by roles alone: what was something else could not be seen and was clear.
   2: (documents) => withLimits(documents, DRAWN_IS_JUDGED),
+  3: (documents) => withLimits(documents, WASTE_IS_SAID),
 };
 
 /** The version of documents that are not read yet. @throws ZodError */

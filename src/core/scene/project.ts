@@ -12,7 +12,7 @@ import { Id, NamedValue } from './values';
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.
  * 2: no shape beside two given extents; a limit on letters that fonts lack.
  */
-export const SCHEMA_VERSION = 3;
+export const SCHEMA_VERSION = 4;
 
 /** `screens` are the project's own; the catalogue is always there besides them. */
 export const Project = z.looseObject({

@@ -2,21 +2,13 @@
 import { useMemo, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { assign, clashes, takeFiles, type Arrived, type Assigned } from '@/core/pictures/assign';
+import { unevenFiles } from '@/core/pictures/check';
 import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
-import {
-  guessRoles,
-  hasBackgroundIn,
-  newScene,
-  placeIn,
-  SHOWN,
-  SHOWN_WORDS,
-  type Shown,
-} from './place-picture';
-import { sayFile } from '../words';
+import { AssignRow } from './AssignRow';
+import { guessRoles, hasBackgroundIn, newScene, placeIn, type Shown } from './place-picture';
 
-const CUTS = ['any', 'portrait', 'landscape'] as const;
 const LISTS = [
   ['density', 'Density'],
   ['dark', 'For dark'],
@@ -77,93 +69,26 @@ function useRoles(files: readonly Assigned[]) {
   };
 }
 
-interface RowProps {
-  file: Assigned;
-  isNew: boolean;
-  /** whether it is the first file of its picture */
-  isFirst: boolean;
-  role: Shown;
-  onRole: (role: Shown) => void;
-  clash: boolean;
-  onChange: (change: Partial<Assigned>) => void;
-  onLeave: () => void;
-}
-
-function Row({ file, isNew, isFirst, role, onRole, clash, onChange, onLeave }: RowProps) {
-  const { path, file: kept } = file.arrived;
-  const because = { because: 'as you say' };
+/** Files that do not go together, said before they are taken. */
+function Contradictions({ files }: { files: readonly Assigned[] }) {
+  const pictures = useWorkbench((s) => s.documents.project.pictures);
+  const found = useMemo(() => {
+    const after = takeFiles(pictures, files, () => crypto.randomUUID());
+    const touched = after.filter((p) => files.some((f) => sameName(f.picture, p.name)));
+    return unevenFiles(touched).map(({ pictureId, text }) => ({
+      name: after.find((p) => p.id === pictureId)!.name,
+      text,
+    }));
+  }, [pictures, files]);
+  if (found.length === 0) return null;
   return (
-    <tr className={clash ? 'assign-clash' : undefined}>
-      <th scope="row">
-        {path}
-        <span className="quiet figures">{sayFile(kept)}</span>
-      </th>
-      <td>
-        <Form.Control
-          aria-label={`Picture of ${path}`}
-          value={file.picture}
-          maxLength={120}
-          onChange={(e) => onChange({ picture: e.target.value })}
-        />
-        {isNew && <span className="quiet">a new picture</span>}
-      </td>
-      <td>
-        <Form.Select
-          aria-label={`Cut of ${path}`}
-          value={file.cut}
-          onChange={(e) => onChange({ cut: e.target.value as Assigned['cut'], ...because })}
-        >
-          {CUTS.map((cut) => (
-            <option key={cut}>{cut}</option>
-          ))}
-        </Form.Select>
-      </td>
-      <td>
-        <Form.Select
-          aria-label={`Appearance of ${path}`}
-          value={file.appearance}
-          onChange={(e) => onChange({ appearance: e.target.value as Assigned['appearance'], ...because })}
-        >
-          <option>light</option>
-          <option>dark</option>
-        </Form.Select>
-      </td>
-      <td>
-        <Form.Control
-          type="number"
-          className="figures"
-          min={0.25}
-          step={0.25}
-          aria-label={`Density of ${path}`}
-          value={file.density}
-          onChange={(e) => {
-            const density = Number(e.target.value);
-            if (density > 0) onChange({ density, ...because });
-          }}
-        />
-      </td>
-      <td>
-        {isNew && isFirst && (
-          <Form.Select
-            aria-label={`${file.picture} is shown as`}
-            value={role}
-            onChange={(e) => onRole(e.target.value as Shown)}
-          >
-            {SHOWN.map((value) => (
-              <option key={value} value={value}>
-                {SHOWN_WORDS[value]}
-              </option>
-            ))}
-          </Form.Select>
-        )}
-      </td>
-      <td className="quiet">{clash ? 'the same place as another file' : file.because}</td>
-      <td>
-        <Button variant="quiet" size="sm" aria-label={`Leave out ${path}`} onClick={onLeave}>
-          leave out
-        </Button>
-      </td>
-    </tr>
+    <ul className="plain-list problem" aria-label="Files that do not go together">
+      {found.map(({ name, text }) => (
+        <li key={name + text}>
+          <b>{name}</b>: {text}
+        </li>
+      ))}
+    </ul>
   );
 }
 
@@ -227,7 +152,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
           </thead>
           <tbody>
             {files.map((file, i) => (
-              <Row
+              <AssignRow
                 key={file.arrived.path + file.arrived.file.hash}
                 file={file}
                 isNew={!pictures.some((p) => sameName(p.name, file.picture))}
@@ -241,6 +166,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
             ))}
           </tbody>
         </table>
+        <Contradictions files={files} />
       </Modal.Body>
       <Modal.Footer>
         {clashing.size > 0 && (

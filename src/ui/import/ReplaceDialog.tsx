@@ -1,24 +1,25 @@
 'use client';
 import { produce } from 'immer';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import type { Documents } from '@/core/scene/documents';
-import { OUTCOMES } from '@/core/measure/judge';
+import { mostChanged } from '@/core/measure/change';
+import { byOutcome, OUTCOMES } from '@/core/measure/judge';
 import { tally } from '@/core/survey/summary';
 import { distinctCases } from '@/core/screens/likeness';
+import type { CaseResult } from '@/core/survey/survey';
 import { survey, surveyInput } from '@/core/survey/survey';
-import type { KeptFile } from '@/core/pictures/kept-file';
-import { RequestProblem, uploadFile } from '../api';
 import { PixelProvider } from '../drawing/CaseCanvas';
-import { masterOf } from '../drawing/PictureThumb';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 import { edit } from '../state/edit';
 import { OUTCOME_SHAPES, sayFile } from '../words';
-import { renditionOf } from './place-picture';
+import { ReplaceScope } from './ReplaceScope';
+import { useReplacement } from './useReplacement';
+import { slotsOf } from '@/core/pictures/replace';
 
 interface Props {
   picture: Picture;
@@ -26,58 +27,55 @@ interface Props {
   onClose: () => void;
 }
 
-/** Puts a file in the place of the picture’s master; density, appearance and everything else stay. */
-function replaced(documents: Documents, picture: Picture, kept: KeptFile): void {
-  const old = masterOf(picture).hash;
-  const target = documents.project.pictures.find((p) => p.id === picture.id);
-  for (const rendition of target?.cuts.flatMap((c) => c.renditions) ?? []) {
-    if (rendition.hash !== old) continue;
-    const { density, appearance } = rendition;
-    Object.assign(rendition, renditionOf(kept), { density, appearance });
-  }
-}
+const withPicture = (documents: Documents, picture: Picture): Documents =>
+  produce(documents, ({ project }) => {
+    project.pictures = project.pictures.map((p) => (p.id === picture.id ? picture : p));
+  });
 
-/** A new file for a picture, looked at before it is taken: every case before and after. */
-export function ReplaceDialog({ picture, file, onClose }: Props) {
-  const store = useWorkbenchStore();
+/** Every case before and after, what changes most first. */
+function useCompared(next: Documents | null) {
   const documents = useWorkbench((s) => s.documents);
-  const allCases = useCounted();
+  const cases = useCounted();
   const scene = useScene();
-  const [kept, setKept] = useState<KeptFile | null>(null);
-  const [problem, setProblem] = useState<string | null>(null);
   const outside = useOutside();
-  const projectId = documents.project.id;
-
-  useEffect(() => {
-    const abort = new AbortController();
-    uploadFile(projectId, file, { onProgress: () => {}, signal: abort.signal }).then(setKept, (error) => {
-      if (error instanceof RequestProblem) setProblem(error.message);
-      else if (!(error instanceof DOMException)) throw error;
-    });
-    return () => abort.abort();
-  }, [projectId, file]);
-
-  const next = useMemo(
-    () => kept && produce(documents, (d) => replaced(d, picture, kept)),
-    [kept, documents, picture],
-  );
   useWanted(next, scene.id);
   const isMeasured = useIsMeasured(next, scene.id);
   const compared = useMemo(() => {
     if (!next) return null;
-    const before = survey(surveyInput(documents, scene, outside), allCases);
-    const after = survey(surveyInput(next, scene, outside), allCases);
+    const before = survey(surveyInput(documents, scene, outside), cases);
+    const after = survey(surveyInput(next, scene, outside), cases);
+    const at = new Map(cases.map((c, i) => [c.id, i]));
+    const pairs = distinctCases(cases).map(({ shown }) => {
+      const i = at.get(shown.id)!;
+      const [was, is] = [before[i]!, after[i]!];
+      return { shown, was, is, change: mostChanged(is, was) };
+    });
+    const turn = ({ was, is }: { was: CaseResult; is: CaseResult }) =>
+      Math.abs(byOutcome(was.outcome, is.outcome));
+    pairs.sort((a, b) => turn(b) - turn(a) || (b.change?.share ?? 0) - (a.change?.share ?? 0));
     const pixels = createPixelStore((h) => sizeOfFile(next.project)(h) ?? sizeOfFile(documents.project)(h));
-    return { before, after, pixels };
-  }, [next, documents, scene, allCases, outside]);
+    return { tallies: { was: tally(before), is: tally(after) }, pairs, pixels };
+  }, [next, documents, scene, cases, outside]);
+  return { compared, isMeasured };
+}
 
-  const shown = useMemo(() => distinctCases(allCases).map((c) => c.shown), [allCases]);
+/** A new file for a picture, looked at before it is taken: what it takes the place of, and every case before and after. */
+export function ReplaceDialog({ picture, file, onClose }: Props) {
+  const store = useWorkbenchStore();
+  const documents = useWorkbench((s) => s.documents);
+  const { kept, after, at, problem, slot, setSlot, scope, setScope } = useReplacement(picture, file);
+  const next = useMemo(() => after && withPicture(documents, after), [after, documents]);
+  const { compared, isMeasured } = useCompared(next);
+  const old = slotsOf(picture).find(
+    (s) => s.cut === at.cut && s.appearance === at.appearance && s.density === at.density,
+  );
   const take = () => {
-    if (kept) edit(store, (d) => replaced(d, picture, kept));
+    if (after)
+      edit(store, ({ project }) => {
+        project.pictures = project.pictures.map((p) => (p.id === after.id ? after : p));
+      });
     onClose();
   };
-  const master = masterOf(picture);
-
   return (
     <Modal show onHide={onClose} size="xl" scrollable animation={false} aria-labelledby="replace-title">
       <Modal.Header closeButton>
@@ -91,28 +89,32 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
             {problem}
           </p>
         )}
-        {!problem && !compared && <p className="quiet">The file is being read…</p>}
+        <ReplaceScope {...{ picture, slot, scope, after }} onSlot={setSlot} onScope={setScope} />
+        {!problem && !compared && (
+          <p className="quiet" role="status">
+            {kept ? 'The other densities are being made…' : 'The file is being read…'}
+          </p>
+        )}
         {kept && compared && (
           <>
             <p className="figures">
-              {sayFile(master)} becomes {sayFile(kept)}. {!isMeasured && 'Being measured…'}
-              {(isMeasured ? OUTCOMES : []).map((o) => {
-                const [was, is] = [compared.before, compared.after].map((r) => tally(r)[o]);
-                return (
-                  <span key={o} className={`tally-change outcome-${o}`}>
-                    {OUTCOME_SHAPES[o]} {o} {was} → {is}
-                  </span>
-                );
-              })}
+              {old && `${sayFile(old.file)} becomes ${sayFile(kept)}. `}
+              {!isMeasured && 'Being measured…'}
+              {(isMeasured ? OUTCOMES : []).map((o) => (
+                <span key={o} className={`tally-change outcome-${o}`}>
+                  {OUTCOME_SHAPES[o]} {o} {compared.tallies.was[o]} → {compared.tallies.is[o]}
+                </span>
+              ))}
             </p>
-            <p className="quiet">Each screen with the old file at the left and the new one at the right.</p>
+            <p className="quiet">
+              Each screen with the old file at the left and the new one at the right; what changes most comes
+              first.
+            </p>
             <PixelProvider value={compared.pixels}>
               <ul className="before-after">
-                {shown.map((c) => {
-                  const i = allCases.indexOf(c);
-                  const [was, is] = [compared.before[i]!, compared.after[i]!];
-                  return <BeforeAfter key={c.id} shown={c} {...{ was, is, isMeasured }} />;
-                })}
+                {compared.pairs.map(({ shown, ...pair }) => (
+                  <BeforeAfter key={shown.id} {...{ shown, isMeasured, ...pair }} />
+                ))}
               </ul>
             </PixelProvider>
           </>
@@ -122,8 +124,8 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
         <Button variant="quiet" onClick={onClose}>
           Keep the old file
         </Button>
-        <Button variant="primary" disabled={!kept} onClick={take}>
-          Take the new file
+        <Button variant="primary" disabled={!after} onClick={take}>
+          {scope === 'all' && after ? 'Take the new files' : 'Take the new file'}
         </Button>
       </Modal.Footer>
     </Modal>

@@ -1,5 +1,7 @@
 'use client';
 import type { Case } from '@/core/screens/cases';
+import type { MostChanged } from '@/core/measure/change';
+import { sayFigure, sayValue } from '@/core/measure/words';
 import type { CaseResult } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { caseSize, OUTCOME_SHAPES } from '../words';
@@ -14,10 +16,12 @@ interface Props {
   is: CaseResult;
   /** whether the pixels of both are known; until then no outcome is */
   isMeasured: boolean;
+  /** the figure that changes most */
+  change?: MostChanged | null;
 }
 
 /** One case as it was and as it would be, side by side; drawn while it is in view. */
-export function BeforeAfter({ shown, was, is, isMeasured }: Props) {
+export function BeforeAfter({ shown, was, is, isMeasured, change }: Props) {
   const [ref, inView] = useInView<HTMLLIElement>();
   const { width, height } = was.regions.screen;
   return (
@@ -35,6 +39,13 @@ export function BeforeAfter({ shown, was, is, isMeasured }: Props) {
             <b className={`outcome-${is.outcome}`}>
               {OUTCOME_SHAPES[is.outcome]} {is.outcome}
             </b>
+            {change && (
+              <>
+                <br />
+                {change.layer}: {sayFigure(change.measure, change.was)} →{' '}
+                {sayValue(change.measure, change.is)}
+              </>
+            )}
           </>
         ) : (
           'measuring…'

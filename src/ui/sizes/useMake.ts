@@ -1,8 +1,10 @@
 'use client';
 import { useCallback, useState } from 'react';
-import { madeFrom, masterOfSet, setsOf, type FileFinding } from '@/core/pictures/check';
-import { takeFiles, type Assigned } from '@/core/pictures/assign';
-import type { Picture } from '@/core/pictures/picture';
+import type { FileFinding } from '@/core/pictures/check';
+import { madeFrom, masterOfSet, setsOf } from '@/core/pictures/master';
+import { putInto } from '@/core/pictures/assign';
+import type { Picture, Rendition } from '@/core/pictures/picture';
+import type { Project } from '@/core/scene/project';
 import { derive, messageOf } from '../api';
 import { fileOf } from '../import/place-picture';
 import { useWorkbenchStore } from '../state/context';
@@ -16,6 +18,22 @@ export function canBeMade({ rule, density, cut, appearance }: FileFinding, pictu
   return Boolean(master && density <= master.density);
 }
 
+/** @throws RequestProblem when the file cannot be made */
+async function makeFile(project: Project, { pictureId, cut, appearance, density }: FileFinding) {
+  const picture = project.pictures.find((p) => p.id === pictureId)!;
+  const set = setsOf(picture).find((s) => s.cut.cut === cut && s.appearance === appearance)!;
+  const master = masterOfSet(set.files)!;
+  const asked = { make: 'size' as const, hash: master.hash, ...madeFrom(master, density!) };
+  const file = fileOf(await derive(project.id, asked));
+  const rendition: Rendition = {
+    ...file,
+    appearance: set.appearance,
+    density: density!,
+    madeFrom: master.hash,
+  };
+  return { pictureId, cut, rendition };
+}
+
 /** Makes files from their masters on the server; all of them are one step that can be taken back. */
 export function useMake() {
   const store = useWorkbenchStore();
@@ -25,25 +43,11 @@ export function useMake() {
       setBusy(true);
       const { project } = store.getState().documents;
       try {
-        const made = await Promise.all(
-          findings.map(async ({ pictureId, cut, appearance, density }) => {
-            const picture = project.pictures.find((p) => p.id === pictureId)!;
-            const set = setsOf(picture).find((s) => s.cut.cut === cut && s.appearance === appearance)!;
-            const master = masterOfSet(set.files)!;
-            const asked = { make: 'size' as const, hash: master.hash, ...madeFrom(master, density!) };
-            const file = fileOf(await derive(project.id, asked));
-            return {
-              picture: picture.name,
-              cut,
-              appearance: set.appearance,
-              density: density!,
-              arrived: { path: '', file },
-            };
-          }),
-        );
-        const taken: Pick<Assigned, 'picture' | 'cut' | 'appearance' | 'density' | 'arrived'>[] = made;
+        const made = await Promise.all(findings.map((f) => makeFile(project, f)));
         edit(store, ({ project: p }) => {
-          p.pictures = takeFiles(p.pictures, taken, () => crypto.randomUUID());
+          // By their id: two pictures may be called alike.
+          for (const { pictureId, cut, rendition } of made)
+            p.pictures = p.pictures.map((one) => (one.id === pictureId ? putInto(one, cut, rendition) : one));
         });
       } catch (error) {
         store.setState({ message: messageOf(error) });

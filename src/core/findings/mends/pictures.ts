@@ -1,4 +1,4 @@
-import { masterOfSet, setsOf } from '../../pictures/check';
+import { masterOfSet, setsOf } from '../../pictures/master';
 import { unmarkedIn, widestOf, type Cut, type Picture } from '../../pictures/picture';
 import { usersOfPicture } from '../../scene/documents';
 import { mendOf, pictureLayer, pictureOf, type Mender } from '../mend';

@@ -1,0 +1,71 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import { sayDensity } from '@/core/formats/numbers';
+import type { FileFinding } from '@/core/pictures/check';
+import { masterIn, setsOf, withMaster } from '@/core/pictures/master';
+import type { Picture } from '@/core/pictures/picture';
+import { useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+import { OUTCOME_SHAPES } from '../words';
+import { FILE_RULES } from './file-rules';
+import { canBeMade } from './useMake';
+
+interface LineProps {
+  f: FileFinding;
+  picture: Picture;
+  busy: boolean;
+  onMake: () => void;
+}
+
+/** What is wrong with files, and what can be done about it at once. */
+export function FindingLine({ f, picture, busy, onMake }: LineProps) {
+  const { word, outcome } = FILE_RULES[f.rule];
+  return (
+    <li>
+      <b className={`outcome-${outcome}`}>
+        {OUTCOME_SHAPES[outcome]} {word}
+      </b>{' '}
+      {f.text}
+      {canBeMade(f, picture) && (
+        <Button
+          variant="quiet"
+          size="sm"
+          disabled={busy}
+          aria-label={`Make the ${sayDensity(f.density!)}x file of ${picture.name} from its master`}
+          onClick={onMake}
+        >
+          make it
+        </Button>
+      )}
+      {f.rule === 'undecided' && <WhichIsRight {...{ f, picture }} />}
+    </li>
+  );
+}
+
+/** Names the file that the others are made from, where they contradict each other. */
+function WhichIsRight({ f, picture }: { f: FileFinding; picture: Picture }) {
+  const store = useWorkbenchStore();
+  const set = setsOf(picture).find((s) => s.cut.cut === f.cut && s.appearance === f.appearance);
+  const name = (density: number) =>
+    edit(store, ({ project }) => {
+      project.pictures = project.pictures.map((p) =>
+        p.id === picture.id ? withMaster(p, set!, density) : p,
+      );
+    });
+  return (
+    <>
+      {set &&
+        masterIn(set.files).doubt.map(({ density }) => (
+          <Button
+            key={density}
+            variant="quiet"
+            size="sm"
+            aria-label={`The ${sayDensity(density)}x file of ${picture.name} is right`}
+            onClick={() => name(density)}
+          >
+            the {sayDensity(density)}x file is right
+          </Button>
+        ))}
+    </>
+  );
+}
