@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { test } from './test';
-import { closeUp, figure, saving, seriousFindings, tabTo } from './fixtures';
+import { closeUp, figure, saving, seriousFindings, tabTo, undo } from './fixtures';
 
 const layer = (page: Page, name: string) => page.getByRole('region', { name: `Layer ${name}` });
 const TURNED = 'phone-393x852-3x-pill.90.light';
@@ -14,7 +14,8 @@ test('a panel with text: added, filled, held by other edges, all in its sentence
   await page.goto('/projects/larkmoor-ferries/system-window');
   await addLayer(page, /^a panel of 80 %/);
   await expect(layer(page, 'Panel')).toContainText('as high as what it holds');
-  await expect(figure(page, 'Panel', 'Collapsed')).toHaveText('one way');
+  await expect(figure(page, 'Panel', 'Holds')).toHaveText('nothing yet');
+  await expect(closeUp(page)).not.toContainText('Panel: collapsed');
   await addLayer(page, /^text in Panel/);
   await expect(layer(page, 'Text')).toContainText('Says “A line of text”');
   await expect(layer(page, 'Text')).toContainText('0 from the left and right of Panel');
@@ -49,6 +50,24 @@ test('a panel with text: added, filled, held by other edges, all in its sentence
   await page.reload();
   await expect(layer(page, 'Text')).toContainText('“Паром”');
   await expect(layer(page, 'Panel')).toContainText('right edge 0 from the right of the safe area');
+});
+
+test('a picture is put into a new panel, which goes around it, and stays where it is', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/system-window');
+  const drawn = figure(page, 'Emblem', 'Drawn');
+  const place = figure(page, 'Emblem', 'To the screen’s edges');
+  const before = [await drawn.textContent(), await place.textContent()];
+  await addLayer(page, /^a panel of 80 %/);
+  await tabTo(page, page.getByRole('button', { name: 'More about Emblem' }));
+  await page.keyboard.press('Enter');
+  await page.getByRole('combobox', { name: 'Held by' }).selectOption({ label: 'Panel' });
+  await page.keyboard.press('Escape');
+  await expect(layer(page, 'Emblem')).toContainText('of Panel');
+  await expect(page.getByRole('alert').filter({ hasText: 'circle' })).toHaveCount(0);
+  await expect(drawn).toHaveText(before[0]!);
+  await expect(place).toHaveText(before[1]!);
+  await expect(figure(page, 'Panel', 'Holds')).toHaveCount(0);
+  await undo(page, 2);
 });
 
 test('why: a figure leads to the part of the rule that decides it, by keyboard', async ({ page }) => {

@@ -121,6 +121,7 @@ export const ownerName = (id: string, layers: readonly { id: string; name: strin
 /** “at most 50 %”, “at least 8 lu” */
 export function sayLimit(limit: Limit): string {
   const { say } = FIGURES[limit.measure];
+  if (limit.max === 0 && FIGURES[limit.measure].typed === COUNT) return 'none';
   if (limit.min !== undefined && limit.min === limit.max) return `exactly ${say(limit.min)}`;
   const parts = [
     limit.max === undefined ? null : `at most ${say(limit.max)}`,

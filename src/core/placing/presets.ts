@@ -71,6 +71,21 @@ export const panelInTheMiddle = (): Placing => ({
   y: { ...middleOfSafe, extent: { kind: 'hug' } },
 });
 
+/** In the middle across of its panel, at its top or below a layer in it, in its own shape: a picture. @param hugs whether the panel is as wide as what it holds */
+export const acrossThePanel = (below: string | null, hugs: boolean): Placing => ({
+  // The middle of a panel that goes around it is only known once it is placed.
+  x: hugs
+    ? { kind: 'start', edge: { region: 'parent', offset: zero }, extent: { kind: 'length', length: lu(160) } }
+    : {
+        kind: 'middle',
+        region: 'parent',
+        shift: zero,
+        extent: { kind: 'length', length: percent(60), of: 'parent' },
+      },
+  y: { ...downThePanel(below).y, extent: { kind: 'from-ratio' } } as AxisRule,
+  ratio: ownShape,
+});
+
 /** From side to side of its panel, at its top or below a layer in it: a line of text. */
 export function downThePanel(below: string | null): Placing {
   const side = { region: 'parent', offset: zero } as const;

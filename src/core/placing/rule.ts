@@ -54,6 +54,9 @@ export type Ratio = z.infer<typeof Ratio>;
 
 const followsRatio = (rule: AxisRule) => rule.kind !== 'edges' && rule.extent.kind === 'from-ratio';
 
+/** Whether a panel goes around what it holds along an axis. */
+export const isHugging = (rule: AxisRule) => rule.kind !== 'edges' && rule.extent.kind === 'hug';
+
 const isNatural = (rule: AxisRule) => rule.kind !== 'edges' && rule.extent.kind === 'natural';
 
 interface Shaped {

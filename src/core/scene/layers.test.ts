@@ -1,18 +1,17 @@
 import { demoDocuments } from '../../../demo/documents';
 import { demo } from '../../../demo/testing';
-import {
-  duplicateLayer,
-  hasToJudge,
-  holdIn,
-  leaningLayers,
-  moveLayer,
-  possibleHolders,
-  removeLayer,
-} from './layers';
-import { isPlaced, Scene } from './scene';
+import { duplicateLayer, hasToJudge, leaningLayers, moveLayer, possibleHolders, removeLayer } from './layers';
+import { isPlaced, Scene, type PlacedLayer } from './scene';
 
 const scene = (): Scene => structuredClone(demoDocuments(() => []).scenes['winter-splash']!);
 const ids = (s: Scene) => s.layers.map((l) => l.id);
+
+/** Says what holds a layer, whatever its rule. */
+const hold = (s: Scene, id: string, panel: string | undefined) => {
+  const layer = s.layers.find((l) => l.id === id) as PlacedLayer;
+  if (panel === undefined) delete layer.parent;
+  else layer.parent = panel;
+};
 
 describe('layers', () => {
   it('move by places, as far as there are places', () => {
@@ -70,7 +69,7 @@ describe('layers of a panel', () => {
     const s = signIn();
     expect(leaningLayers(s, 'form')).toEqual([]);
     expect(leaningLayers(s, 'greeting')).toEqual(['Note']);
-    holdIn(s, 'note', undefined);
+    hold(s, 'note', undefined);
     expect(leaningLayers(s, 'form')).toEqual(['Note']);
     expect(parents(s).at(-1)).toBeUndefined();
   });
@@ -88,11 +87,11 @@ describe('layers of a panel', () => {
     duplicateLayer(s, 'form', () => crypto.randomUUID());
     const copy = s.layers[6]!;
     expect(possibleHolders(s, 'form').map((l) => l.id)).toEqual([copy.id]);
-    holdIn(s, copy.id, 'form');
+    hold(s, copy.id, 'form');
     expect(possibleHolders(s, 'form')).toEqual([]);
-    holdIn(s, 'form', copy.id);
+    hold(s, 'form', copy.id);
     expect(Scene.safeParse(s).error!.issues[0]!.message).toContain('cannot hold itself');
-    holdIn(s, 'form', 'emblem');
+    hold(s, 'form', 'emblem');
     expect(Scene.safeParse(s).error!.issues[0]!.message).toContain('no panel of this scene');
   });
 });

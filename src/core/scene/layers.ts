@@ -1,4 +1,5 @@
 import { isPlaced, type Layer, type Scene } from './scene';
+import { isHugging } from '../placing/rule';
 import { nameOfCopy } from './values';
 
 /** Whether a rule of a layer is measured from another layer, as a region or as what a share is of. */
@@ -36,14 +37,6 @@ export function removeLayer(scene: Scene, id: string): void {
 export function possibleHolders(scene: Scene, id: string): Layer[] {
   const own = new Set(family(scene, id).map((l) => l.id));
   return scene.layers.filter((l) => l.kind === 'panel' && !own.has(l.id));
-}
-
-/** Puts a layer into a panel, or out of every one. Rules that were measured from the old panel see the new one. */
-export function holdIn(scene: Scene, id: string, panelId: string | undefined): void {
-  const layer = scene.layers.find((l) => l.id === id);
-  if (!layer || !isPlaced(layer)) return;
-  if (panelId === undefined) delete layer.parent;
-  else layer.parent = panelId;
 }
 
 /**
@@ -88,6 +81,15 @@ export function moveLayer(scene: Scene, id: string, by: number): void {
   scene.layers.splice(scene.layers.indexOf(layer), 1);
   scene.layers.splice(to, 0, layer);
 }
+
+/** Panels that go around what they hold, and hold nothing: there is nothing of them to be judged yet. */
+export const emptyPanels = ({ layers }: Pick<Scene, 'layers'>): ReadonlySet<string> =>
+  new Set(
+    layers
+      .filter((l) => l.kind === 'panel' && (isHugging(l.placing.x) || isHugging(l.placing.y)))
+      .filter((p) => !layers.some((l) => parentOf(l) === p.id && l.visible))
+      .map((l) => l.id),
+  );
 
 /** Whether a scene shows anything that can be right or wrong on a screen; a ground alone fits everywhere. */
 export const hasToJudge = ({ layers }: Scene): boolean => layers.some((l) => isPlaced(l) && l.visible);

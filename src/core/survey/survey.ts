@@ -2,6 +2,7 @@ import { withAccepted } from '../measure/accept';
 import { breachesOf, judged, openAgain, outcomeOf, type Breach } from '../measure/judge';
 import { sceneMeasures } from '../measure/scene';
 import type { Documents } from '../scene/documents';
+import { emptyPanels } from '../scene/layers';
 import { isPlaced, type Scene } from '../scene/scene';
 import { barsIn, barsOf } from '../screens/bars';
 import type { Case } from '../screens/cases';
@@ -39,9 +40,11 @@ function judge({ layers, barContrast }: Together, { input, c, prepared, bars, ke
   const { limits, named } = input;
   const was = kept?.judgedAlike ? kept.result : null;
   const found: Breach[] = [];
+  const empty = emptyPanels(input.scene);
   layers.forEach((l, i) => {
-    if (l.kind === 'ground') return;
-    if (l !== was?.layers[i]) breachesOf(l, l.measures, limits, found);
+    if (l.kind === 'ground' || empty.has(l.id)) return;
+    // Whether a panel is empty is not seen of its result.
+    if (l.kind === 'panel' || l !== was?.layers[i]) breachesOf(l, l.measures, limits, found);
     else for (const b of was.breaches) if (b.layerId === l.id) found.push(b);
   });
   bars.forEach((bar, i) => found.push(...judged(`bar:${bar.kind}`, 'bar', limits, () => barContrast[i])));

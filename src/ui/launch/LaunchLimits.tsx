@@ -53,7 +53,7 @@ function BoundPart({ launch, rule, end }: PartProps & { end: End }) {
         bsPrefix: 'part',
         'aria-label': `${RULE_WORDS[rule]} ${said}`,
         children: (
-          <span className={value === null ? 'quiet' : `outcome-${end}`}>
+          <span className={value === null ? undefined : `outcome-${end}`}>
             {value !== null && OUTCOME_SHAPES[end]} {said}
           </span>
         ),

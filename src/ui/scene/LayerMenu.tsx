@@ -2,14 +2,7 @@
 import { current } from 'immer';
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import {
-  duplicateLayer,
-  holdIn,
-  leaningLayers,
-  moveLayer,
-  possibleHolders,
-  removeLayer,
-} from '@/core/scene/layers';
+import { duplicateLayer, leaningLayers, moveLayer, possibleHolders, removeLayer } from '@/core/scene/layers';
 import { isPlaced, type Layer, type Scene } from '@/core/scene/scene';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive, inLayer } from '../state/edit';
@@ -19,6 +12,7 @@ import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
 import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
+import { useHolding } from './useHolding';
 import { ScrimOffer } from './ScrimOffer';
 
 type Change = (recipe: (l: Layer) => void) => void;
@@ -53,11 +47,9 @@ function LabelledSelect(p: {
 
 /** What the layer is called, what holds it, and how much shows through. */
 function Basics({ layer, change, onCommit }: SectionProps) {
-  const store = useWorkbenchStore();
   const scene = useScene();
   const holders = possibleHolders(scene, layer.id);
-  const hold = (id: string) =>
-    edit(store, ({ scenes }) => holdIn(scenes[scene.id]!, layer.id, id === '' ? undefined : id));
+  const hold = useHolding(layer.id);
   return (
     <>
       <NameField value={layer.name} onChange={(name) => change((l) => (l.name = name))} onCommit={onCommit} />

@@ -1,4 +1,5 @@
 import {
+  acrossThePanel,
   downThePanel,
   fillScreen,
   label,
@@ -7,7 +8,7 @@ import {
   stripAtBottom,
   underLayer,
 } from '@/core/placing/presets';
-import type { Placing } from '@/core/placing/rule';
+import { isHugging, type Placing } from '@/core/placing/rule';
 import type { Picture } from '@/core/pictures/picture';
 import { lu } from '@/core/scene/values';
 import { USUAL_LINE } from '@/core/text/style';
@@ -59,8 +60,16 @@ function textLayer(placing: Placing, more: Partial<TextLayer> = {}): TextLayer {
   };
 }
 
+/** The panel that was added last, and what it holds at its bottom. */
+function lastPanel({ layers }: Scene) {
+  const panel = layers.findLast((l) => l.kind === 'panel');
+  const held = panel && layers.findLast((l) => 'parent' in l && l.parent === panel.id);
+  return { panel, held };
+}
+
 /** The usual rules for a picture; the last logo is what a label goes under. */
 export function picturePresets(scene: Scene, picture: Picture): Preset[] {
+  const { panel, held } = lastPanel(scene);
   const logo = scene.layers.findLast((l) => l.role === 'logo');
   const [file] = picture.cuts[0]!.renditions;
   // Where it does not fill the screen it is no background.
@@ -94,14 +103,26 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
           },
         ]
       : []),
+    ...(panel
+      ? [
+          {
+            value: 'in-panel',
+            label: `in ${panel.name}`,
+            note: held ? `In the middle across, 12 below ${held.name}` : 'In the middle across, at its top',
+            make: () => ({
+              ...pictureLayer(picture, role, acrossThePanel(held?.id ?? null, isHugging(panel.placing.x))),
+              parent: panel.id,
+            }),
+          },
+        ]
+      : []),
   ];
 }
 
 /** The usual rules for what needs no picture. */
 export function otherPresets(scene: Scene): Preset[] {
   const logo = scene.layers.findLast((l) => l.role === 'logo');
-  const panel = scene.layers.findLast((l) => l.kind === 'panel');
-  const held = panel && scene.layers.findLast((l) => 'parent' in l && l.parent === panel.id);
+  const { panel, held } = lastPanel(scene);
   return [
     {
       value: 'label',

@@ -1,15 +1,17 @@
 import { Fragment } from 'react';
 import { sayNumber } from '@/core/formats/numbers';
 import { distances, SIDES } from '@/core/geometry/rect';
+import { emptyPanels } from '@/core/scene/layers';
 import type { CaseResult, PlacedResult } from '@/core/survey/survey';
+import { useScene } from '../state/context';
 import type { Row } from './figures';
 import { acrossRows, lieRows, otherRows } from './placeRows';
 import { lossRows, sizeRows } from './sizeRows';
 import { Why } from './Why';
 
-const rows = (layer: PlacedResult) =>
+const rows = (layer: PlacedResult, isEmpty: boolean) =>
   [
-    ...sizeRows(layer),
+    ...sizeRows(layer, isEmpty),
     ...lossRows(layer),
     ...acrossRows(layer),
     ...otherRows(layer),
@@ -52,12 +54,13 @@ function ScreenTable({ regions }: Pick<CaseResult, 'regions'>) {
 
 /** Everything measured of each layer of a case; each figure says why it is what it is. */
 export function MeasureTable({ result }: { result: CaseResult }) {
+  const empty = emptyPanels(useScene());
   const layers = result.layers.map((layer) =>
     layer.kind === 'ground' ? null : (
       <table key={layer.id} className="measures figures">
         <caption>{layer.name}</caption>
         <tbody>
-          {rows(layer).map((row) => (
+          {rows(layer, empty.has(layer.id)).map((row) => (
             <tr key={row.label}>
               <th scope="row" title={row.title}>
                 {row.label}

@@ -4,17 +4,19 @@ import { asked, type Maybe, type Row } from './figures';
 
 const plainShare = (v: number) => sayShare(v).replace(' %', '');
 
-/** How large a layer is. */
-export function sizeRows({ id, kind, placement, measures }: PlacedResult): Maybe[] {
+/** How large a layer is. @param isEmpty of a panel that goes around what it holds, and holds nothing yet */
+export function sizeRows({ id, kind, placement, measures }: PlacedResult, isEmpty: boolean): Maybe[] {
   const { drawn, scale } = placement;
   const same = Math.abs(scale.x - scale.y) < 1e-9;
   const { share, collapsed } = measures;
   return [
-    collapsed > 0 && {
-      label: 'Collapsed',
-      value: asked(id, 'Collapsed').one('collapse', collapsed > 1 ? 'both ways' : 'one way'),
-      measure: 'crop',
-    },
+    isEmpty && { label: 'Holds', value: 'nothing yet' },
+    collapsed > 0 &&
+      !isEmpty && {
+        label: 'Collapsed',
+        value: asked(id, 'Collapsed').one('collapse', collapsed > 1 ? 'both ways' : 'one way'),
+        measure: 'crop',
+      },
     {
       label: 'Drawn',
       value: (
