@@ -7,7 +7,7 @@ import { APPEARANCES, type Appearance } from '@/core/scene/values';
 import type { Needed } from '@/core/pictures/check';
 import type { Cut } from '@/core/pictures/picture';
 import { pixelsNeeded } from '@/core/survey/needed';
-import { summarise, type CaseSummary } from '@/core/survey/summary';
+import { summarise, tally, type CaseSummary } from '@/core/survey/summary';
 import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { advising, filesTried, type Advice, type Asked, type Progress } from '@/core/findings/advise';
 import { because } from '@/core/findings/because';
@@ -63,6 +63,13 @@ let earlier: Earlier | null = null;
 let launchKept: { kept: LaunchKept; pixels: Outside['pixels'] } | null = null;
 let fonts: Fonts | null = null;
 const pixelsOf = createFilePixels();
+
+/** Numbers of cases by outcome. */
+type Tally = ReturnType<typeof tally>;
+export interface OutcomesWith {
+  was: Tally;
+  with: (Tally | null)[];
+}
 
 /** What the page hands over; fonts and pixels are loaded here. */
 export type Documented = Omit<SurveyInput, keyof Outside>;
@@ -214,6 +221,23 @@ const api = {
         return null;
       }
     });
+  },
+  /** With how many cases the scene ends in each outcome, as it is and with each of several patches; `null` where it cannot be drawn. */
+  async outcomesWith(documents: Documents, sceneId: string, patches: Patch[]): Promise<OutcomesWith> {
+    const tried = patches.map((patch) => applyPatch(documents, patch));
+    const files = tried.flatMap((after) => filesOfScene(after.scenes[sceneId]!, after.project.pictures));
+    const { outside } = await askedOf(documents, sceneId, files);
+    const cases = casesIn(documents);
+    const tallyOf = (of: Documents) =>
+      tally(survey(surveyInput(of, of.scenes[sceneId]!, outside), cases, earlier));
+    const drawn = (of: Documents) => {
+      try {
+        return tallyOf(of);
+      } catch {
+        return null;
+      }
+    };
+    return { was: tallyOf(documents), with: tried.map(drawn) };
   },
   /** A few cases that show the extremes of every measure. */
   async telling(

@@ -133,3 +133,11 @@ export function moveBetween(from: Rect, to: Rect): { shift: { x: number; y: numb
   const furthest = Math.max(...across.flatMap((x) => down.map((y) => Math.hypot(x, y))));
   return { shift: { x: b.x - a.x, y: b.y - a.y }, furthest };
 }
+
+/** The smallest rectangle around several. @param rects at least one */
+export function unionOf(rects: readonly Rect[]): Rect {
+  const x = Math.min(...rects.map((r) => r.x));
+  const y = Math.min(...rects.map((r) => r.y));
+  const end = { x: Math.max(...rects.map(right)), y: Math.max(...rects.map(bottom)) };
+  return rectOf(x, y, end.x - x, end.y - y);
+}

@@ -62,7 +62,7 @@ describe('a trimmed picture', () => {
 
   it('keeps what is marked where it is on the drawing', () => {
     const file = { hash: 'b'.repeat(64), widthPx: 51, heightPx: 30, vector: false, bytes: 9 };
-    const [cut] = trimmed(picture, part, new Map([[rendition.hash, file]])).cuts;
+    const [cut] = trimmed(picture, new Map([['any' as const, part]]), new Map([[rendition.hash, file]])).cuts;
     expect(cut!.renditions).toEqual([{ ...file, density: 2, appearance: 'dark' }]);
     expect(cut!.keepAreas[0]!.rect).toEqual({ x: 0, y: 0.5, width: 0.5, height: 0.5 });
     expect(cut!.focalPoint).toEqual({ x: 0.5, y: 0 });

@@ -32,8 +32,8 @@ function betterClass(a: number, b: number, r: number): number {
 export const chooseDensityClass = (available: readonly number[], dpi: number): number =>
   available.reduce((best, d) => betterClass(best, d, dpi));
 
-function chooseCut(cuts: readonly Cut[], orientation: Orientation): Cut {
-  const wanted = isPortrait(orientation) ? 'portrait' : 'landscape';
+/** The cut that is shown upright or in landscape: its own, else the one for any orientation, else the first. */
+export function cutFor(cuts: readonly Cut[], wanted: 'portrait' | 'landscape'): Cut {
   return cuts.find((c) => c.cut === wanted) ?? cuts.find((c) => c.cut === 'any') ?? cuts[0]!;
 }
 
@@ -53,7 +53,7 @@ export function chooseRendition(
   orientation: Orientation,
   appearance: Appearance,
 ): Choice {
-  const cut = chooseCut(picture.cuts, orientation);
+  const cut = cutFor(picture.cuts, isPortrait(orientation) ? 'portrait' : 'landscape');
   const candidates = candidatesOf(cut, appearance);
   const vector = candidates.find((r) => r.vector);
   if (vector || candidates.length === 1) return { cut, rendition: vector ?? candidates[0]! };

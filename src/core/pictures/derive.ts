@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Rect } from '../geometry/rect';
 import { areaWithin } from './areas';
 import type { Arrived } from './assign';
-import { Hash, type Picture } from './picture';
+import { Hash, type Cut, type Picture } from './picture';
 
 const share = z.number().min(0).max(1);
 const side = z.int().min(1).max(16384);
@@ -46,23 +46,33 @@ export function pxOfPart(part: Rect, file: { widthPx: number; heightPx: number }
 }
 
 /**
- * A picture whose files are trimmed to a part: keep areas and focal points stay where they are on the drawing.
+ * A picture whose files are trimmed, each cut to its own part: keep areas and focal points stay where they are on the
+ * drawing.
  * @param files what each file became, by the hash it had
  */
-export function trimmed(picture: Picture, part: Rect, files: ReadonlyMap<string, Arrived['file']>): Picture {
+export function trimmed(
+  picture: Picture,
+  parts: ReadonlyMap<Cut['cut'], Rect>,
+  files: ReadonlyMap<string, Arrived['file']>,
+): Picture {
   return {
     ...picture,
-    cuts: picture.cuts.map((cut) => ({
-      ...cut,
-      renditions: cut.renditions.map((r) => {
-        const file = files.get(r.hash);
-        return file ? { ...file, density: r.density, appearance: r.appearance } : r;
-      }),
-      keepAreas: cut.keepAreas.map((k) => ({ ...k, rect: areaWithin(k.rect, part) })),
-      focalPoint: {
-        x: Math.min(1, Math.max(0, (cut.focalPoint.x - part.x) / part.width)),
-        y: Math.min(1, Math.max(0, (cut.focalPoint.y - part.y) / part.height)),
-      },
-    })),
+    cuts: picture.cuts.map((cut) => {
+      const part = parts.get(cut.cut);
+      return part ? trimmedCut(cut, part, files) : cut;
+    }),
   };
 }
+
+const trimmedCut = (cut: Cut, part: Rect, files: ReadonlyMap<string, Arrived['file']>): Cut => ({
+  ...cut,
+  renditions: cut.renditions.map((r) => {
+    const file = files.get(r.hash);
+    return file ? { ...file, density: r.density, appearance: r.appearance } : r;
+  }),
+  keepAreas: cut.keepAreas.map((k) => ({ ...k, rect: areaWithin(k.rect, part) })),
+  focalPoint: {
+    x: Math.min(1, Math.max(0, (cut.focalPoint.x - part.x) / part.width)),
+    y: Math.min(1, Math.max(0, (cut.focalPoint.y - part.y) / part.height)),
+  },
+});

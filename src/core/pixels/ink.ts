@@ -106,7 +106,7 @@ export function inkOf(raster: Raster): Ink | null {
 }
 
 /** Room around the ink at each side, as shares of the picture's width and height. */
-export const paddingOf = ({ bounds }: Ink): PerSide => ({
+export const paddingOf = ({ bounds }: Pick<Ink, 'bounds'>): PerSide => ({
   left: bounds.x,
   right: 1 - bounds.x - bounds.width,
   top: bounds.y,

@@ -11,6 +11,7 @@ import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inCut } from '../state/edit';
 import { CUT_WORDS } from '../words';
+import { Choices } from '../workbench/Choices';
 import { AreaBox, laidOver } from './AreaBox';
 import { Suggested } from './Suggested';
 
@@ -154,24 +155,18 @@ export function MarkDialog({ pictureId, first, onClose }: MarkProps) {
       <Modal.Header closeButton>
         <Modal.Title id="mark-title" as="h2">
           What has to be seen of {picture.name}
+          {picture.cuts.length > 1 && `, the cut for ${CUT_WORDS[cut.cut]}`}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body className="mark-body">
         <div>
           {picture.cuts.length > 1 && (
-            <div className="choices" role="group" aria-label="Cut">
-              {picture.cuts.map((c) => (
-                <Button
-                  key={c.cut}
-                  variant="quiet"
-                  size="sm"
-                  aria-pressed={c === cut}
-                  onClick={() => setWhich(c.cut)}
-                >
-                  {CUT_WORDS[c.cut]}
-                </Button>
-              ))}
-            </div>
+            <Choices
+              label="Cut"
+              options={picture.cuts.map((c) => ({ value: c.cut, label: CUT_WORDS[c.cut] }))}
+              value={cut.cut}
+              onChoose={setWhich}
+            />
           )}
           <CutPlan key={cut.cut} {...shared} />
         </div>
@@ -180,7 +175,13 @@ export function MarkDialog({ pictureId, first, onClose }: MarkProps) {
             Drag on the picture to mark an area. Drag an area to move it, its far corner to resize it.
           </p>
           <Subjects {...shared} />
-          <Suggested cut={cut} change={change} onCommit={shared.onCommit} hash={masterOfCut(cut).hash} />
+          <Suggested
+            pictureId={pictureId}
+            cut={cut}
+            change={change}
+            onCommit={shared.onCommit}
+            hash={masterOfCut(cut).hash}
+          />
         </div>
       </Modal.Body>
     </Modal>

@@ -1,20 +1,22 @@
 'use client';
+import { current } from 'immer';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { centredByInk, withoutInkShift } from '@/core/fit/presets';
+import type { Rect } from '@/core/geometry/rect';
 import { sayShare } from '@/core/formats/numbers';
 import { trimmed } from '@/core/pictures/derive';
-import type { Picture } from '@/core/pictures/picture';
+import { inkFiles, inkOffOf, inkOfCuts } from '@/core/pictures/cut-ink';
+import type { Cut, Picture } from '@/core/pictures/picture';
 import { offMiddle } from '@/core/pixels/centre';
-import { paddingOf, type Ink } from '@/core/pixels/ink';
-import { withFits } from '@/core/scene/rules';
+import { paddingOf } from '@/core/pixels/ink';
+import { withInkCentred, withoutInkShifts, type InkOff } from '@/core/scene/ink-rules';
 import type { PictureLayer } from '@/core/scene/scene';
 import { derive, messageOf } from '../api';
-import { masterOf } from '../drawing/PictureThumb';
 import { fileOf } from '../import/place-picture';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit, inLayer } from '../state/edit';
+import { edit } from '../state/edit';
 import { useStatistics } from '../state/statistics';
+import { CUT_WORDS } from '../words';
 
 /** Less room than this around the ink is not worth a word. */
 const LEAST = 0.005;
@@ -27,81 +29,88 @@ function sayOff({ x, y }: { x: number; y: number }): string {
   return parts.length > 0 ? `${parts.join(' and ')} of its middle` : 'in its middle';
 }
 
-const bitmapsOf = (picture: Picture) => [
-  ...new Set(picture.cuts.flatMap((c) => c.renditions.filter((r) => !r.vector).map((r) => r.hash))),
-];
+/** The bitmaps of the cuts whose ink is known, each with the part that is kept of it. */
+const filesToTrim = (picture: Picture, parts: InkParts) =>
+  picture.cuts.flatMap(({ cut, renditions }) => {
+    const part = parts.get(cut);
+    return part ? renditions.filter((r) => !r.vector).map(({ hash }) => ({ hash, part })) : [];
+  });
 
 /** Every file without the room around its ink; keep areas and focal point stay where they are on the drawing. */
-function useTrim(picture: Picture, ink: Ink, onDone: () => void) {
+function useTrim(picture: Picture, parts: InkParts, off: InkOff, onDone: () => void) {
   const store = useWorkbenchStore();
   const projectId = useWorkbench((s) => s.documents.project.id);
   const [busy, setBusy] = useState(false);
   const trim = async () => {
     setBusy(true);
     try {
-      const part = ink.bounds;
       const files = await Promise.all(
-        bitmapsOf(picture).map(
-          async (hash) => [hash, fileOf(await derive(projectId, { make: 'trim', hash, part }))] as const,
+        filesToTrim(picture, parts).map(
+          async ({ hash, part }) =>
+            [hash, fileOf(await derive(projectId, { make: 'trim', hash, part }))] as const,
         ),
       );
-      const off = offMiddle(ink);
       edit(store, ({ project, scenes }) => {
         const at = project.pictures.findIndex((p) => p.id === picture.id);
-        if (at >= 0) project.pictures[at] = trimmed(project.pictures[at]!, part, new Map(files));
+        if (at >= 0) project.pictures[at] = trimmed(project.pictures[at]!, parts, new Map(files));
         // Trimmed to its ink, what was shifted to its middle would lie off it.
-        for (const { layers } of Object.values(scenes))
-          for (const l of layers)
-            if (l.kind === 'picture' && l.picture === picture.id)
-              Object.assign(
-                l,
-                withFits(l, (fit) => withoutInkShift(fit, off)),
-              );
+        for (const scene of Object.values(scenes))
+          scene.layers = scene.layers.map((l) =>
+            l.kind === 'picture' && l.picture === picture.id ? withoutInkShifts(current(l), off) : l,
+          );
       });
       onDone();
     } catch (error) {
       store.setState({ message: messageOf(error) });
+    } finally {
       setBusy(false);
     }
   };
   return { busy, trim };
 }
 
-function Offer({ layer, picture, ink, onDone }: Props & { ink: Ink; picture: Picture }) {
+/** Where the ink lies in one cut, and the room around it. */
+function CutInk({ name, bounds }: { name: string; bounds: Rect }) {
+  const room = paddingOf({ bounds });
+  const sides = (['left', 'right', 'top', 'bottom'] as const).map((s) => `${s} ${sayShare(room[s])}`);
+  return (
+    <span className="choices-label">
+      The ink of {name} lies {sayOff(offMiddle({ bounds }))}; around it is room of {sides.join(', ')}.
+    </span>
+  );
+}
+
+function Offer({ layer, picture, parts, off, onDone }: Props & OfferProps) {
   const store = useWorkbenchStore();
-  const { busy, trim } = useTrim(picture, ink, onDone);
-  const off = offMiddle(ink);
+  const { busy, trim } = useTrim(picture, parts, off, onDone);
   const { align } = layer.fit;
   // Where the drawing fills its box a share of the box is the same share of the file.
   const fills = 'ratio' in layer.placing && layer.placing.ratio?.value === 'own';
   const centre = () =>
-    edit(
-      store,
-      inLayer(store, layer.id, (l) => {
-        if (l.kind === 'picture')
-          Object.assign(
-            l,
-            withFits(l, (fit) => centredByInk(fit, off)),
-          );
-      }),
-    );
-  const room = paddingOf(ink);
-  const hasRoom = Math.max(room.left, room.right, room.top, room.bottom) >= LEAST;
-  const isOff = Math.max(Math.abs(off.x), Math.abs(off.y)) >= LEAST;
-  if (!hasRoom) return null;
+    edit(store, ({ scenes }) => {
+      const scene = scenes[store.getState().sceneId];
+      if (!scene) return;
+      scene.layers = scene.layers.map((l) =>
+        l.id === layer.id && l.kind === 'picture' ? withInkCentred(current(l), off) : l,
+      );
+    });
+  const rooms = [...parts.values()].flatMap((bounds) => Object.values(paddingOf({ bounds })));
+  const isOff = [off.portrait, off.landscape].some(({ x, y }) => Math.max(Math.abs(x), Math.abs(y)) >= LEAST);
+  if (Math.max(...rooms) < LEAST) return null;
+  const nameOf = (cut: string) =>
+    parts.size > 1 ? `${picture.name}, the cut for ${CUT_WORDS[cut as Cut['cut']]},` : picture.name;
   return (
     <div className="bound offers" role="group" aria-label="Ink">
-      <span className="choices-label">
-        The ink of {picture.name} lies {sayOff(off)}; around it is room of{' '}
-        {(['left', 'right', 'top', 'bottom'] as const).map((s) => `${s} ${sayShare(room[s])}`).join(', ')}.
-      </span>
+      {[...parts].map(([cut, bounds]) => (
+        <CutInk key={cut} name={nameOf(cut)} bounds={bounds} />
+      ))}
       <span>
         {isOff && fills && align.kind === 'position' && (
           <Button variant="quiet" size="sm" onClick={centre}>
             centre by ink
           </Button>
         )}
-        {bitmapsOf(picture).length > 0 && (
+        {filesToTrim(picture, parts).length > 0 && (
           <Button variant="quiet" size="sm" disabled={busy} onClick={() => void trim()}>
             trim files to ink
           </Button>
@@ -109,6 +118,14 @@ function Offer({ layer, picture, ink, onDone }: Props & { ink: Ink; picture: Pic
       </span>
     </div>
   );
+}
+
+type InkParts = ReadonlyMap<Cut['cut'], Rect>;
+interface OfferProps {
+  picture: Picture;
+  /** where the ink of each cut lies */
+  parts: InkParts;
+  off: InkOff;
 }
 
 interface Props {
@@ -119,8 +136,10 @@ interface Props {
 /** What the room around a logo’s ink does to it, and two ways out: by the rule, or by the files. */
 export function InkOffer({ layer, onDone }: Props) {
   const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture));
-  const hash = picture && masterOf(picture).hash;
-  const ink = useStatistics(hash ? [hash] : []).get(hash ?? '')?.ink;
-  if (!picture || ink?.by !== 'alpha') return null;
-  return <Offer {...{ layer, picture, ink, onDone }} />;
+  const known = useStatistics(picture ? inkFiles(picture) : []);
+  if (!picture) return null;
+  const ink = new Map([...known].flatMap(([hash, { ink: i }]) => (i ? [[hash, i] as const] : [])));
+  const parts = inkOfCuts(picture, ink);
+  const off = inkOffOf(picture, parts);
+  return off && <Offer {...{ layer, picture, parts, off, onDone }} />;
 }

@@ -1,15 +1,17 @@
-import { centredByInk, FIT_PRESETS, withPreset, type FitPreset } from '../../fit/presets';
+import { FIT_PRESETS, withPreset, type FitPreset } from '../../fit/presets';
 import type { Fit } from '../../fit/rule';
 import { sayShare } from '../../formats/numbers';
 import type { Interval } from '../../solve/interval';
 import { positionOf } from '../../solve/layer';
 import { lu, percentOf } from '../../scene/values';
 import { offMiddle } from '../../pixels/centre';
+import { withInkCentred } from '../../scene/ink-rules';
 import { fittingRules, presetOfAll } from '../../scene/rules';
+import { isPortrait } from '../../screens/turn';
 import type { PictureLayer } from '../../scene/scene';
 import { fitOf } from '../../scene/when';
 import { sayWhen } from '../../sentences/layer';
-import { fitMend, pictureLayer, pictureOf, type Mender, type Sick } from '../mend';
+import { fitMend, layerMend, pictureLayer, pictureOf, type Mender, type Sick } from '../mend';
 
 const LABELS: Record<FitPreset, string> = {
   cover: 'Let it cover its box',
@@ -87,13 +89,21 @@ export const solvedPosition: Mender = (sick) => {
   });
 };
 
-/** The ink in the middle of the box instead of the file, where the file fills its box. */
+/** The ink in the middle of the box instead of the file, where the file fills its box; of each cut that is drawn its own. */
 export const centreByInk: Mender = (sick) => {
   const layer = pictureLayer(sick);
-  const drawn = sick.results.flatMap((r) => r.layers.filter((l) => l.id === layer?.id));
-  const [first] = drawn;
-  const ink = first?.kind === 'picture' ? sick.input.pixels?.get(first.rendition.hash)?.ink : null;
-  if (!layer || !ink) return [];
-  const off = offMiddle(ink);
-  return fitMend(sick, 'Centre it by its ink', (fit) => centredByInk(fit, off));
+  if (!layer) return [];
+  const offIn = (orientation: 'portrait' | 'landscape') => {
+    const drawn = sick.results
+      .filter((r) => isPortrait(r.orientation) === (orientation === 'portrait'))
+      .flatMap((r) => r.layers.filter((l) => l.id === layer.id));
+    const [first] = drawn;
+    const ink = first?.kind === 'picture' ? sick.input.pixels?.get(first.rendition.hash)?.ink : null;
+    return ink ? offMiddle(ink) : null;
+  };
+  const [portrait, landscape] = [offIn('portrait'), offIn('landscape')];
+  const one = portrait ?? landscape;
+  if (!one) return [];
+  const off = { portrait: portrait ?? one, landscape: landscape ?? one };
+  return layerMend(sick, 'Centre it by its ink', () => withInkCentred(layer, off));
 };
