@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { test } from './test';
 import { closeUp, figure, saving, seriousFindings, tabTo, undo } from './fixtures';
@@ -138,7 +139,8 @@ test('named values are used by name, kept while they are used, and go out and in
   expect(file.suggestedFilename()).toBe('larkmoor-ferries.tokens.json');
 
   const tokens = {
-    gap: { $type: 'dimension', $value: { value: 64, unit: 'px' } },
+    gap: { $type: 'dimension', $value: { value: 64, unit: 'px' }, $description: 'Between things' },
+    inner: { $value: '{gap}' },
     shade: { $type: 'shadow', $value: {} },
   };
   await page.locator('input[data-tokens]').setInputFiles({
@@ -146,9 +148,15 @@ test('named values are used by name, kept while they are used, and go out and in
     mimeType: 'application/json',
     buffer: Buffer.from(JSON.stringify(tokens)),
   });
-  await expect(
-    page.getByText('1 named values taken in from other.tokens.json. Left out: shade'),
-  ).toBeVisible();
+  const note = tray.getByRole('status');
+  await expect(note).toContainText('2 named values taken in from other.tokens.json.');
+  await expect(note).toContainText('shade: tokens of the type shadow are not used here');
+  await expect(tray.getByRole('listitem').filter({ hasText: 'inner' })).toContainText('as gap');
+  await note.getByRole('button', { name: 'close' }).click();
+  const again = page.waitForEvent('download');
+  await tray.getByRole('button', { name: 'save as a file' }).click();
+  const saved = JSON.parse(readFileSync(await (await again).path(), 'utf8')) as object;
+  expect(saved).toMatchObject(tokens);
   await expect(tray.getByRole('listitem').filter({ hasText: 'gap' })).toContainText('64');
   await tray.getByRole('button', { name: 'add colour' }).click();
   await expect(tray.getByRole('button', { name: 'new colour' })).toBeVisible();

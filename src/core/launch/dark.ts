@@ -1,7 +1,7 @@
 import type { Picture } from '../pictures/picture';
 import { coloursOf } from '../scene/paint';
 import type { Scene } from '../scene/scene';
-import { type NamedValue } from '../scene/values';
+import { plainOf, type NamedValue } from '../scene/values';
 
 /** Names of the layers that have nothing for dark, so that they look there as they do in light. */
 export function lightOnly(
@@ -10,8 +10,8 @@ export function lightOnly(
   named: readonly NamedValue[],
 ): string[] {
   const hasDark = (colour: ReturnType<typeof coloursOf>[number]) => {
-    const plain = 'named' in colour ? named.find((n) => n.id === colour.named)?.value : colour;
-    return plain !== undefined && 'light' in plain && plain.dark !== undefined;
+    const plain = 'named' in colour ? plainOf(colour.named, named) : colour;
+    return plain !== null && 'light' in plain && plain.dark !== undefined;
   };
   return scene.layers
     .filter((l) => {

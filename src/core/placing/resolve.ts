@@ -1,6 +1,6 @@
 import { fromSpans, span as spanOf, type Axis, type Rect, type Span } from '../geometry/rect';
 import type { Regions } from '../screens/regions';
-import { isPercent, resolveLength, type Length, type NamedValue } from '../scene/values';
+import { isPercent, plainOf, resolveLength, type Length, type NamedValue } from '../scene/values';
 import type { Basis, Bound, Edge, Region } from './rule';
 import { extentRule, Sizes, type Around, type Placeable } from './sizes';
 
@@ -221,8 +221,8 @@ export class Resolver implements Around {
   /** Whether what 100 % is has to be known; asking for it where it need not be may close a circle. */
   private isShare(l: Length): boolean {
     if (!('named' in l)) return isPercent(l);
-    const value = this.context.named?.find((n) => n.id === l.named)?.value;
-    return value !== undefined && 'unit' in value && isPercent(value);
+    const value = plainOf(l.named, this.context.named ?? []);
+    return value !== null && 'unit' in value && isPercent(value);
   }
 
   private resolved(l: Length, basis: number): number {

@@ -6,11 +6,13 @@ import { Naming } from '../pictures/naming';
 import { Picture } from '../pictures/picture';
 import { Screen } from '../screens/screen';
 import { ProjectFont } from '../text/style';
+import { KeptTokens } from '../tokens/tree';
 import { Id, NamedValue } from './values';
 
 /**
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.
- * 2: no shape beside two given extents; a limit on letters that fonts lack.
+ * 2: no shape beside two given extents; a limit on letters that fonts lack. 3: what is drawn is judged whatever its role.
+ * 4: a limit on files that are far larger than drawn; a named value may stand for another.
  */
 export const SCHEMA_VERSION = 4;
 
@@ -31,6 +33,8 @@ export const Project = z.looseObject({
     .object({ low: z.number().positive(), high: z.number().positive() })
     .refine(({ low, high }) => low < high, 'The least ratio has to be smaller than the greatest.')
     .optional(),
+  /** the design tokens that were taken in, with all that is not used here, so that they come back as they were */
+  tokens: KeptTokens.optional(),
   /** from the tap to the first screen */
   launches: z.array(Launch).max(20).optional(),
   /** fonts that were imported, besides those that come with the product */

@@ -19,12 +19,32 @@ export const PlainColour = z.object({ light: HexColour, dark: HexColour.optional
 export const Colour = z.union([PlainColour, Named]);
 export type Colour = z.infer<typeof Colour>;
 
+/** A length or a colour with a name; one that stands for another named value of the same kind follows it. */
 export const NamedValue = z.looseObject({
   id: Id,
   name: z.string().min(1).max(120),
-  value: z.union([PlainLength, PlainColour]),
+  value: z.union([PlainLength, PlainColour, Named]),
+  /** what it is for */
+  description: z.string().max(1000).optional(),
 });
 export type NamedValue = z.infer<typeof NamedValue>;
+
+/**
+ * What a named value comes to, through all that it stands for; `null` where that is not there, or leads back to itself.
+ */
+export function plainOf(
+  id: string,
+  named: readonly NamedValue[],
+): Exclude<NamedValue['value'], { named: string }> | null {
+  let at: string = id;
+  for (let steps = 0; steps <= named.length; steps++) {
+    const value = named.find((n) => n.id === at)?.value;
+    if (!value) return null;
+    if (!('named' in value)) return value;
+    at = value.named;
+  }
+  return null;
+}
 
 export const Appearance = z.enum(['light', 'dark']);
 export type Appearance = z.infer<typeof Appearance>;
@@ -39,15 +59,36 @@ export const percent = (value: number): Length => ({ value, unit: '%' });
 /** A share as a percentage, in hundredths: closer is less than a px on any screen. */
 export const percentOf = (share: number): number => Math.round(share * 1e4) / 100;
 
+/** The named values that come to a length, or to a colour. */
+export const namedOf = (kind: 'length' | 'colour', named: readonly NamedValue[]): NamedValue[] =>
+  named.filter((n) => {
+    const value = plainOf(n.id, named);
+    return value !== null && (kind === 'colour') === 'light' in value;
+  });
+
+/** Those that a named value may stand for: of its kind, and none that leads back to it. */
+export const namedFor = (entry: NamedValue, named: readonly NamedValue[]): NamedValue[] => {
+  const value = plainOf(entry.id, named);
+  const leadsBack = (n: NamedValue): boolean => {
+    if (n.id === entry.id) return true;
+    const { value: v } = n;
+    const next = 'named' in v ? named.find((o) => o.id === v.named) : undefined;
+    return next !== undefined && leadsBack(next);
+  };
+  return namedOf(value && 'unit' in value ? 'length' : 'colour', named).filter((n) => !leadsBack(n));
+};
+
+type Plain = NonNullable<ReturnType<typeof plainOf>>;
+
 function namedValue<K extends 'unit' | 'light'>(
   id: string,
   named: readonly NamedValue[],
   key: K,
   what: string,
 ) {
-  const found = named.find((n) => n.id === id);
-  if (!found || !(key in found.value)) throw new Error(`No ${what} is named “${id}” in this project.`);
-  return found.value as Extract<NamedValue['value'], Record<K, unknown>>;
+  const found = plainOf(id, named);
+  if (!found || !(key in found)) throw new Error(`No ${what} is named “${id}” in this project.`);
+  return found as Extract<Plain, Record<K, unknown>>;
 }
 
 /**

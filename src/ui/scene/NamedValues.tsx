@@ -1,13 +1,11 @@
 'use client';
-import { useRef } from 'react';
-import { Button } from 'react-bootstrap';
+import { useId } from 'react';
+import { Button, Form } from 'react-bootstrap';
 import { usersOfNamed } from '@/core/scene/named';
-import { readTokens, takeIn, writeTokens } from '@/core/scene/tokens';
-import type { NamedValue } from '@/core/scene/values';
+import { namedFor, namedOf, plainOf, type Colour, type Length, type NamedValue } from '@/core/scene/values';
 import { sayColour } from '@/core/sentences/colour';
 import { sayLengthOf } from '@/core/sentences/words';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { download } from '../download';
 import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from './EditorPopover';
@@ -15,16 +13,20 @@ import { ColourEditor } from './editors/ColourEditor';
 import { NameField } from './editors/NameField';
 import { LengthField } from './editors/LengthField';
 import { Swatch } from './Swatch';
+import { TokensPart } from './TokensPart';
 
-const sayValue = ({ value }: NamedValue) =>
-  'light' in value
-    ? sayColour(value, { layers: [], named: [] })
-    : sayLengthOf(value, { layers: [], named: [] });
+/** “24”, “#336699, dark #101418”, “as Deep water” */
+function sayValue({ value }: NamedValue, named: readonly NamedValue[]): string {
+  if ('named' in value) return `as ${named.find((n) => n.id === value.named)?.name ?? 'nothing'}`;
+  const names = { layers: [], named: [] };
+  return 'light' in value ? sayColour(value, names) : sayLengthOf(value, names);
+}
 
-/** A named value’s own value is plain: it does not refer to another. */
+/** What a named value is, or what it stands for, and what it is meant for. */
 function ValueEditor({ value: entry, onDone }: { value: NamedValue; onDone: () => void }) {
   const store = useWorkbenchStore();
   const documents = useWorkbench((s) => s.documents);
+  const { named } = documents.project;
   const onCommit = () => commit(store);
   const change = (recipe: (n: NamedValue) => void) =>
     editLive(store, ({ project }) => {
@@ -42,30 +44,64 @@ function ValueEditor({ value: entry, onDone }: { value: NamedValue; onDone: () =
     });
     onDone();
   };
-  const set = (next: object) => {
-    if (!('named' in next)) change((n) => (n.value = next as NamedValue['value']));
-  };
+  const set = (value: NamedValue['value']) => change((n) => (n.value = value));
+  const plain = plainOf(entry.id, named);
+  const others = namedFor(entry, named);
   return (
     <>
       <NameField value={entry.name} onChange={(name) => change((n) => (n.name = name))} onCommit={onCommit} />
-      {'light' in entry.value ? (
-        <ColourEditor value={entry.value} named={[]} id="named" onChange={set} onCommit={onCommit} />
+      {plain && 'light' in plain ? (
+        <ColourEditor
+          value={entry.value as Colour}
+          named={others}
+          id="named"
+          onChange={set}
+          onCommit={onCommit}
+        />
       ) : (
         <LengthField
           label="Length"
-          value={entry.value}
-          named={[]}
+          value={entry.value as Length}
+          named={others}
           percentOf="whatever it is used for"
           onChange={set}
           onCommit={onCommit}
         />
       )}
+      <DescriptionField entry={entry} change={change} onCommit={onCommit} />
       <div className="menu-actions">
         <Button variant="quiet" size="sm" onClick={remove}>
           delete
         </Button>
       </div>
     </>
+  );
+}
+
+function DescriptionField(p: {
+  entry: NamedValue;
+  change: (recipe: (n: NamedValue) => void) => void;
+  onCommit: () => void;
+}) {
+  const id = useId();
+  return (
+    <div className="labelled">
+      <label htmlFor={id}>What it is for</label>
+      <Form.Control
+        id={id}
+        size="sm"
+        maxLength={1000}
+        defaultValue={p.entry.description ?? ''}
+        onChange={(e) => {
+          const text = e.target.value.trim();
+          p.change((n) => {
+            if (text) n.description = text;
+            else delete n.description;
+          });
+        }}
+        onBlur={p.onCommit}
+      />
+    </div>
   );
 }
 
@@ -85,36 +121,12 @@ function add(store: WorkbenchStore, kind: 'colour' | 'length'): void {
   });
 }
 
-async function read(store: WorkbenchStore, file: File): Promise<void> {
-  let json: unknown;
-  try {
-    json = JSON.parse(await file.text());
-  } catch {
-    store.setState({ message: `${file.name} is not JSON. Design tokens are a .json file.` });
-    return;
-  }
-  const { values, leftOut } = readTokens(json);
-  if (values.length > 0)
-    edit(store, ({ project }) => {
-      project.named = takeIn(project.named, values, () => crypto.randomUUID());
-    });
-  const rest = leftOut.length > 0 ? ` Left out: ${leftOut.join('; ')}.` : '';
-  store.setState({ message: `${values.length} named values taken in from ${file.name}.${rest}` });
-}
-
-function write(store: WorkbenchStore): void {
-  const { project } = store.getState().documents;
-  const json = JSON.stringify(writeTokens(project.named), null, 2);
-  const name = `${project.name.toLowerCase().replaceAll(/\W+/g, '-')}.tokens.json`;
-  download(name, new Blob([json], { type: 'application/json' }));
-}
-
 /** The lengths and colours that rules refer to by name; read and written as design tokens. */
 export function NamedValues() {
   const store = useWorkbenchStore();
   const named = useWorkbench((s) => s.documents.project.named);
   const appearance = useWorkbench((s) => s.view.appearance);
-  const input = useRef<HTMLInputElement>(null);
+  const colours = new Set(namedOf('colour', named).map((n) => n.id));
   return (
     <section className="tray" aria-label="Named values">
       <h2>
@@ -130,36 +142,20 @@ export function NamedValues() {
       </h2>
       <ul>
         {named.map((n) => (
-          <li key={n.id} className="named-row">
-            {'light' in n.value ? <Swatch paint={n.value} named={[]} appearance={appearance} /> : <span />}
+          <li key={n.id} className="named-row" title={n.description}>
+            {colours.has(n.id) ? (
+              <Swatch paint={{ named: n.id }} named={named} appearance={appearance} />
+            ) : (
+              <span />
+            )}
             <EditorPopover label={`Named value ${n.name}`} button={{ bsPrefix: 'part', children: n.name }}>
               {(close) => <ValueEditor value={n} onDone={close} />}
             </EditorPopover>
-            <span className="quiet figures">{sayValue(n)}</span>
+            <span className="quiet figures">{sayValue(n, named)}</span>
           </li>
         ))}
       </ul>
-      <p className="quiet tokens">
-        Design tokens:{' '}
-        <Button variant="quiet" size="sm" onClick={() => input.current?.click()}>
-          take in a file
-        </Button>
-        <Button variant="quiet" size="sm" disabled={named.length === 0} onClick={() => write(store)}>
-          save as a file
-        </Button>
-      </p>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept=".json,application/json"
-        data-tokens
-        onChange={(e) => {
-          const [file] = e.target.files ?? [];
-          if (file) void read(store, file);
-          e.target.value = '';
-        }}
-      />
+      <TokensPart />
     </section>
   );
 }

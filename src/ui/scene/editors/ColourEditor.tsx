@@ -1,9 +1,9 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { resolveColour, type Colour, type NamedValue } from '@/core/scene/values';
+import { namedOf, resolveColour, type Colour, type NamedValue } from '@/core/scene/values';
 import { useState } from 'react';
 import { NumberField } from './NumberField';
-import { alphaOf, readColour, withAlpha } from './typed-colour';
+import { alphaOf, readColour, withAlpha } from '@/core/scene/css-colour';
 
 interface Props {
   value: Colour;
@@ -71,7 +71,7 @@ function HexField(p: { label: string; value: string; onChange: (v: string) => vo
 
 /** A colour for light and, if it differs, for dark; or one of the project’s named colours. */
 export function ColourEditor({ value, named, id, autoFocus, onChange, onCommit }: Props) {
-  const colours = named.filter((n) => 'light' in n.value);
+  const colours = namedOf('colour', named);
   const plain =
     'named' in value
       ? { light: resolveColour(value, 'light', named), dark: resolveColour(value, 'dark', named) }

@@ -1,6 +1,6 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import type { Length, NamedValue } from '@/core/scene/values';
+import { namedOf, type Length, type NamedValue } from '@/core/scene/values';
 import { NumberField } from './NumberField';
 
 interface Props {
@@ -25,7 +25,7 @@ const UNIT_TITLES: Record<Unit, string> = {
 
 /** A length: a number with its unit, or one of the project’s named lengths. */
 export function LengthField({ label, value, named, percentOf, min, onChange, onCommit, autoFocus }: Props) {
-  const lengths = named.filter((n) => 'unit' in n.value);
+  const lengths = namedOf('length', named);
   const isNamed = 'named' in value;
   const number = isNamed ? 0 : value.value;
   const unit = isNamed ? `named:${value.named}` : value.unit;

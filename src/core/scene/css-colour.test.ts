@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { HexColour } from '@/core/scene/values';
-import { alphaOf, readColour, withAlpha } from './typed-colour';
+import { alphaOf, readColour, withAlpha } from './css-colour';
 
 describe('a colour as it is typed', () => {
   // Values that CSS Color 4 gives: names in §6.1, hexadecimal in §5.2, and its sample code.

@@ -1,7 +1,7 @@
-import { converter, formatHex, formatHex8, parse, toGamut, type Rgb } from 'culori';
+import { converter, formatHex, formatHex8, parse, toGamut, type Color, type Rgb } from 'culori';
 
-/** A colour as documents keep it, out of what somebody has typed. */
-export interface TypedColour {
+/** A colour as documents keep it. */
+export interface KeptColour {
   /** `#rrggbb`, or `#rrggbbaa` where it is see-through */
   hex: string;
   /** whether it is one that sRGB does not have, so that the nearest is taken */
@@ -14,19 +14,23 @@ const isInRgb = ({ r, g, b }: Rgb) => [r, g, b].every((c) => c > -0.5 / 255 && c
 /** As CSS Color 4 §13.2 maps colours: by chroma in OKLCH. */
 const mapped = toGamut('rgb', 'oklch');
 
-/**
- * A colour in any form of CSS Color 4: a name, hexadecimal of 3 to 8 digits (also without its sign), `rgb()`, `hsl()`,
- * `lab()`, `oklch()` and the others. `null` for what is none.
- */
-export function readColour(text: string): TypedColour | null {
-  const typed = text.trim();
-  const found = parse(typed) ?? parse(`#${typed}`);
-  if (!found) return null;
+/** A colour of any space in sRGB; one that sRGB does not have becomes the nearest. */
+export function keptColour(found: Color): KeptColour {
   const own = toRgb(found);
   const isMapped = !isInRgb(own);
   const rgb = isMapped ? toRgb(mapped(found)) : own;
   const alpha = Math.round(Math.max(0, Math.min(1, rgb.alpha ?? 1)) * 255);
   return { hex: alpha === 255 ? formatHex(rgb) : formatHex8(rgb), isMapped };
+}
+
+/**
+ * A colour in any form of CSS Color 4: a name, hexadecimal of 3 to 8 digits (also without its sign), `rgb()`, `hsl()`,
+ * `lab()`, `oklch()` and the others. `null` for what is none.
+ */
+export function readColour(text: string): KeptColour | null {
+  const typed = text.trim();
+  const found = parse(typed) ?? parse(`#${typed}`);
+  return found ? keptColour(found) : null;
 }
 
 /** How opaque a kept colour is, 0..1. */
