@@ -7,8 +7,8 @@ const config = {
     floor(
       'core-is-pure',
       '^src/core/',
-      { pathNot: ['^src/core/', '^node_modules/zod/'] },
-      'core imports nothing but zod',
+      { pathNot: ['^src/core/', '^node_modules/(zod|culori)/', '^node_modules/@types/culori/'] },
+      'core imports nothing but zod and the mathematics of colours',
     ),
     floor('core-tests', '^src/core/.*\\.test\\.ts$', { path: '^src/(server|ui|app|workers|cli)/' }),
     floor('render-on-core', '^src/render/', { path: '^src/(server|ui|app|workers|cli)/' }),
