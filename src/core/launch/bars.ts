@@ -77,11 +77,15 @@ export function sayBarChange({ kind, before, after }: BarChange): string {
 const by = (value: number, more: string, less: string): string[] =>
   Math.abs(value) < NEAR ? [] : [`${sayLength(Math.abs(value))} ${value > 0 ? more : less}`];
 
+/** “12 lu right and 3 lu up”; nothing of less than anybody sees. */
+export const sayShift = ({ x, y }: { x: number; y: number }): string =>
+  [...by(x, 'right', 'left'), ...by(y, 'down', 'up')].join(' and ');
+
 /** “Emblem goes 12 lu down”, “Photo becomes 24 lu lower” */
 export function sayMoved({ name, shift, grows }: MovedByBars): string {
-  const ways = [...by(shift.x, 'right', 'left'), ...by(shift.y, 'down', 'up')];
+  const ways = sayShift(shift);
   const sizes = [...by(grows.width, 'wider', 'narrower'), ...by(grows.height, 'higher', 'lower')];
-  const goes = ways.length > 0 ? [`goes ${ways.join(' and ')}`] : [];
+  const goes = ways === '' ? [] : [`goes ${ways}`];
   const becomes = sizes.length > 0 ? [`becomes ${sizes.join(' and ')}`] : [];
   return `${name} ${[...goes, ...becomes].join(' and ')}`;
 }

@@ -3,7 +3,7 @@ import { hexOf } from '../pixels/raster';
 import type { Bars } from '../scene/scene';
 import type { Case } from '../screens/cases';
 import type { CaseResult } from '../survey/survey';
-import { barChanges, movedByBars, sayBarChange, sayMoved, type MovedByBars } from './bars';
+import { barChanges, movedByBars, sayBarChange, sayMoved, sayShift, type MovedByBars } from './bars';
 import type { LaunchFault } from './fault';
 import type { Handover, Jump } from './handover';
 import type { LaunchSurvey, StageResult } from './survey';
@@ -41,6 +41,14 @@ function whyItJumps({ layers, wasName, name }: Jump, moved: MovedBy): string[] {
   return [...content, `${sayMoved(byBars)} because the bars of the two stages differ.`];
 }
 
+/** “jumps 12 lu down and becomes 0.86 times as wide” */
+function sayJump({ shift, scale }: Jump): string {
+  const ways = sayShift(shift);
+  const goes = ways === '' ? [] : [`jumps ${ways}`];
+  const becomes = Math.abs(scale - 1) < 0.001 ? [] : [`becomes ${sayRatio(scale)} times as wide`];
+  return [...goes, ...becomes].join(' and ') || 'changes its shape';
+}
+
 const jumpFaults = (h: Handover, stage: number, names: readonly string[], moved: MovedBy): LaunchFault[] =>
   h.jumps.map((j) => ({
     rule: 'jump',
@@ -48,7 +56,7 @@ const jumpFaults = (h: Handover, stage: number, names: readonly string[], moved:
     about: j.pictureId,
     value: j.furthest,
     say: () => ({
-      said: `${j.name} jumps by ${sayNumber(j.shift.x)} across and ${sayNumber(j.shift.y)} lu down, and becomes ${sayRatio(j.scale)} times as wide`,
+      said: `${j.name} ${sayJump(j)}`,
       because: [
         `In ${names[stage]} it is ${sayLength(j.from.width)} wide, ${sayNumber(j.from.x)} from the left and ${sayNumber(j.from.y)} from the top.`,
         `In ${names[stage + 1]} it is ${sayLength(j.to.width)} wide, ${sayNumber(j.to.x)} from the left and ${sayNumber(j.to.y)} from the top.`,

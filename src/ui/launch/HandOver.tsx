@@ -1,6 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { sayNumber, sayRatio } from '@/core/formats/numbers';
+import { sayShift } from '@/core/launch/bars';
 import { handoverOf, type Handover, type Jump } from '@/core/launch/handover';
 import { fadeOf } from '@/core/launch/timeline';
 import type { CaseResult } from '@/core/survey/survey';
@@ -79,7 +80,7 @@ function Words({ h }: { h: Handover }) {
           <span className="figures">
             {j.furthest < 0.05
               ? 'stays where it is'
-              : `${sayNumber(j.shift.x)} across, ${sayNumber(j.shift.y)} lu down, ${sayRatio(j.scale)} times as wide`}
+              : [sayShift(j.shift), `${sayRatio(j.scale)} times as wide`].filter(Boolean).join(', ')}
           </span>
         </li>
       ))}

@@ -1,6 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
+import { sayDensity } from '@/core/formats/numbers';
 import type { Target } from '@/core/launch/launch';
 import { KINDS, type Screen } from '@/core/screens/screen';
 import { NameField } from '../scene/editors/NameField';
@@ -61,12 +62,12 @@ export function TargetScreens({ target, index }: { target: Target; index: number
       </fieldset>
       <SingleScreens target={target} onToggle={(id) => change((t) => toggle(t.ids, id))} />
       <div className="labelled">
-        <label htmlFor={`${target.id}-versions`}>Only on versions of the system</label>
+        <label htmlFor={`${target.id}-versions`}>Only on versions, in your words</label>
         <Form.Control
           id={`${target.id}-versions`}
           size="sm"
           maxLength={80}
-          placeholder="all; or in your words, as “from 12 on”"
+          placeholder="all"
           defaultValue={target.versions ?? ''}
           onChange={(e) => {
             const versions = e.target.value.trim();
@@ -111,7 +112,7 @@ function SingleScreens({ target, onToggle }: { target: Target; onToggle: (id: st
             key={s.id}
             type="checkbox"
             id={`${target.id}-${s.id}`}
-            label={`${kindName(s)} ${s.width} × ${s.height}`}
+            label={`${kindName(s)} ${s.width} × ${s.height}, ${sayDensity(s.density)} px per lu`}
             title={s.label}
             checked={target.ids.includes(s.id)}
             onChange={() => onToggle(s.id)}
