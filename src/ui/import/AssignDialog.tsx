@@ -82,7 +82,7 @@ function Contradictions({ files }: { files: readonly Assigned[] }) {
   }, [pictures, files]);
   if (found.length === 0) return null;
   return (
-    <ul className="plain-list problem" aria-label="Files that do not go together">
+    <ul className="problem contradictions" aria-label="Files that do not go together">
       {found.map(({ name, text }) => (
         <li key={name + text}>
           <b>{name}</b>: {text}

@@ -52,7 +52,7 @@ export function ReplaceScope({ picture, slot, scope, after, onSlot, onScope }: P
             type="radio"
             name="replace-scope"
             id="replace-all"
-            label={`and all ${others.length + 1} files of ${sayCut(slot)}${slot.appearance} are made from it`}
+            label={`and all ${others.length + 1} files for ${sayCut(slot)}${slot.appearance} are made from it`}
             checked={scope === 'all'}
             onChange={() => onScope('all')}
           />

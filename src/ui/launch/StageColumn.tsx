@@ -19,7 +19,7 @@ const ENTERS = [
 ] as const;
 
 const UNTIL = [
-  { value: 'loaded', label: 'or until everything is loaded, whichever is later' },
+  { value: 'loaded', label: 'or until all is loaded' },
   { value: 'held', label: 'and no longer' },
 ] as const;
 
@@ -112,15 +112,16 @@ function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
               {' '}
               <ListPart
                 label={`Until when stage ${index + 1} stays`}
-                text={waiting ? 'or until everything is loaded, whichever is later' : 'and no longer'}
+                text={UNTIL.find((u) => u.value === (waiting ? 'loaded' : 'held'))!.label}
                 options={UNTIL}
                 value={waiting ? 'loaded' : 'held'}
                 onChoose={wait}
               />
             </>
           ) : (
-            waiting && ' or until everything is loaded, whichever is later'
+            waiting && ' or until all is loaded'
           )}
+          {waiting && ', whichever is later'}
         </>
       )}
       {last && ', and stays'}.
