@@ -5,7 +5,7 @@ import { applyPatch, type Patch } from '@/core/scene/patch';
 import type { Cut } from '@/core/pictures/picture';
 import type { Layer } from '@/core/scene/scene';
 import { whyNotDrawn } from '@/core/survey/drawable';
-import { waitsForFonts, type WorkbenchStore } from './workbench';
+import { waitsForFonts, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 export { backgroundOf } from '@/core/survey/mark';
 
@@ -28,21 +28,36 @@ export function editLive(store: WorkbenchStore, recipe: (documents: Documents) =
   return !problem;
 }
 
+/** The documents without what a gesture has changed that is not on its way yet. */
+export const committedOf = ({ documents, gesture, queued }: WorkbenchState): Documents =>
+  queued ?? gesture ?? documents;
+
+/** Sends what a gesture has come to so far, while it goes on: for undo it stays one step. */
+export function queueGesture(store: WorkbenchStore): void {
+  const state = store.getState();
+  if (!state.gesture) return;
+  const change = changeBetween(crypto.randomUUID(), committedOf(state), state.documents);
+  if (change) store.setState({ queued: state.documents, pending: [...state.pending, change] });
+}
+
 /** Ends a gesture: what it changed is one step. */
 export function commit(store: WorkbenchStore): void {
-  const { gesture, documents, undo, pending } = store.getState();
+  const { gesture, documents, undo, queued } = store.getState();
   if (!gesture) return;
+  if (queued) queueGesture(store);
+  const { pending } = store.getState();
   const change = changeBetween(crypto.randomUUID(), gesture, documents);
   store.setState(
     change
       ? {
           gesture: null,
+          queued: null,
           undo: [...undo, change].slice(-MOST_UNDO),
           redo: [],
-          pending: [...pending, change],
+          pending: queued ? pending : [...pending, change],
           message: null,
         }
-      : { gesture: null },
+      : { gesture: null, queued: null },
   );
 }
 

@@ -1,58 +1,47 @@
-import { z } from 'zod';
-import { Change, changeBetween } from '@/core/scene/change';
+import { changeBetween } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
-import { applyPatch, diff, overlap, PatchError } from '@/core/scene/patch';
-import { request, RequestProblem } from '../api';
-import type { WorkbenchState, WorkbenchStore } from './workbench';
+import { applyPatch, diff, overlap, PatchError, type Patch } from '@/core/scene/patch';
+import { messageOf, request, RequestProblem } from '../api';
+import { committedOf, queueGesture } from './edit';
+import { keepOver, takeUp } from './kept-over';
+import type { WorkbenchStore } from './workbench';
 
 const RETRY_MS = 3000;
+/** A value that rests this long is written, while its editor is still open. */
+const REST_MS = 500;
 
-/** What a tab keeps of its own over a reload. */
-const Kept = z.object({ undo: z.array(Change), redo: z.array(Change), pending: z.array(Change) });
-const keptKey = (s: WorkbenchState) => `coulee ${s.documents.project.id}`;
-
-/** Takes up the steps of this tab from before a reload; what was not saved yet is applied again and sent again. */
-function takeUp(store: WorkbenchStore, arrived: readonly string[]): void {
-  const state = store.getState();
-  const text = sessionStorage.getItem(keptKey(state));
-  const kept = Kept.safeParse(text ? JSON.parse(text) : null);
-  if (!kept.success) return;
-  const { undo, redo } = kept.data;
-  const pending = kept.data.pending.filter((change) => !arrived.includes(change.id));
-  try {
-    const documents = pending.reduce((d, change) => applyPatch(d, change.patch), state.documents);
-    store.setState({ undo, redo, pending, documents });
-  } catch (error) {
-    if (!(error instanceof PatchError)) throw error;
-    store.setState({
-      undo,
-      redo,
-      message: 'A change from before the reload no longer fits and was left out.',
-    });
-  }
-}
-
-/** Lays the changes that are still to be saved on top of somebody else’s, or says that both touch the same place. */
+/** Lays the changes that are still to be saved on top of somebody else’s state, or says that both touch the same place. */
 function meet(store: WorkbenchStore, theirs: Documents, revision: number): void {
-  const { stored, pending, documents } = store.getState();
+  const { stored, documents, gesture } = store.getState();
+  const committed = committedOf(store.getState());
+  const offer = () => store.setState({ conflict: { theirs, revision }, saving: 'conflict' });
   const foreign = diff(stored, theirs);
+  // What was done and taken back again is nothing: only what is different in the end meets theirs.
   const mine = diff(stored, documents);
-  if (overlap(foreign, mine)) {
-    store.setState({ conflict: { theirs, revision }, saving: 'conflict' });
-    return;
-  }
-  const merged = applyPatch(theirs, mine);
-  const unsaved = pending.reduce((d, change) => applyPatch(d, change.patch), theirs);
+  if (overlap(foreign, mine)) return offer();
+  const merged = fits(theirs, mine);
+  const unsaved = fits(theirs, diff(stored, committed));
+  if (!merged || !unsaved) return offer();
   const change = changeBetween(crypto.randomUUID(), theirs, unsaved);
-  const { gesture } = store.getState();
   store.setState({
     stored: theirs,
     revision,
     documents: merged,
     gesture: gesture && unsaved,
+    queued: null,
     pending: change ? [change] : [],
     message: 'Changes from elsewhere were taken in.',
   });
+}
+
+/** Documents with a patch, or `null` where it does not fit. */
+function fits(documents: Documents, patch: Patch): Documents | null {
+  try {
+    return applyPatch(documents, patch);
+  } catch (error) {
+    if (error instanceof PatchError) return null;
+    throw error;
+  }
 }
 
 export type Choice = 'mine' | 'theirs' | 'both';
@@ -79,6 +68,7 @@ export function resolveConflict(store: WorkbenchStore, choices: Record<string, C
     revision,
     documents,
     gesture: null,
+    queued: null,
     pending: change ? [change] : [],
     conflict: null,
     saving: 'saved',
@@ -86,17 +76,25 @@ export function resolveConflict(store: WorkbenchStore, choices: Record<string, C
   });
 }
 
-/** Takes a change that the server refuses out again, with everything that came after it. */
-function giveUp(store: WorkbenchStore, message: string): void {
-  const { stored } = store.getState();
+/**
+ * Takes a change that the server refuses out again. What came after it stays where it fits without it; otherwise all of it is
+ * offered as it was.
+ */
+function giveUp(store: WorkbenchStore, why: string): void {
+  const { stored, pending, documents, undo } = store.getState();
+  const [refused, ...later] = pending;
+  const kept = later.reduce<Documents | null>((d, change) => d && fits(d, change.patch), stored);
+  const rescued = later.length > 0 && !kept ? ' What came after it does not fit without it.' : '';
   store.setState({
-    documents: stored,
+    documents: kept ?? stored,
     gesture: null,
-    pending: [],
-    undo: [],
+    queued: null,
+    pending: kept ? later : [],
+    undo: undo.filter(({ id }) => id !== refused?.id),
     redo: [],
     saving: 'refused',
-    message,
+    rescue: documents,
+    message: `This change was not saved and is taken back. ${why}${rescued}`,
   });
 }
 
@@ -120,15 +118,16 @@ async function saveNext(store: WorkbenchStore): Promise<boolean | number> {
     return true;
   } catch (error) {
     if (!(error instanceof RequestProblem)) throw error;
-    if (error.status === 412) {
+    if (error.status === 412 && error.body.documents) {
       meet(store, error.body.documents as Documents, error.body.revision as number);
       return true;
     }
-    if (error.status === 0 || error.status >= 500 || error.status === 401) {
+    // A proxy in between may answer in ways of its own: what is not about the change is tried again.
+    if (error.status < 400 || error.status >= 500 || [401, 408, 412, 429].includes(error.status)) {
       store.setState({ saving: 'offline', message: error.message });
       return RETRY_MS;
     }
-    giveUp(store, `This change was not saved and is taken back. ${error.message}`);
+    giveUp(store, error.message);
     return false;
   }
 }
@@ -140,28 +139,46 @@ async function saveNext(store: WorkbenchStore): Promise<boolean | number> {
  */
 export function watchSaving(store: WorkbenchStore, arrived: readonly string[]): () => void {
   let running = false;
+  /** whether something came while it ran */
+  let again = false;
   let ended = false;
   let retry: ReturnType<typeof setTimeout> | undefined;
+  let rest: ReturnType<typeof setTimeout> | undefined;
 
   const run = async () => {
     clearTimeout(retry);
+    if (running) again = true;
     if (running || ended) return;
     running = true;
     let next: boolean | number = true;
-    while (next === true && !ended) next = await saveNext(store);
-    running = false;
+    try {
+      while ((next === true || again) && !ended) {
+        again = false;
+        next = await saveNext(store);
+      }
+    } catch (error) {
+      // Whatever it was, what is pending stays and is sent again.
+      store.setState({
+        saving: 'offline',
+        message: `Saving was interrupted and goes on. ${messageOf(error)}`,
+      });
+      next = RETRY_MS;
+    } finally {
+      running = false;
+    }
     if (typeof next === 'number' && !ended) retry = setTimeout(() => void run(), next);
   };
-  const keep = (s: WorkbenchState) => {
-    const { undo, redo, pending } = s;
-    sessionStorage.setItem(keptKey(s), JSON.stringify({ undo, redo, pending }));
-  };
 
-  takeUp(store, arrived);
+  takeUp(store, arrived, (theirs, revision) => meet(store, theirs, revision));
   void run();
   const unsubscribe = store.subscribe((state, before) => {
     if (state.undo !== before.undo || state.redo !== before.redo || state.pending !== before.pending)
-      keep(state);
+      keepOver(state);
+    // What is drawn on all screens is saved, also while its editor is still open.
+    if (state.gesture && state.documents !== before.documents) {
+      clearTimeout(rest);
+      rest = setTimeout(() => queueGesture(store), REST_MS);
+    }
     const news = state.pending !== before.pending || state.conflict !== before.conflict;
     if (news && state.pending.length > 0 && state.saving !== 'offline') void run();
   });
@@ -170,12 +187,18 @@ export function watchSaving(store: WorkbenchStore, arrived: readonly string[]): 
   const leave = (event: BeforeUnloadEvent) => {
     if (store.getState().pending.length > 0) event.preventDefault();
   };
+  const hide = () => {
+    if (document.visibilityState === 'hidden') queueGesture(store);
+  };
+  document.addEventListener('visibilitychange', hide);
   window.addEventListener('online', online);
   window.addEventListener('beforeunload', leave);
   return () => {
     ended = true;
     clearTimeout(retry);
     unsubscribe();
+    clearTimeout(rest);
+    document.removeEventListener('visibilitychange', hide);
     window.removeEventListener('online', online);
     window.removeEventListener('beforeunload', leave);
   };

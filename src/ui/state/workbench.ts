@@ -36,10 +36,14 @@ export interface WorkbenchState {
   redo: Change[];
   /** the documents before the gesture that is going on, or `null` */
   gesture: Documents | null;
+  /** as much of that gesture as is on its way to the server already, or `null` */
+  queued: Documents | null;
   saving: Saving;
   /** what there is to say about saving or the last action */
   message: string | null;
   conflict: Conflict | null;
+  /** as the documents were before a refused change was taken back, to be saved as a file */
+  rescue: Documents | null;
   sceneId: string;
   screens: Screen[];
   /** all cases of the project, both appearances */
@@ -90,6 +94,8 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     undo: [],
     redo: [],
     gesture: null,
+    queued: null,
+    rescue: null,
     saving: 'saved',
     message: null,
     conflict: null,

@@ -1,10 +1,11 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { redo, undo } from '../state/edit';
+import { committedOf, redo, undo } from '../state/edit';
 import type { Saving } from '../state/workbench';
 
-const WORDS: Record<Saving, string> = {
+const WORDS: Record<Saving | 'unsaved', string> = {
+  unsaved: 'not saved yet',
   saved: 'saved',
   saving: 'saving…',
   offline: 'not saved: no server',
@@ -15,9 +16,12 @@ const WORDS: Record<Saving, string> = {
 /** Where saving stands, and the way back and forth. */
 export function SaveState() {
   const store = useWorkbenchStore();
-  const saving = useWorkbench((s) =>
-    s.gesture || (s.pending.length > 0 && s.saving === 'saved') ? 'saving' : s.saving,
-  );
+  const saving = useWorkbench((s) => {
+    if (s.saving !== 'saved') return s.saving;
+    if (s.pending.length > 0) return 'saving';
+    // What a value comes to while it is dragged or typed is sent once it rests.
+    return committedOf(s) === s.documents ? 'saved' : 'unsaved';
+  });
   const canUndo = useWorkbench((s) => s.undo.length > 0 || s.gesture !== null);
   const canRedo = useWorkbench((s) => s.redo.length > 0);
   return (

@@ -1,0 +1,95 @@
+import { z } from 'zod';
+import { Change } from '@/core/scene/change';
+import { Documents } from '@/core/scene/documents';
+import { applyPatch, PatchError } from '@/core/scene/patch';
+import type { WorkbenchState, WorkbenchStore } from './workbench';
+
+/** What a tab keeps of its own over a reload; what its changes are to be laid on, as long as something is unsaved. */
+const Kept = z.object({
+  undo: z.array(Change),
+  redo: z.array(Change),
+  pending: z.array(Change),
+  stored: Documents.optional(),
+});
+type Kept = z.infer<typeof Kept>;
+const keptKey = (s: WorkbenchState) => `coulee ${s.documents.project.id}`;
+
+function write(key: string, kept: Kept): boolean {
+  try {
+    sessionStorage.setItem(key, JSON.stringify(kept));
+    return true;
+  } catch {
+    // There is only so much room.
+    return false;
+  }
+}
+
+/** Keeps the steps of this tab. Where there is no room for all of them, what is unsaved goes first. */
+export function keepOver(state: WorkbenchState): void {
+  const { undo, redo, pending, stored } = state;
+  const base = pending.length > 0 ? { stored } : {};
+  const key = keptKey(state);
+  const isKept =
+    write(key, { undo, redo, pending, ...base }) || write(key, { undo: [], redo: [], pending, ...base });
+  if (!isKept) sessionStorage.removeItem(key);
+}
+
+function readKept(state: WorkbenchState): Kept | null {
+  try {
+    const text = sessionStorage.getItem(keptKey(state));
+    const kept = Kept.safeParse(text ? JSON.parse(text) : null);
+    return kept.success ? kept.data : null;
+  } catch {
+    return null;
+  }
+}
+
+const all = (documents: Documents, changes: readonly Change[]): Documents | null => {
+  try {
+    return changes.reduce((d, change) => applyPatch(d, change.patch), documents);
+  } catch (error) {
+    if (error instanceof PatchError) return null;
+    throw error;
+  }
+};
+
+/**
+ * Takes up the steps of this tab from before a reload; what was not saved yet is applied again and sent again. Where it no
+ * longer fits, it meets what the server has as it would have without the reload.
+ * @param arrived ids of the changes that the server already had when the page was made
+ */
+export function takeUp(
+  store: WorkbenchStore,
+  arrived: readonly string[],
+  meet: (theirs: Documents, revision: number) => void,
+): void {
+  const state = store.getState();
+  const kept = readKept(state);
+  if (!kept) return;
+  const { undo, redo, stored } = kept;
+  const isThere = ({ id }: Change) => arrived.includes(id);
+  const pending = kept.pending.filter((change) => !isThere(change));
+  if (pending.length === 0) {
+    store.setState({ undo, redo });
+    return;
+  }
+  const documents = all(state.documents, pending);
+  if (documents) {
+    store.setState({ undo, redo, pending, documents });
+    return;
+  }
+  // As it was when the tab last heard of the server, with what has arrived since.
+  const base = stored && all(stored, kept.pending.filter(isThere));
+  const mine = base && all(base, pending);
+  if (!base || !mine) {
+    store.setState({
+      undo,
+      redo,
+      message: 'A change from before the reload no longer fits and was left out.',
+    });
+    return;
+  }
+  const { documents: theirs, revision } = state;
+  store.setState({ undo, redo, pending, stored: base, documents: mine });
+  meet(theirs, revision);
+}
