@@ -7,7 +7,7 @@ import { APPEARANCES, type Appearance } from '@/core/scene/values';
 import type { Needed } from '@/core/pictures/check';
 import type { Cut } from '@/core/pictures/picture';
 import { pixelsNeeded } from '@/core/survey/needed';
-import { summarise, tally, type CaseSummary } from '@/core/survey/summary';
+import { summarise, tally, type CaseSummary, type Tally } from '@/core/survey/summary';
 import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { advising, filesTried, type Advice, type Asked, type Progress } from '@/core/findings/advise';
 import { because } from '@/core/findings/because';
@@ -64,12 +64,10 @@ let launchKept: { kept: LaunchKept; pixels: Outside['pixels'] } | null = null;
 let fonts: Fonts | null = null;
 const pixelsOf = createFilePixels();
 
-/** Numbers of cases by outcome. */
-type Tally = ReturnType<typeof tally>;
-export interface OutcomesWith {
-  was: Tally;
-  with: (Tally | null)[];
-}
+/** It is said how far a survey is each time so many cases more are through. */
+const COUNTED_EACH = 50;
+
+export type OutcomesWith = { was: Tally; with: (Tally | null)[] };
 
 /** What the page hands over; fonts and pixels are loaded here. */
 export type Documented = Omit<SurveyInput, keyof Outside>;
@@ -133,8 +131,11 @@ const api = {
     earlier = null;
     launchKept = null;
   },
-  /** A summary of every case; what is drawn in view is surveyed on the page itself. */
-  async survey(asked: Documented, ratios?: Ratios): Promise<Surveyed> {
+  /**
+   * A summary of every case; what is drawn in view is surveyed on the page itself.
+   * @param onCount hears now and then how many cases it has been through
+   */
+  async survey(asked: Documented, ratios?: Ratios, onCount?: (counted: number) => void): Promise<Surveyed> {
     const input = await inputOf(asked);
     const cases = countedCases(all, ratios);
     const marks: Mark[] = [];
@@ -145,6 +146,7 @@ const api = {
       if (mark) marks.push(mark);
       summaries.push(summarise(result));
       judged.push({ id: result.id, breaches: result.breaches });
+      if (summaries.length % COUNTED_EACH === 0) onCount?.(summaries.length);
     });
     last = { input, cases, judged };
     return { summaries, marks };

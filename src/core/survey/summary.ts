@@ -72,8 +72,11 @@ export function weightedTotals(
 }
 
 /** Number of cases with each outcome. */
-export function tally(summaries: Iterable<Pick<CaseSummary, 'outcome'>>): Record<Outcome, number> {
-  const counts: Record<Outcome, number> = { fail: 0, warn: 0, clear: 0 };
+/** Numbers of cases by outcome. */
+export type Tally = Record<Outcome, number>;
+
+export function tally(summaries: Iterable<Pick<CaseSummary, 'outcome'>>): Tally {
+  const counts: Tally = { fail: 0, warn: 0, clear: 0 };
   for (const s of summaries) counts[s.outcome]++;
   return counts;
 }

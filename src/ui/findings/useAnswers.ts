@@ -4,7 +4,8 @@ import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Advice, Progress } from '@/core/findings/advise';
 import type { Finding } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
-import { useWorkbench } from '../state/context';
+import { sayFault } from '../state/ask';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
 
 /** What can be asked about one finding: why it is there, and what would mend it. */
 export interface Answers {
@@ -19,6 +20,7 @@ export interface Answers {
 
 /** @returns the answers as they come, and a way to call the trying of mends off */
 export function useAnswers(finding: Finding): { answers: Answers | null; callOff: () => void } {
+  const store = useWorkbenchStore();
   const worker = useWorkbench((s) => s.worker);
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
@@ -42,11 +44,13 @@ export function useAnswers(finding: Finding): { answers: Answers | null; callOff
       const mends = await worker.advise(documents, sceneId, finding, Comlink.proxy(goOn));
       more({ mends, calledOff: mends === null });
     };
-    void ask();
+    ask().catch((error: unknown) => {
+      if (!ended) store.setState({ message: sayFault(error) });
+    });
     return () => {
       ended = true;
     };
-  }, [worker, documents, sceneId, finding]);
+  }, [store, worker, documents, sceneId, finding]);
   const callOff = useCallback(() => {
     off.current = true;
   }, []);

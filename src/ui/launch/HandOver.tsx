@@ -130,12 +130,10 @@ export function HandOver({ film, at: wanted, onChoose }: Props) {
       {stages.length > 1 && (
         <Choices
           label="From"
-          options={stages
-            .slice(1)
-            .map((_, i) => ({
-              value: String(i),
-              label: `${i + 1} ${nameOf(i)} to ${i + 2} ${nameOf(i + 1)}`,
-            }))}
+          options={stages.slice(1).map((_, i) => ({
+            value: String(i),
+            label: `${i + 1} ${nameOf(i)} to ${i + 2} ${nameOf(i + 1)}`,
+          }))}
           value={String(at)}
           onChoose={(i) => onChoose(Number(i))}
         />

@@ -3,7 +3,12 @@ import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
 import type { Documents } from '@/core/scene/documents';
 import type { SurveyWorker } from '@/workers/survey.worker';
-import { useWorkbench } from './context';
+import { messageOf } from '../api';
+import { useWorkbench, useWorkbenchStore } from './context';
+
+/** That something which takes all cases could not be worked out. */
+export const sayFault = (error: unknown) =>
+  `This could not be worked out: ${messageOf(error)} It is tried again with the next change.`;
 
 export type Asking<T> = (worker: Remote<SurveyWorker>, documents: Documents, sceneId: string) => Promise<T>;
 
@@ -13,6 +18,7 @@ export type Asking<T> = (worker: Remote<SurveyWorker>, documents: Documents, sce
  * @param asking the same function for as long as the question is the same; `null` for none
  */
 export function useAsked<T>(asking: Asking<T> | null): T | null {
+  const store = useWorkbenchStore();
   const worker = useWorkbench((s) => s.worker);
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
@@ -21,10 +27,13 @@ export function useAsked<T>(asking: Asking<T> | null): T | null {
   useEffect(() => {
     if (!worker || !asking || busy || !documents.scenes[sceneId]) return;
     let ended = false;
-    void asking(worker, documents, sceneId).then((found) => !ended && setAnswer({ to: asking, found }));
+    asking(worker, documents, sceneId).then(
+      (found) => !ended && setAnswer({ to: asking, found }),
+      (error: unknown) => !ended && store.setState({ message: sayFault(error) }),
+    );
     return () => {
       ended = true;
     };
-  }, [worker, documents, sceneId, busy, asking]);
+  }, [store, worker, documents, sceneId, busy, asking]);
   return answer && answer.to === asking ? answer.found : null;
 }

@@ -116,4 +116,26 @@ describe('editing', () => {
     expect(store.getState().documents).toBe(before);
     expect(store.getState().message).toMatch(/^That is not possible\. The layer “Harbour”/);
   });
+
+  it('says what was taken back where nobody looks, and nothing of what is seen', () => {
+    const store = open();
+    edit(store, ({ scenes }) => {
+      scenes.notice!.name = 'Elsewhere';
+    });
+    undo(store);
+    expect(store.getState().message).toBe(
+      'Taken back in Elsewhere, which is not in view. “redo” makes it again.',
+    );
+    redo(store);
+    expect(store.getState().documents.scenes.notice!.name).toBe('Elsewhere');
+    setPercent(store, 10);
+    commit(store);
+    undo(store);
+    expect(store.getState().message).toBeNull();
+    edit(store, ({ project }) => {
+      project.launches![0]!.systemMs = 1;
+    });
+    undo(store);
+    expect(store.getState().message).toContain('Taken back in the launch');
+  });
 });

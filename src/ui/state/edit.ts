@@ -5,6 +5,7 @@ import { applyPatch, type Patch } from '@/core/scene/patch';
 import type { Cut } from '@/core/pictures/picture';
 import type { Layer } from '@/core/scene/scene';
 import { whyNotDrawn } from '@/core/survey/drawable';
+import type { View } from './view';
 import { waitsForFonts, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 export { backgroundOf } from '@/core/survey/mark';
@@ -76,6 +77,27 @@ export function editBy(store: WorkbenchStore, patch: Patch): void {
   });
 }
 
+/** Parts of a project that only one lens shows. */
+const SHOWN_BY: readonly (readonly [path: string, lens: View['lens'], word: string])[] = [
+  ['/project/launches', 'launch', 'the launch'],
+  ['/project/limits', 'findings', 'limits'],
+  ['/project/accepted', 'findings', 'what is accepted'],
+];
+
+/** Says what a step that is taken back changes where nobody looks just now; `null` where it is seen. */
+function outOfSight({ documents, sceneId, view }: WorkbenchState, patch: Patch): string | null {
+  const paths = patch.map((p) => p.path);
+  const ids = [...new Set(paths.flatMap((p) => /^\/scenes\/([^/]+)/.exec(p)?.[1] ?? []))];
+  const scenes = ids.includes(sceneId) ? [] : ids.map((id) => documents.scenes[id]?.name ?? 'a scene');
+  const others = SHOWN_BY.filter(
+    ([path, lens]) => view.lens !== lens && paths.some((p) => p.startsWith(path)),
+  ).map(([, , word]) => word);
+  const all = [...scenes, ...others];
+  return all.length > 0
+    ? `Taken back in ${all.join(', ')}, which is not in view. “redo” makes it again.`
+    : null;
+}
+
 function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
   commit(store);
   const state = store.getState();
@@ -93,7 +115,7 @@ function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo')
     pending: [...state.pending, back],
     [from]: rest,
     [to]: [...state[to], back],
-    message: null,
+    message: from === 'undo' ? outOfSight(state, back.patch) : null,
   });
 }
 

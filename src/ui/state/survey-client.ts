@@ -1,4 +1,6 @@
 import * as Comlink from 'comlink';
+import type { Remote } from 'comlink';
+import { messageOf } from '../api';
 import type { CaseSummary } from '@/core/survey/summary';
 import type { Documented, SurveyWorker } from '@/workers/survey.worker';
 import { sameJson } from '@/core/scene/patch';
@@ -27,87 +29,180 @@ function shared(found: readonly CaseSummary[], before: ReadonlyMap<string, CaseS
   );
 }
 
-/**
- * Keeps `summaries` in step with the documents: one worker, one survey at a time, and when it is through only
- * the newest state is surveyed next; what came in between is never looked at.
- * @returns a function that ends it
- */
-export function watchSurvey(store: WorkbenchStore): () => void {
+/** A worker that surveys, until it ends. */
+interface Running {
+  remote: Remote<SurveyWorker>;
+  /** rejects when the worker itself dies: its answers would never come */
+  died: Promise<never>;
+  end: () => void;
+}
+
+function startWorker(): Running {
   const worker = new Worker(new URL('@/workers/survey.worker.ts', import.meta.url), { type: 'module' });
   const remote = Comlink.wrap<SurveyWorker>(worker);
-  store.setState({ worker: remote });
-  const ready = remote.watch(store.getState().screens);
+  const died = new Promise<never>((_, reject) => {
+    worker.addEventListener('error', (e) => reject(new Error(e.message || 'The worker has ended.')));
+  });
+  // Whoever waits for an answer hears of it; where nobody does, nothing is lost.
+  died.catch(() => {});
+  const end = () => {
+    remote[Comlink.releaseProxy]();
+    worker.terminate();
+  };
+  return { remote, died, end };
+}
+
+/** What fails so often one after another with the same documents will do so again. */
+const MOST_FAULTS = 3;
+
+/** What is measured of one state of the documents, step by step. */
+function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
   let surveyed: WorkbenchState['documents'] | null = null;
   let surveyedScene = '';
   let explained: WorkbenchState['documents'] | null = null;
   let measured: WorkbenchState['documents'] | null = null;
-  let running = false;
-  let ended = false;
 
-  const run = async () => {
-    if (running) return;
-    running = true;
-    await ready;
-    for (;;) {
-      const state = store.getState();
-      const isNew = state.documents !== surveyed || state.sceneId !== surveyedScene;
-      const asksCauses = state.gesture === null && surveyed !== explained;
-      const asksPixels = state.view.lens === 'sizes' && state.documents !== measured;
-      if (ended || (!isNew && !asksCauses && !asksPixels)) break;
-      if (isNew) await surveyScene(state);
-      else if (asksCauses) await explainFound();
-      else await measurePixels(state);
-      await pause();
-    }
-    running = false;
-  };
-
-  const surveyScene = async (state: WorkbenchState) => {
-    surveyed = state.documents;
+  const surveyScene = async (remote: Running['remote'], state: WorkbenchState) => {
     // What another scene says is not said of this one.
     if (state.sceneId !== surveyedScene)
       store.setState({ found: null, summaries: new Map(), surveyed: null, marks: new Map() });
     surveyedScene = state.sceneId;
     explained = null;
     const scene = sceneOf(state);
+    const isFirst = store.getState().summaries.size === 0;
+    const onCount = isFirst
+      ? Comlink.proxy((counted: number) => {
+          if (!isEnded()) store.setState({ counting: counted });
+        })
+      : undefined;
     const found = scene
-      ? await remote.survey(documented(state.documents, scene), state.documents.project.ratios)
+      ? await remote.survey(documented(state.documents, scene), state.documents.project.ratios, onCount)
       : { summaries: [], marks: [] };
-    if (ended) return;
+    surveyed = state.documents;
+    if (isEnded()) return;
     store.setState(({ summaries }) => ({
       surveyed: state.documents,
+      counting: null,
       summaries: shared(found.summaries, summaries),
       marks: new Map(found.marks.map((m) => [m.caseId, m])),
     }));
   };
 
   /** What is wrong, and because of what; not while something is being dragged. */
-  const explainFound = async () => {
-    explained = surveyed;
+  const explainFound = async (remote: Running['remote']) => {
+    const of = surveyed;
     const found = await remote.found();
-    if (!ended && explained === surveyed) store.setState({ found });
+    explained = of;
+    if (!isEnded() && of === surveyed) store.setState({ found });
   };
 
   /** Of all scenes, and only while somebody looks at sizes. */
-  const measurePixels = async ({ documents }: WorkbenchState) => {
-    measured = documents;
+  const measurePixels = async (remote: Running['remote'], { documents }: WorkbenchState) => {
     const inputs = Object.values(documents.scenes).map((scene) => documented(documents, scene));
     const needed = await remote.needed(inputs, documents.project.ratios);
-    if (!ended) store.setState({ needed });
+    measured = documents;
+    if (!isEnded()) store.setState({ needed });
   };
 
+  return {
+    /** what is to be done next; `null` when all is done */
+    next(): ((remote: Running['remote']) => Promise<void>) | null {
+      const state = store.getState();
+      if (state.documents !== surveyed || state.sceneId !== surveyedScene)
+        return (remote) => surveyScene(remote, state);
+      if (state.gesture === null && surveyed !== explained) return explainFound;
+      if (state.view.lens === 'sizes' && state.documents !== measured)
+        return (remote) => measurePixels(remote, state);
+      return null;
+    },
+    /** everything is asked again */
+    forget() {
+      surveyed = null;
+      explained = null;
+      measured = null;
+    },
+    hasMeasured: (documents: WorkbenchState['documents']) => documents === measured,
+  };
+}
+
+/**
+ * Keeps `summaries` in step with the documents: one worker, one survey at a time, and when it is through only
+ * the newest state is surveyed next; what came in between is never looked at. Where that fails it is said, and a new worker
+ * goes on; what fails again and again is left until something is changed.
+ * @returns a function that ends it
+ */
+export function watchSurvey(store: WorkbenchStore, start: () => Running = startWorker): () => void {
+  let ended = false;
+  let running = false;
+  let current: (Running & { ready: Promise<void> }) | null = null;
+  let faults = 0;
+  /** documents that could not be measured, however often it was tried */
+  let hopeless: WorkbenchState['documents'] | null = null;
+  const steps = createSteps(store, () => ended);
+
+  const begin = () => {
+    const worker = start();
+    current = { ...worker, ready: Promise.resolve(worker.remote.watch(store.getState().screens)) };
+    store.setState({ worker: worker.remote });
+    return current;
+  };
+  const stop = () => {
+    current?.end();
+    current = null;
+    store.setState({ worker: null });
+  };
+
+  const failed = (error: unknown) => {
+    stop();
+    steps.forget();
+    faults++;
+    const isHopeless = faults >= MOST_FAULTS;
+    if (isHopeless) hopeless = store.getState().documents;
+    const goesOn = isHopeless
+      ? 'It is tried again with the next change, or when the page is loaded anew.'
+      : 'It starts anew.';
+    store.setState({ counting: null, message: `Measuring was interrupted: ${messageOf(error)} ${goesOn}` });
+  };
+
+  const step = async (todo: (remote: Running['remote']) => Promise<void>) => {
+    try {
+      const { remote, ready, died } = current ?? begin();
+      await Promise.race([ready.then(() => todo(remote)), died]);
+      faults = 0;
+    } catch (error) {
+      if (!ended) failed(error);
+    }
+  };
+
+  const run = async () => {
+    if (running) return;
+    running = true;
+    try {
+      for (;;) {
+        const { documents } = store.getState();
+        const todo = documents === hopeless ? null : steps.next();
+        if (ended || !todo) break;
+        if (hopeless) faults = 0;
+        hopeless = null;
+        await step(todo);
+        await pause();
+      }
+    } finally {
+      running = false;
+    }
+  };
+
+  begin();
   void run();
   const unsubscribe = store.subscribe((state, before) => {
     // What was measured for an earlier look at the sizes is not said of what has changed since.
     const opens = state.view.lens === 'sizes' && before.view.lens !== 'sizes';
-    if (opens && state.documents !== measured && state.needed) store.setState({ needed: null });
+    if (opens && !steps.hasMeasured(state.documents) && state.needed) store.setState({ needed: null });
     void run();
   });
   return () => {
     ended = true;
-    store.setState({ worker: null });
     unsubscribe();
-    remote[Comlink.releaseProxy]();
-    worker.terminate();
+    stop();
   };
 }

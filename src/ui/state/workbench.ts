@@ -50,6 +50,8 @@ export interface WorkbenchState {
   cases: Case[];
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
+  /** how many cases the first survey has been through; `null` while none is under way */
+  counting: number | null;
   /** the documents of which that is said; `null` before */
   surveyed: Documents | null;
   /** where each case lies on the valley of the background */
@@ -101,6 +103,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     conflict: null,
     cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
+    counting: null,
     surveyed: null,
     marks: new Map(),
     found: null,

@@ -9,6 +9,7 @@ import { countCases, OUTCOME_SHAPES } from '../words';
 /** How many cases fail, warn and are clear, over both appearances. */
 export function Tally() {
   const summaries = useWorkbench((s) => s.summaries);
+  const counting = useWorkbench((s) => s.counting);
   const all = useWorkbench((s) => s.cases.length);
   const counted = useCounted().length;
   const counts = tally(summaries.values());
@@ -22,7 +23,7 @@ export function Tally() {
   if (summaries.size === 0)
     return (
       <p className="tally figures" role="status" aria-label="Outcomes">
-        measuring {countCases(counted)}…
+        measuring, {counting ?? 0} of {countCases(counted)}…
       </p>
     );
   return (

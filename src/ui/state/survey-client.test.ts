@@ -1,0 +1,138 @@
+import json from '../../../data/screens.json';
+import { demoDocuments } from '../../../demo/documents';
+import { readCatalogue } from '@/core/screens/catalogue';
+import { edit } from './edit';
+import { watchSurvey } from './survey-client';
+import { readView } from './view';
+import { createWorkbench, type WorkbenchStore } from './workbench';
+
+const demo = demoDocuments(() => [
+  { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
+]);
+const screens = readCatalogue(json).slice(0, 1);
+
+/** Workers that answer at once, or fail as they are told. */
+function workers() {
+  const state = { started: 0, ended: 0, asked: [] as string[], faults: 0, dies: false, kill: () => {} };
+  const call = (name: string) => {
+    state.asked.push(name);
+    if (state.dies) return new Promise<never>(() => {});
+    if (state.faults > 0) {
+      state.faults--;
+      return Promise.reject(new Error('Out of memory.'));
+    }
+    return Promise.resolve();
+  };
+  const start = () => {
+    state.started++;
+    const died = new Promise<never>((_, reject) => {
+      state.kill = () => {
+        state.dies = false;
+        reject(new Error('The worker has ended.'));
+      };
+    });
+    died.catch(() => {});
+    const remote = {
+      watch: () => Promise.resolve(),
+      survey: async (_asked: unknown, _ratios: unknown, onCount?: (n: number) => void) => {
+        onCount?.(50);
+        await call('survey');
+        return { summaries: [{ id: 'a', outcome: 'clear' }], marks: [] };
+      },
+      found: async () => {
+        await call('found');
+        return { findings: [], causes: [] };
+      },
+      needed: async () => {
+        await call('needed');
+        return new Map();
+      },
+    };
+    return { remote, died, end: () => state.ended++ } as never;
+  };
+  return { state, start };
+}
+
+const open = (): WorkbenchStore =>
+  createWorkbench({
+    documents: demo,
+    revision: 1,
+    sceneId: 'winter-splash',
+    screens,
+    view: readView({}),
+    arrived: [],
+  });
+const rename = (store: WorkbenchStore, name: string) =>
+  edit(store, ({ project }) => {
+    project.name = name;
+  });
+
+beforeEach(() => jest.useFakeTimers());
+afterEach(() => jest.useRealTimers());
+const rest = (ms = 1000) => jest.advanceTimersByTimeAsync(ms);
+
+describe('surveying', () => {
+  it('says how far it is, surveys, explains, and then rests until something changes', async () => {
+    const of = workers();
+    const store = open();
+    const counts: (number | null)[] = [];
+    store.subscribe((s) => counts.push(s.counting));
+    const end = watchSurvey(store, of.start);
+    await rest();
+    expect(counts).toContain(50);
+    expect(of.state.asked).toEqual(['survey', 'found']);
+    expect(store.getState()).toMatchObject({ counting: null, surveyed: demo, found: { findings: [] } });
+    rename(store, 'One');
+    await rest();
+    expect(of.state.asked).toEqual(['survey', 'found', 'survey', 'found']);
+    store.setState(({ view }) => ({ view: { ...view, lens: 'sizes' } }));
+    await rest();
+    expect(of.state.asked.at(-1)).toBe('needed');
+    end();
+    expect([of.state.started, of.state.ended, store.getState().worker]).toEqual([1, 1, null]);
+  });
+
+  it('goes on with a new worker after a call that fails, and says so', async () => {
+    const of = workers();
+    of.state.faults = 1;
+    const store = open();
+    const end = watchSurvey(store, of.start);
+    await rest();
+    expect(of.state.started).toBe(2);
+    expect(store.getState().summaries.size).toBe(1);
+    expect(store.getState().message).toBe('Measuring was interrupted: Out of memory. It starts anew.');
+    rename(store, 'One');
+    await rest();
+    expect(store.getState().surveyed?.project.name).toBe('One');
+    end();
+  });
+
+  it('goes on when the worker dies and its answer never comes', async () => {
+    const of = workers();
+    of.state.dies = true;
+    const store = open();
+    const end = watchSurvey(store, of.start);
+    await rest();
+    expect(store.getState().summaries.size).toBe(0);
+    of.state.kill();
+    await rest();
+    expect([of.state.started, store.getState().summaries.size]).toEqual([2, 1]);
+    end();
+  });
+
+  it('leaves what fails again and again until something is changed', async () => {
+    const of = workers();
+    of.state.faults = 99;
+    const store = open();
+    const end = watchSurvey(store, of.start);
+    await rest(60_000);
+    expect(of.state.started).toBe(3);
+    expect(store.getState().message).toContain('tried again with the next change');
+    of.state.faults = 0;
+    rename(store, 'One');
+    await rest();
+    expect(store.getState().surveyed?.project.name).toBe('One');
+    end();
+    expect(of.state.ended).toBe(of.state.started);
+  });
+});
