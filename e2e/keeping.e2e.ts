@@ -14,6 +14,7 @@ import {
   rampJpeg,
   saving,
   seriousFindings,
+  tabTo,
 } from './fixtures';
 
 test('a file is replaced after a look at all cases before and after', async ({ page }) => {
@@ -212,6 +213,21 @@ test('projects are created, renamed, duplicated and deleted, and deleting is und
   await expect(row('First (copy)')).not.toBeVisible();
   await page.getByRole('status').getByRole('button', { name: 'undo' }).click();
   await expect(row('First (copy)')).toBeVisible();
+
+  // Several can be brought back, not the last one alone; removing for good is asked first.
+  for (const name of ['First', 'First (copy)'])
+    await row(name).getByRole('button', { name: 'delete' }).click();
+  const deleted = page.getByRole('region', { name: 'Deleted projects' });
+  await expect(deleted.getByRole('listitem', { name: 'First, deleted' })).toContainText(
+    'kept for 30 more days',
+  );
+  await tabTo(page, deleted.getByRole('button', { name: 'Bring back First', exact: true }));
+  await page.keyboard.press('Enter');
+  await expect(row('First')).toBeVisible();
+  await deleted.getByRole('button', { name: 'Remove First (copy) for good' }).click();
+  expect(await seriousFindings(page)).toEqual([]);
+  await deleted.getByRole('button', { name: 'yes, remove it' }).click();
+  await expect(deleted.getByText('First (copy)')).toHaveCount(0);
   await page.getByRole('textbox', { name: 'Name of a new project' }).fill('n'.repeat(300));
   await page.getByRole('button', { name: 'New project' }).click();
   await expect(page.getByRole('alert').filter({ hasText: 'at most 120' })).toBeVisible();

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
 import { Project, SCHEMA_VERSION } from '@/core/scene/project';
 import { DEFAULT_LIMITS } from '@/core/measure/defaults';
 import type { Change } from '@/core/scene/change';
@@ -7,7 +7,7 @@ import { readDocuments } from '@/core/scene/migrate';
 import { nameOfCopy } from '@/core/scene/values';
 import { getDb, type Db } from '../db/client';
 import { documents, history, projects } from '../db/schema';
-import { notFound } from '../problem';
+import { notFound, Problem } from '../problem';
 
 export interface StoredProject {
   revision: number;
@@ -147,6 +147,51 @@ function setDeleted(id: string, deletedAt: string | null): void {
   if (changes === 0) throw notFound('This project');
 }
 
+const DAY_MS = 24 * 3600 * 1000;
+/** A deleted project can be brought back for so many days. */
+export const DAYS_KEPT = 30;
+
+export interface DeletedProject {
+  id: string;
+  name: string;
+  /** after which it is swept, rounded up */
+  daysLeft: number;
+}
+
+/** Projects that can still be brought back, those deleted last first. */
+export function listDeleted(now = Date.now()): DeletedProject[] {
+  const rows = getDb()
+    .select({ id: projects.id, name: projects.name, deletedAt: projects.deletedAt })
+    .from(projects)
+    .where(isNotNull(projects.deletedAt))
+    .orderBy(desc(projects.deletedAt))
+    .all();
+  return rows.map(({ id, name, deletedAt }) => {
+    const days = (now - Date.parse(deletedAt!)) / DAY_MS;
+    return { id, name, daysLeft: Math.max(0, Math.ceil(DAYS_KEPT - days)) };
+  });
+}
+
+/** The documents of a project as they are stored, whether they can be read or not, as text. @throws Problem 404 */
+export function rawDocuments(id: string): string {
+  const rows = getDb().select().from(documents).where(eq(documents.projectId, id)).all();
+  if (rows.length === 0) throw notFound('This project');
+  return JSON.stringify(
+    rows.map(({ kind, id: of, body }) => ({ kind, id: of, body })),
+    null,
+    2,
+  );
+}
+
 /** Hides a project; it can be brought back until it is swept. */
 export const deleteProject = (id: string) => setDeleted(id, new Date().toISOString());
 export const restoreProject = (id: string) => setDeleted(id, null);
+
+/** Removes a deleted project for good. @throws Problem 404; 409 for one that is not deleted */
+export function removeProject(id: string): void {
+  const row = getDb().select().from(projects).where(eq(projects.id, id)).get();
+  if (!row) throw notFound('This project');
+  if (!row.deletedAt)
+    throw new Problem(409, 'Only a deleted project can be removed for good: delete it first.');
+  getDb().delete(projects).where(eq(projects.id, id)).run();
+}

@@ -1,15 +1,20 @@
 import { changeBetween, inverted, type Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
 import { getDb } from '../db/client';
-import { documents as documentRows, history } from '../db/schema';
+import { and, eq } from 'drizzle-orm';
+import { documents as documentRows, history, projects } from '../db/schema';
+import { projectCards } from './cards';
 import { ownStore } from '../testing/store';
 import {
   createEmptyProject,
   deleteProject,
   duplicateProject,
+  listDeleted,
   listProjects,
   loadProject,
+  rawDocuments,
   recentChanges,
+  removeProject,
   restoreProject,
 } from './projects';
 import { documentsAt, listRevisions } from './revisions';
@@ -181,5 +186,52 @@ describe('projects', () => {
     restoreProject(id);
     expect(loadProject(id).revision).toBe(1);
     expect(() => deleteProject('none')).toThrow(expect.objectContaining({ status: 404 }));
+  });
+
+  it('are listed for as long as they can come back, the last first, and removed for good only once deleted', () => {
+    const [one, two] = [fresh().id, fresh().id];
+    expect(() => removeProject(one)).toThrow(expect.objectContaining({ status: 409 }));
+    const before = listDeleted().length;
+    deleteProject(one);
+    getDb()
+      .update(projects)
+      .set({ deletedAt: new Date(Date.now() - 10.5 * 24 * 3600 * 1000).toISOString() })
+      .where(eq(projects.id, one))
+      .run();
+    deleteProject(two);
+    const listed = listDeleted();
+    expect(listed).toHaveLength(before + 2);
+    expect(listed[0]).toEqual({ id: two, name: 'Test', daysLeft: 30 });
+    expect(listed.find((d) => d.id === one)!.daysLeft).toBe(20);
+    removeProject(one);
+    expect(() => restoreProject(one)).toThrow(expect.objectContaining({ status: 404 }));
+    expect(getDb().select().from(documentRows).where(eq(documentRows.projectId, one)).all()).toEqual([]);
+  });
+
+  it('that cannot be read are listed with the reason, and keep no other from being opened', () => {
+    const [good, newer, broken, cut] = [fresh().id, fresh().id, fresh().id, fresh().id];
+    const spoil = (id: string, change: (body: string) => string) => {
+      const at = and(eq(documentRows.projectId, id), eq(documentRows.kind, 'project'));
+      const [row] = getDb().select().from(documentRows).where(at).all();
+      getDb()
+        .update(documentRows)
+        .set({ body: change(row!.body) })
+        .where(at)
+        .run();
+    };
+    spoil(newer, (body) => body.replace(/"schema":\d+/, '"schema":99'));
+    spoil(broken, (body) => body.replace('"pictures":', '"pictures_":'));
+    spoil(cut, (body) => body.slice(0, 40));
+    const cards = new Map(projectCards().map((c) => [c.id, c]));
+    expect(cards.get(good)!.unreadable).toBeUndefined();
+    expect(cards.get(newer)!.unreadable).toMatch(/schema version 99.*Update Coulee/);
+    expect(cards.get(broken)!.unreadable).toMatch(/damaged: project › pictures/);
+    expect(cards.get(cut)!.unreadable).toContain('not whole JSON');
+    expect(rawDocuments(cut)).toContain('"kind": "project"');
+    expect(() => rawDocuments('none')).toThrow(expect.objectContaining({ status: 404 }));
+    for (const id of [newer, broken, cut]) {
+      deleteProject(id);
+      removeProject(id);
+    }
   });
 });

@@ -9,6 +9,7 @@ import { request, RequestProblem } from '../api';
 import type { Theme } from '../theme/theme';
 import { Mark } from '../workbench/Mark';
 import { ThemeSwitch } from '../workbench/ThemeSwitch';
+import { DeletedProjects, type DeletedCard } from './DeletedProjects';
 
 interface Card {
   id: string;
@@ -17,6 +18,29 @@ interface Card {
   updatedAt: string;
   scenes: { id: string; name: string }[];
   pictures: Picture[];
+  /** why its documents cannot be read */
+  unreadable?: string;
+}
+
+/** A project whose documents cannot be read: what is wrong, its documents as a file, and a way to put it away. */
+function UnreadableRow({ card, onDelete }: { card: Card; onDelete: () => void }) {
+  return (
+    <li className="project" aria-label={card.name}>
+      <div className="project-words">
+        <h2>{card.name}</h2>
+        <p className="problem">{card.unreadable}</p>
+        <p className="quiet">
+          Nothing else is touched by it.{' '}
+          <a href={`/api/projects/${card.id}/raw`}>Save its documents as a file</a>
+        </p>
+      </div>
+      <div className="project-actions">
+        <Button variant="quiet" size="sm" onClick={onDelete}>
+          delete
+        </Button>
+      </div>
+    </li>
+  );
 }
 
 interface CardProps {
@@ -85,12 +109,18 @@ function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps) {
   );
 }
 
+interface StartProps {
+  projects: Card[];
+  deleted: readonly DeletedCard[];
+  theme: Theme;
+}
+
 /** All projects, and what can be done with each. */
-export function StartPage({ projects, theme }: { projects: Card[]; theme: Theme }) {
+export function StartPage({ projects, deleted, theme }: StartProps) {
   const router = useRouter();
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
-  const [deleted, setDeleted] = useState<{ id: string; name: string } | null>(null);
+  const [last, setLast] = useState<{ id: string; name: string } | null>(null);
 
   /** Does something and says what went wrong. */
   const attempt = async (work: () => Promise<unknown>) => {
@@ -107,6 +137,16 @@ export function StartPage({ projects, theme }: { projects: Card[]; theme: Theme 
     attempt(async () => {
       await work();
       router.refresh();
+    });
+  const restore = (id: string) =>
+    act(async () => {
+      await request('POST', `/api/projects/${id}/restore`);
+      setLast(null);
+    });
+  const remove = (card: Card) =>
+    void act(async () => {
+      await request('DELETE', `/api/projects/${card.id}`);
+      setLast(card);
     });
   const create = (event: FormEvent) => {
     event.preventDefault();
@@ -143,38 +183,28 @@ export function StartPage({ projects, theme }: { projects: Card[]; theme: Theme 
             {problem}
           </p>
         )}
-        <p role="status" className={deleted ? 'message message-inline' : 'visually-hidden'}>
-          {deleted && `${deleted.name} was deleted. `}
-          {deleted && (
-            <Button
-              variant="quiet"
-              size="sm"
-              onClick={() =>
-                void act(async () => {
-                  await request('POST', `/api/projects/${deleted.id}/restore`);
-                  setDeleted(null);
-                })
-              }
-            >
+        <p role="status" className={last ? 'message message-inline' : 'visually-hidden'}>
+          {last && `${last.name} was deleted. `}
+          {last && (
+            <Button variant="quiet" size="sm" onClick={() => void restore(last.id)}>
               undo
             </Button>
           )}
         </p>
         <ul className="projects">
-          {projects.map((card) => (
-            <ProjectRow
-              key={card.id}
-              card={card}
-              onRename={(next) => rename(card, next)}
-              onDuplicate={() => void act(() => request('POST', `/api/projects/${card.id}/copies`))}
-              onDelete={() =>
-                void act(async () => {
-                  await request('DELETE', `/api/projects/${card.id}`);
-                  setDeleted(card);
-                })
-              }
-            />
-          ))}
+          {projects.map((card) =>
+            card.unreadable ? (
+              <UnreadableRow key={card.id} card={card} onDelete={() => remove(card)} />
+            ) : (
+              <ProjectRow
+                key={card.id}
+                card={card}
+                onRename={(next) => rename(card, next)}
+                onDuplicate={() => void act(() => request('POST', `/api/projects/${card.id}/copies`))}
+                onDelete={() => remove(card)}
+              />
+            ),
+          )}
         </ul>
         <Form className="new-project" onSubmit={create}>
           <Form.Control
@@ -187,6 +217,16 @@ export function StartPage({ projects, theme }: { projects: Card[]; theme: Theme 
             New project
           </Button>
         </Form>
+        <DeletedProjects
+          deleted={deleted}
+          onRestore={(id) => void restore(id)}
+          onRemove={(id) =>
+            void act(async () => {
+              await request('DELETE', `/api/projects/${id}?for=good`);
+              setLast(null);
+            })
+          }
+        />
       </main>
     </>
   );

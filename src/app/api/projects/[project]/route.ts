@@ -1,6 +1,6 @@
 import { Change } from '@/core/scene/change';
 import { Problem } from '@/server/problem';
-import { deleteProject, loadProject } from '@/server/services/projects';
+import { deleteProject, loadProject, removeProject } from '@/server/services/projects';
 import { saveChange } from '@/server/services/save';
 import { readJson, respond } from '../../respond';
 
@@ -32,8 +32,11 @@ export const PATCH = (request: Request, { params }: Context) =>
     return tagged(saved, saved.revision);
   });
 
+/** Deletes a project, which can be brought back for some time; `for=good` removes one that is deleted. */
 export const DELETE = (request: Request, { params }: Context) =>
   respond(request, async () => {
-    deleteProject((await params).project);
+    const { project } = await params;
+    if (new URL(request.url).searchParams.get('for') === 'good') removeProject(project);
+    else deleteProject(project);
     return new Response(null, { status: 204 });
   });
