@@ -120,7 +120,7 @@ test('without the server nothing is lost, and it is said', async ({ page, contex
   await expect(saving(page)).toHaveText('saved');
   await context.setOffline(true);
   await page.getByRole('button', { name: 'stretch', exact: true }).click();
-  await expect(saving(page)).toHaveText('not saved: no server');
+  await expect(saving(page)).toHaveText('not saved, trying again');
   await expect(page.getByRole('status', { name: 'Message' })).toContainText('kept here');
   await page.getByRole('button', { name: 'tile', exact: true }).click();
   await context.setOffline(false);

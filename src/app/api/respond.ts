@@ -3,6 +3,7 @@ import type { z } from 'zod';
 import { checkAccess } from '@/server/access';
 import { describe, Problem } from '@/server/problem';
 import { INPUT_LIMITS } from '@/server/settings';
+import { storeFault } from '@/server/store-faults';
 
 const log = pino({ name: 'coulee', level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
 
@@ -20,12 +21,13 @@ export async function respond(
     checkAccess(request, open);
     return await handler();
   } catch (error) {
-    const known = error instanceof Problem;
-    if (!known) log.error(error);
-    const status = known ? error.status : 500;
-    const title = known ? error.message : 'Something went wrong on the server; nothing was changed.';
+    const fault = error instanceof Problem ? null : storeFault(error);
+    if (!(error instanceof Problem)) log.error(error);
+    const known = error instanceof Problem ? error : fault;
+    const status = known?.status ?? 500;
+    const title = known?.message ?? 'Something went wrong on the server; nothing was changed.';
     return Response.json(
-      { ...(known ? error.more : {}), status, title },
+      { ...known?.more, status, title },
       { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } },
     );
   }

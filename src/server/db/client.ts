@@ -46,3 +46,13 @@ const shared = globalThis as unknown as { couleeDb?: Db };
 
 /** One handle per process; on globalThis, so that development reloads and separate bundles share it. */
 export const getDb = (): Db => (shared.couleeDb ??= openDb(storeFolder()));
+
+/**
+ * A transaction that writes. It takes the lock at its beginning: one that first reads and then wants to write is refused at
+ * once where another has written in between, however long it may wait for a lock.
+ * Source: SQLite, “Transactions”, and `SQLITE_BUSY_SNAPSHOT`.
+ */
+export const writing = <T>(
+  work: (tx: Parameters<Parameters<Db['transaction']>[0]>[0]) => T,
+  db = getDb(),
+): T => db.transaction(work, { behavior: 'immediate' });

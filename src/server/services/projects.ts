@@ -5,7 +5,7 @@ import type { Change } from '@/core/scene/change';
 import { Documents } from '@/core/scene/documents';
 import { readDocuments } from '@/core/scene/migrate';
 import { nameOfCopy } from '@/core/scene/values';
-import { getDb, type Db } from '../db/client';
+import { getDb, writing, type Db } from '../db/client';
 import { documents, history, projects } from '../db/schema';
 import { notFound, Problem } from '../problem';
 
@@ -113,7 +113,7 @@ export function createProject(input: Documents): StoredProject {
   const docs = readDocuments(input);
   const { id, name } = docs.project;
   const now = new Date().toISOString();
-  getDb().transaction((tx) => {
+  writing((tx) => {
     tx.insert(projects).values({ id, name, revision: 1, createdAt: now, updatedAt: now }).run();
     writeDocuments(tx, id, null, docs);
   });

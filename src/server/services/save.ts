@@ -8,7 +8,7 @@ import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { screensOf } from '../catalogue';
 import { fontsFor } from '../fonts/fonts';
-import { getDb } from '../db/client';
+import { writing } from '../db/client';
 import { blobs, fonts, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
 import { appendHistory, loadProject, writeDocuments, type Handle } from './projects';
@@ -87,7 +87,7 @@ function checkFonts(db: Handle, before: Documents, after: Documents): void {
  * @throws Problem 404; 412 with the present documents when others came first; 422 when the result would not be valid
  */
 export function saveChange(projectId: string, seen: number, change: Change): Saved {
-  return getDb().transaction((tx): Saved => {
+  return writing((tx): Saved => {
     const { revision, documents: before } = loadProject(projectId, tx);
     const made = and(eq(history.projectId, projectId), eq(history.changeId, change.id));
     const again = tx.select({ revision: history.revision }).from(history).where(made).get();

@@ -2,13 +2,13 @@ import { eq } from 'drizzle-orm';
 import { changeBetween } from '@/core/scene/change';
 import { readDocuments, schemaOf } from '@/core/scene/migrate';
 import { SCHEMA_VERSION } from '@/core/scene/project';
-import { backUp, getDb, type Db } from '../db/client';
+import { backUp, getDb, writing, type Db } from '../db/client';
 import { projects } from '../db/schema';
 import { appendHistory, storedDocuments, writeDocuments } from './projects';
 
 /** Brings one project to the present version of the documents: a step of its history like any other. */
 function upgrade(db: Db, id: string): void {
-  db.transaction((tx) => {
+  writing((tx) => {
     const before = storedDocuments(id, tx);
     const after = readDocuments(before);
     const change = changeBetween<unknown>(crypto.randomUUID(), before, after);
@@ -18,7 +18,7 @@ function upgrade(db: Db, id: string): void {
     writeDocuments(tx, id, null, after);
     tx.update(projects).set({ revision }).where(eq(projects.id, id)).run();
     appendHistory(tx, id, revision, change, new Date().toISOString());
-  });
+  }, db);
 }
 
 const reasonOf = (error: unknown) => (error instanceof Error ? error.message : String(error));

@@ -8,7 +8,7 @@ const WORDS: Record<Saving | 'unsaved', string> = {
   unsaved: 'not saved yet',
   saved: 'saved',
   saving: 'saving…',
-  offline: 'not saved: no server',
+  offline: 'not saved, trying again',
   refused: 'not saved',
   conflict: 'changed elsewhere',
 };
