@@ -163,10 +163,8 @@ test('findings are listed by screen and shown in the field, and a limit is chang
   await page.getByRole('group', { name: 'List' }).getByRole('button', { name: 'limits' }).click();
   await limits
     .getByRole('combobox', { name: 'Add a limit: Logos' })
-    .selectOption('excess of the file’s pixels');
-  await expect(limits.getByRole('listitem').filter({ hasText: 'excess of the file’s pixels' })).toHaveCount(
-    1,
-  );
+    .selectOption('share of the screen’s area');
+  await expect(limits.getByRole('listitem').filter({ hasText: 'share of the screen’s area' })).toHaveCount(1);
   await page.getByRole('button', { name: 'back to the limits of the start' }).click();
   await expect(page.getByText('These are the limits that a project starts with.')).toBeVisible();
 });
