@@ -101,7 +101,7 @@ export const notice: Scene = {
         align: { x: 'middle', y: 'start' },
       },
     },
-    // Hugs its content, and holds none.
+    // Hugs its content, of which all is hidden.
     {
       kind: 'panel',
       id: 'advice',
@@ -116,6 +116,27 @@ export const notice: Scene = {
       cornerRadius: lu(10),
       padding: { left: pad, right: pad, top: pad, bottom: pad },
       clip: true,
+    },
+    {
+      kind: 'text',
+      id: 'advice-text',
+      name: 'Advice, words',
+      role: 'text',
+      visible: false,
+      parent: 'advice',
+      text: 'Take the early ferry',
+      placing: {
+        x: { kind: 'start', edge: fromEdge('parent', 0), extent: { kind: 'natural' } },
+        y: { kind: 'start', edge: fromEdge('parent', 0), extent: { kind: 'natural' } },
+      },
+      style: {
+        font: 'sans',
+        weight: 400,
+        size: 15,
+        lineHeight: 1.35,
+        colour: { light: '#12303b', dark: '#ece6da' },
+        align: { x: 'start', y: 'start' },
+      },
     },
     // Shows at full size although its box is small: it was never told to resize.
     picture(

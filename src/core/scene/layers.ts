@@ -82,14 +82,20 @@ export function moveLayer(scene: Scene, id: string, by: number): void {
   scene.layers.splice(to, 0, layer);
 }
 
-/** Panels that go around what they hold, and hold nothing: there is nothing of them to be judged yet. */
-export const emptyPanels = ({ layers }: Pick<Scene, 'layers'>): ReadonlySet<string> =>
+const huggingPanels = ({ layers }: Pick<Scene, 'layers'>) =>
+  layers.filter((l) => l.kind === 'panel' && (isHugging(l.placing.x) || isHugging(l.placing.y)));
+
+/** Panels that go around what they hold, and hold nothing yet: there is nothing of them to be judged. */
+export const emptyPanels = (scene: Pick<Scene, 'layers'>): ReadonlySet<string> =>
   new Set(
-    layers
-      .filter((l) => l.kind === 'panel' && (isHugging(l.placing.x) || isHugging(l.placing.y)))
-      .filter((p) => !layers.some((l) => parentOf(l) === p.id && l.visible))
+    huggingPanels(scene)
+      .filter((p) => !scene.layers.some((l) => parentOf(l) === p.id))
       .map((l) => l.id),
   );
+
+/** Whether a panel goes around what it holds, and nothing of that is shown. */
+export const hugsNothing = (scene: Pick<Scene, 'layers'>, id: string): boolean =>
+  huggingPanels(scene).some((p) => p.id === id) && !scene.layers.some((l) => parentOf(l) === id && l.visible);
 
 /** Whether a scene shows anything that can be right or wrong on a screen; a ground alone fits everywhere. */
 export const hasToJudge = ({ layers }: Scene): boolean => layers.some((l) => isPlaced(l) && l.visible);

@@ -1,7 +1,7 @@
 import { fromSpans, inset, span, type Axis, type Rect } from '../geometry/rect';
 import { leansOnHolder, measuredFrom, movedAlong, type Inside } from '../placing/into-panel';
 import { isHugging, type AxisRule, type Placing } from '../placing/rule';
-import { emptyPanels } from '../scene/layers';
+import { hugsNothing } from '../scene/layers';
 import { isPlaced, type PanelLayer, type PlacedLayer, type Scene } from '../scene/scene';
 import { lu } from '../scene/values';
 import { ruleOn } from '../scene/when';
@@ -101,7 +101,7 @@ export function holdIn(
     },
   });
   const { parent: _, ...free } = layer;
-  const isEmpty = panelId !== undefined && emptyPanels(scene).has(panelId);
+  const isEmpty = panelId !== undefined && hugsNothing(scene, panelId);
   const changed = withEach(free as PlacedLayer, looksOf(layer), (placing, look) => {
     const drawn = look.boxOf(layerId);
     if (panelId === undefined) {
