@@ -54,7 +54,7 @@ test('a panel with text: added, filled, held by other edges, all in its sentence
 });
 
 test('a picture is put into a new panel, which goes around it, and stays where it is', async ({ page }) => {
-  await page.goto('/projects/larkmoor-ferries/notice');
+  await page.goto('/projects/larkmoor-ferries/winter-splash');
   const drawn = figure(page, 'Emblem', 'Drawn');
   const place = figure(page, 'Emblem', 'To the safe edges');
   const before = [await drawn.textContent(), await place.textContent()];

@@ -225,7 +225,7 @@ describe('limits', () => {
   it('all have a reason, and are said in words', () => {
     for (const limit of DEFAULT_LIMITS) {
       expect(limit.reason).toMatch(/\.$/);
-      expect(sayLimit(limit)).toMatch(/^(at most|at least|exactly) [\d.]+( %| ×| lu²?| axes| : 1)?$/);
+      expect(sayLimit(limit)).toMatch(/^(none|(at most|at least|exactly) [\d.]+( %| ×| lu²?| axes| : 1)?)$/);
     }
     const limit = DEFAULT_LIMITS[0]!;
     expect(sayBreach({ layerId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(
