@@ -267,7 +267,18 @@ test('keep areas are drawn by hand on the picture, moved by keyboard, and offere
   for (let i = 0; i < 5; i++) await page.keyboard.press('ArrowRight');
   await expect(box).toHaveAttribute('style', /left: (14\.9|15)/);
   expect(await seriousFindings(page)).toEqual([]);
+  // What the offer would do to all cases is said before it is taken, and is what then happens.
+  const offer = dialog
+    .getByRole('group', { name: 'From the pixels' })
+    .getByRole('paragraph')
+    .filter({ hasText: 'the focal point is' });
+  await expect(offer).toContainText(/Sign-in: .*→|changes no outcome of Sign-in/);
+  const said = /fail (\d+) → (\d+)/.exec((await offer.textContent())!);
+  const fails = page.getByRole('status', { name: 'Outcomes' });
+  const before = /(\d+) fail/.exec((await fails.textContent())!)![1];
+  expect(said?.[1] ?? before).toBe(before);
   await dialog.getByRole('button', { name: 'make it the focal point' }).click();
+  await expect(fails).toContainText(`${said?.[2] ?? before} fail`);
   await dialog.getByRole('button', { name: 'Take away Subject 1' }).click();
   await expect(dialog).toContainText('Nothing is marked yet.');
   await page.keyboard.press('Escape');
