@@ -1,7 +1,7 @@
 import type { Edge, Placing } from '../src/core/placing/rule';
 import type { Layer, Scene } from '../src/core/scene/scene';
 import { lu, percent } from '../src/core/scene/values';
-import { bars, emblem, fit, ground, inTheMiddle, margin, ownShape } from './rules';
+import { bars, emblem, fit, ground, inTheMiddle, margin, ownShape, smallText } from './rules';
 
 /** A notice as somebody first puts it together: what usually goes wrong, one thing after another. */
 
@@ -129,14 +129,7 @@ export const notice: Scene = {
         x: { kind: 'start', edge: fromEdge('parent', 0), extent: { kind: 'natural' } },
         y: { kind: 'start', edge: fromEdge('parent', 0), extent: { kind: 'natural' } },
       },
-      style: {
-        font: 'sans',
-        weight: 400,
-        size: 15,
-        lineHeight: 1.35,
-        colour: { light: '#12303b', dark: '#ece6da' },
-        align: { x: 'start', y: 'start' },
-      },
+      style: smallText,
     },
     // Shows at full size although its box is small: it was never told to resize.
     picture(

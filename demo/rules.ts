@@ -2,6 +2,7 @@ import type { Fit } from '../src/core/fit/rule';
 import type { AxisRule, Placing } from '../src/core/placing/rule';
 import type { Bars, Layer, Margin } from '../src/core/scene/scene';
 import { lu, percent, type Colour } from '../src/core/scene/values';
+import type { TextStyle } from '../src/core/text/style';
 
 /** What the scenes of the demo have in common. */
 
@@ -75,6 +76,16 @@ export const shareOfWidth = (share: number, most: number): AxisRule => ({
   shift: lu(0),
   extent: { kind: 'length', length: percent(share), of: 'safe', max: { length: lu(most) } },
 });
+
+/** Small text on a light panel, as in a form. */
+export const smallText: TextStyle = {
+  font: 'sans',
+  weight: 400,
+  size: 15,
+  lineHeight: 1.35,
+  colour: { light: '#12303b', dark: '#ece6da' },
+  align: { x: 'start', y: 'start' },
+};
 
 export const inTheMiddle: Extract<AxisRule, { kind: 'middle' }> = {
   kind: 'middle',

@@ -2,7 +2,7 @@ import { fillScreen } from '../src/core/placing/presets';
 import type { Edge } from '../src/core/placing/rule';
 import type { PanelLayer, Scene, TextLayer } from '../src/core/scene/scene';
 import { lu } from '../src/core/scene/values';
-import { bars, emblem, fit, ground, inTheMiddle, margin, ownShape, shareOfWidth } from './rules';
+import { bars, emblem, fit, ground, inTheMiddle, margin, ownShape, shareOfWidth, smallText } from './rules';
 
 const pad = lu(20);
 const gap = { named: 'gap' } as const;
@@ -28,12 +28,7 @@ const formText = (
     y: { kind: 'start', edge: top, extent: { kind: 'natural' } },
   },
   style: {
-    font: 'sans',
-    weight: 400,
-    size: 15,
-    lineHeight: 1.35,
-    colour: { light: '#12303b', dark: '#ece6da' },
-    align: { x: 'start', y: 'start' },
+    ...smallText,
     ...style,
   },
 });

@@ -3,10 +3,9 @@ import { readdir, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
 import { getDb } from './db/client';
 import { blobs, documents, fonts, history, projects } from './db/schema';
-import { DAYS_KEPT } from './services/projects';
+import { DAY_MS, DAYS_KEPT } from './services/projects';
 import { storeFolder } from './settings';
 
-const DAY_MS = 24 * 3600 * 1000;
 const KEEP_DELETED_MS = DAYS_KEPT * DAY_MS;
 /** A file that nothing refers to may belong to an import that is still going on. */
 const KEEP_UNUSED_MS = DAY_MS;

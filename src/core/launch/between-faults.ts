@@ -2,8 +2,15 @@ import { sayLength, sayNumber, sayRatio, sayShare } from '../formats/numbers';
 import { hexOf } from '../pixels/raster';
 import type { Bars } from '../scene/scene';
 import type { Case } from '../screens/cases';
-import type { CaseResult } from '../survey/survey';
-import { barChanges, movedByBars, sayBarChange, sayMoved, sayShift, type MovedByBars } from './bars';
+import {
+  barChanges,
+  movedByBars,
+  sayBarChange,
+  sayMoved,
+  sayShift,
+  type BarChange,
+  type MovedByBars,
+} from './bars';
 import type { LaunchFault } from './fault';
 import type { Handover, Jump } from './handover';
 import type { LaunchSurvey, StageResult } from './survey';
@@ -67,13 +74,12 @@ const jumpFaults = (h: Handover, stage: number, names: readonly string[], moved:
 
 /** Bars that come, go or change from one stage to the next, with what moves by it. */
 const barFaults = (
-  before: CaseResult,
-  after: CaseResult,
+  changes: readonly BarChange[],
   stage: number,
   names: readonly string[],
   moved: MovedBy,
 ): LaunchFault[] =>
-  barChanges(before, after).map((change) => ({
+  changes.map((change) => ({
     rule: 'bar-change',
     stage,
     about: change.kind,
@@ -104,12 +110,13 @@ export function betweenFaults(
   bars: Bars,
 ): LaunchFault[] {
   const [before, after] = [from.result!, to.result!];
-  const changes = barChanges(before, after).length > 0;
+  const changes = barChanges(before, after);
   let known: readonly MovedByBars[] | null = null;
-  const moved = () => (known ??= changes ? movedByBars(survey.withBars(c, to.stage, bars), after) : []);
+  const moved = () =>
+    (known ??= changes.length > 0 ? movedByBars(survey.withBars(c, to.stage, bars), after) : []);
   return [
     ...flashFault(h, stage, names),
     ...jumpFaults(h, stage, names, moved),
-    ...barFaults(before, after, stage, names, moved),
+    ...barFaults(changes, stage, names, moved),
   ];
 }

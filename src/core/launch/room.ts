@@ -107,7 +107,7 @@ function shownFlush(
 /** The size and the distances of a layer in a flat window said as they are drawn, or put into files of its own. */
 export function room(sick: Sick): LaunchMend[] {
   const { documents, launch, outside, finding, newId } = sick;
-  const { c, stages, sceneOf, target } = worstOf(sick);
+  const { c, stages, sceneOf } = worstOf(sick);
   const stage = stages[finding.stage]!;
   const scene = sceneOf(finding.stage);
   const layer = layerIn(scene, finding.about);
@@ -119,11 +119,11 @@ export function room(sick: Sick): LaunchMend[] {
     `Say of ${layer.name} what is drawn: its natural size, flush with its side`,
     shownFlush({ documents, scene }, layer, layer.picture),
   );
-  const asked = createLaunchSurvey(documents, launch, outside).on(c, target)[finding.stage];
-  const byRules = asked && createLaunchSurvey(documents, launch, outside).byRules(c, asked.stage);
-  const drawn = byRules?.layers.find((l) => l.id === layer.id);
+  const survey = createLaunchSurvey(documents, launch, outside);
+  const byRules = survey.byRules(c, stage);
+  const drawn = byRules.layers.find((l) => l.id === layer.id);
   const picture = documents.project.pictures.find((p) => p.id === layer.picture);
-  if (!byRules || drawn?.kind !== 'picture' || !picture) return said;
+  if (drawn?.kind !== 'picture' || !picture) return said;
   const roomy = roomyOf(layer, drawn.placement.drawn, fromSize(byRules.regions.screen));
   const { picture: own, make } = withRoom(picture, roomy, newId);
   const { project } = documents;

@@ -35,7 +35,7 @@ export function pointerKeys(pointer: string): string[] {
 
 const isContainer = (value: unknown): value is Json => typeof value === 'object' && value !== null;
 /** Keys through which an object’s prototype could be reached. */
-const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
+export const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 
 function arrayIndex(list: unknown[], key: string, path: string, adding: boolean): number {
   if (adding && key === '-') return list.length;
@@ -86,6 +86,16 @@ export function applyPatch<T>(document: T, patch: readonly Operation[]): T {
     else throw new PatchError('', 'cannot be removed');
   }
   return result as T;
+}
+
+/** The document after a patch; `null` where that does not fit. */
+export function whereFits<T>(document: T, patch: readonly Operation[]): T | null {
+  try {
+    return applyPatch(document, patch);
+  } catch (error) {
+    if (error instanceof PatchError) return null;
+    throw error;
+  }
 }
 
 /** What an object itself has under a key: what it inherits, such as `toString`, is no part of a document. */

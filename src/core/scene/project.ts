@@ -16,13 +16,16 @@ import { Id, NamedValue } from './values';
  */
 export const SCHEMA_VERSION = 4;
 
+/** A project has no more named values than this. */
+export const MOST_NAMED = 500;
+
 /** `screens` are the project's own; the catalogue is always there besides them. */
 export const Project = z.looseObject({
   id: Id,
   schema: z.literal(SCHEMA_VERSION),
   name: z.string().min(1).max(120),
   pictures: z.array(Picture).max(500),
-  named: z.array(NamedValue).max(500),
+  named: z.array(NamedValue).max(MOST_NAMED),
   screens: z.array(Screen).max(500),
   limits: z.array(Limit).max(200),
   scenes: z.array(Id).max(100),

@@ -40,9 +40,10 @@ function judge({ layers, barContrast }: Together, { input, c, prepared, bars, ke
   const { limits, named } = input;
   const was = kept?.judgedAlike ? kept.result : null;
   const found: Breach[] = [];
-  const empty = emptyPanels(input.scene);
+  let empty: ReadonlySet<string> | null = null;
+  const isEmpty = (id: string) => (empty ??= emptyPanels(input.scene)).has(id);
   layers.forEach((l, i) => {
-    if (l.kind === 'ground' || empty.has(l.id)) return;
+    if (l.kind === 'ground' || (l.kind === 'panel' && isEmpty(l.id))) return;
     // Whether a panel is empty is not seen of its result.
     if (l.kind === 'panel' || l !== was?.layers[i]) breachesOf(l, l.measures, limits, found);
     else for (const b of was.breaches) if (b.layerId === l.id) found.push(b);

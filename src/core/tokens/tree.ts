@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FORBIDDEN } from '../scene/patch';
 
 /**
  * Design tokens as a tree of JSON. Source: Design Tokens Community Group, Format Module 2025.10: a token has a `$value`, a
@@ -37,8 +38,6 @@ export const nameOf = (path: TokenPath): string => path.filter((key) => key !== 
 /** The same as it is written in the file. */
 export const sayPath = (path: TokenPath): string => path.join('.');
 
-/** Names that no object may have: through them its nature could be changed. */
-const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 const isOwn = (key: string) => key !== ROOT && key.startsWith('$');
 
 /** A document without names that no object may have. @returns it, and where they stood */

@@ -147,7 +147,7 @@ function setDeleted(id: string, deletedAt: string | null): void {
   if (changes === 0) throw notFound('This project');
 }
 
-const DAY_MS = 24 * 3600 * 1000;
+export const DAY_MS = 24 * 3600 * 1000;
 /** A deleted project can be brought back for so many days. */
 export const DAYS_KEPT = 30;
 

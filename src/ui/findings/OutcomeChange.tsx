@@ -1,14 +1,23 @@
 import { OUTCOMES } from '@/core/measure/judge';
-import type { OutcomesWith } from '@/workers/survey.worker';
+import type { Tally } from '@/core/survey/summary';
 import { OUTCOME_SHAPES } from '../words';
 
 interface Props {
   /** `undefined` until it is known */
-  was: OutcomesWith['was'] | undefined;
+  was: Tally | undefined;
   /** `null` where the scene cannot be drawn then */
-  is: OutcomesWith['was'] | null | undefined;
+  is: Tally | null | undefined;
   /** what it is called */
   scene: string;
+}
+
+/** Each outcome with the number of cases before and after. */
+export function TallyChange({ was, is }: Record<'was' | 'is', Tally>) {
+  return OUTCOMES.map((o) => (
+    <span key={o} className={`tally-change outcome-${o}`}>
+      {OUTCOME_SHAPES[o]} {o} {was[o]} → {is[o]}
+    </span>
+  ));
 }
 
 /** What becomes of the outcomes of all cases with a change that is not made yet. */
@@ -19,12 +28,7 @@ export function OutcomeChange({ was, is, scene }: Props) {
     return <span className="quiet">It changes no outcome of {scene}.</span>;
   return (
     <span className="quiet figures">
-      {scene}:{' '}
-      {OUTCOMES.map((o) => (
-        <span key={o} className={`tally-change outcome-${o}`}>
-          {OUTCOME_SHAPES[o]} {o} {was[o]} → {is[o]}
-        </span>
-      ))}
+      {scene}: <TallyChange {...{ was, is }} />
     </span>
   );
 }

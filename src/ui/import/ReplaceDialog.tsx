@@ -5,7 +5,7 @@ import { Button, Modal } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import type { Documents } from '@/core/scene/documents';
 import { mostChanged } from '@/core/measure/change';
-import { byOutcome, OUTCOMES } from '@/core/measure/judge';
+import { byOutcome } from '@/core/measure/judge';
 import { tally } from '@/core/survey/summary';
 import { distinctCases } from '@/core/screens/likeness';
 import type { CaseResult } from '@/core/survey/survey';
@@ -16,7 +16,8 @@ import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 import { edit } from '../state/edit';
-import { OUTCOME_SHAPES, sayFile } from '../words';
+import { TallyChange } from '../findings/OutcomeChange';
+import { sayFile } from '../words';
 import { ReplaceScope } from './ReplaceScope';
 import { useReplacement } from './useReplacement';
 import { slotsOf } from '@/core/pictures/replace';
@@ -27,10 +28,12 @@ interface Props {
   onClose: () => void;
 }
 
-const withPicture = (documents: Documents, picture: Picture): Documents =>
-  produce(documents, ({ project }) => {
+/** Puts a picture in the place of the one with its id. */
+const putPicture =
+  (picture: Picture) =>
+  ({ project }: Documents): void => {
     project.pictures = project.pictures.map((p) => (p.id === picture.id ? picture : p));
-  });
+  };
 
 /** Every case before and after, what changes most first. */
 function useCompared(next: Documents | null) {
@@ -64,16 +67,13 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
   const store = useWorkbenchStore();
   const documents = useWorkbench((s) => s.documents);
   const { kept, after, at, problem, slot, setSlot, scope, setScope } = useReplacement(picture, file);
-  const next = useMemo(() => after && withPicture(documents, after), [after, documents]);
+  const next = useMemo(() => after && produce(documents, putPicture(after)), [after, documents]);
   const { compared, isMeasured } = useCompared(next);
   const old = slotsOf(picture).find(
     (s) => s.cut === at.cut && s.appearance === at.appearance && s.density === at.density,
   );
   const take = () => {
-    if (after)
-      edit(store, ({ project }) => {
-        project.pictures = project.pictures.map((p) => (p.id === after.id ? after : p));
-      });
+    if (after) edit(store, putPicture(after));
     onClose();
   };
   return (
@@ -100,11 +100,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
             <p className="figures">
               {old && `${sayFile(old.file)} becomes ${sayFile(kept)}. `}
               {!isMeasured && 'Being measured…'}
-              {(isMeasured ? OUTCOMES : []).map((o) => (
-                <span key={o} className={`tally-change outcome-${o}`}>
-                  {OUTCOME_SHAPES[o]} {o} {compared.tallies.was[o]} → {compared.tallies.is[o]}
-                </span>
-              ))}
+              {isMeasured && <TallyChange {...compared.tallies} />}
             </p>
             <p className="quiet">
               Each screen with the old file at the left and the new one at the right; what changes most comes

@@ -1,6 +1,7 @@
 'use client';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { MOST_NAMED } from '@/core/scene/project';
 import { mergedTokens, readTokens } from '@/core/tokens/read';
 import { takeIn, writeTokens } from '@/core/tokens/write';
 import { messageOf } from '../api';
@@ -44,8 +45,6 @@ async function read(store: WorkbenchStore, file: File): Promise<Taken | null> {
   const { notes, leftOut, values } = found;
   return { file: file.name, count: values.length, notes, leftOut, isKept: tokens !== null };
 }
-
-const MOST_NAMED = 500;
 
 function write(store: WorkbenchStore): void {
   const { project } = store.getState().documents;

@@ -2,6 +2,7 @@
 import { useChosenCase } from '../state/case-result';
 import { holdIn } from '@/core/survey/hold';
 import { surveyInput } from '@/core/survey/survey';
+import { messageOf } from '../api';
 import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { useOutside } from '../state/outside';
@@ -24,7 +25,7 @@ export function useHolding(layerId: string) {
       });
     } catch (error) {
       // While the fonts of a text are not there yet, nobody knows where it lies.
-      store.setState({ message: error instanceof Error ? error.message : String(error) });
+      store.setState({ message: messageOf(error) });
     }
   };
 }

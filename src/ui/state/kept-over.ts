@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Change } from '@/core/scene/change';
 import { Documents } from '@/core/scene/documents';
-import { applyPatch, PatchError } from '@/core/scene/patch';
+import { whereFits } from '@/core/scene/patch';
 import type { WorkbenchState, WorkbenchStore } from './workbench';
 
 /** What a tab keeps of its own over a reload; what its changes are to be laid on, as long as something is unsaved. */
@@ -44,14 +44,9 @@ function readKept(state: WorkbenchState): Kept | null {
   }
 }
 
-const all = (documents: Documents, changes: readonly Change[]): Documents | null => {
-  try {
-    return changes.reduce((d, change) => applyPatch(d, change.patch), documents);
-  } catch (error) {
-    if (error instanceof PatchError) return null;
-    throw error;
-  }
-};
+/** Documents with changes one after another; `null` where one of them does not fit. */
+const all = (documents: Documents, changes: readonly Change[]): Documents | null =>
+  changes.reduce<Documents | null>((d, { patch }) => d && whereFits(d, patch), documents);
 
 /**
  * Takes up the steps of this tab from before a reload; what was not saved yet is applied again and sent again. Where it no

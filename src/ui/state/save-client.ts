@@ -1,6 +1,6 @@
 import { changeBetween } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
-import { applyPatch, diff, overlap, PatchError, type Patch } from '@/core/scene/patch';
+import { applyPatch, diff, overlap, whereFits } from '@/core/scene/patch';
 import { messageOf, request, RequestProblem } from '../api';
 import { committedOf, queueGesture } from './edit';
 import { keepOver, takeUp } from './kept-over';
@@ -19,8 +19,8 @@ function meet(store: WorkbenchStore, theirs: Documents, revision: number): void 
   // What was done and taken back again is nothing: only what is different in the end meets theirs.
   const mine = diff(stored, documents);
   if (overlap(foreign, mine)) return offer();
-  const merged = fits(theirs, mine);
-  const unsaved = fits(theirs, diff(stored, committed));
+  const merged = whereFits(theirs, mine);
+  const unsaved = whereFits(theirs, diff(stored, committed));
   if (!merged || !unsaved) return offer();
   const change = changeBetween(crypto.randomUUID(), theirs, unsaved);
   store.setState({
@@ -32,16 +32,6 @@ function meet(store: WorkbenchStore, theirs: Documents, revision: number): void 
     pending: change ? [change] : [],
     message: 'Changes from elsewhere were taken in.',
   });
-}
-
-/** Documents with a patch, or `null` where it does not fit. */
-function fits(documents: Documents, patch: Patch): Documents | null {
-  try {
-    return applyPatch(documents, patch);
-  } catch (error) {
-    if (error instanceof PatchError) return null;
-    throw error;
-  }
 }
 
 export type Choice = 'mine' | 'theirs' | 'both';
@@ -83,7 +73,7 @@ export function resolveConflict(store: WorkbenchStore, choices: Record<string, C
 function giveUp(store: WorkbenchStore, why: string): void {
   const { stored, pending, documents, undo } = store.getState();
   const [refused, ...later] = pending;
-  const kept = later.reduce<Documents | null>((d, change) => d && fits(d, change.patch), stored);
+  const kept = later.reduce<Documents | null>((d, change) => d && whereFits(d, change.patch), stored);
   const rescued = later.length > 0 && !kept ? ' What came after it does not fit without it.' : '';
   store.setState({
     documents: kept ?? stored,
