@@ -32,7 +32,7 @@ async function photo(seed: number): Promise<Buffer> {
 /** What sharp alone takes for the decode and the same previews. */
 async function bySharp(bytes: Buffer): Promise<void> {
   let source = sharp(bytes).autoOrient().toColourspace('srgb');
-  for (const width of previewWidths(WIDTH).toReversed()) {
+  for (const width of previewWidths({ widthPx: WIDTH, heightPx: HEIGHT }).toReversed()) {
     const { data, info } = await source
       .resize(width, undefined, { kernel: 'lanczos3' })
       .raw()

@@ -57,15 +57,56 @@ test.describe('a server that others can reach', () => {
   test('lets nobody in without it, and somebody with it', async ({ page, request }) => {
     expect((await request.get(`${address}/api/projects`)).status()).toBe(401);
     await page.goto(`${address}/projects/larkmoor-ferries`);
-    await expect(page).toHaveURL(/\/enter$/);
+    await expect(page).toHaveURL(/\/enter\?to=%2Fprojects%2Flarkmoor-ferries$/);
     expect(await seriousFindings(page)).toEqual([]);
     await page.getByRole('textbox', { name: 'Passphrase' }).fill('loud water');
     await page.keyboard.press('Enter');
     await expect(page.getByRole('alert').filter({ hasText: 'not the passphrase' })).toBeVisible();
     await page.getByRole('textbox', { name: 'Passphrase' }).fill('quiet water');
     await page.keyboard.press('Enter');
-    await expect(page.getByRole('link', { name: 'Larkmoor Ferries' })).toBeVisible();
+    // And leads on to what was asked for.
+    await expect(page).toHaveURL(/\/projects\/larkmoor-ferries/);
+    await expect(page.getByRole('gridcell').first()).toBeVisible();
+  });
+
+  test('asks again in place when the session has ended, and saves what was changed meanwhile', async ({
+    page,
+  }) => {
+    await page.goto(`${address}/enter`);
+    await page.getByRole('textbox', { name: 'Passphrase' }).fill('quiet water');
+    await page.keyboard.press('Enter');
     await page.getByRole('link', { name: 'Winter splash' }).click();
     await expect(page.getByRole('gridcell').first()).toBeVisible();
+    const saving = page.getByTestId('saving');
+    await page.waitForLoadState('networkidle');
+    // In another window, or by the time.
+    await page.request.delete(`${address}/api/session`, { headers: { origin: address } });
+    await page.getByRole('region', { name: 'Layer Harbour' }).getByRole('button', { name: 'hide' }).click();
+    const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
+    await expect(dialog).toBeVisible();
+    await expect(saving).toHaveText('not saved: enter the passphrase');
+    expect(await seriousFindings(page)).toEqual([]);
+    await page.keyboard.type('quiet water');
+    await page.keyboard.press('Enter');
+    await expect(dialog).toBeHidden();
+    await expect(saving).toHaveText('saved');
+    await expect(
+      page.getByRole('region', { name: 'Layer Harbour' }).getByRole('button', { name: 'show' }),
+    ).toBeVisible();
+    await page.goto(`${address}/`);
+    await page.getByRole('button', { name: 'leave' }).click();
+    await expect(page.getByRole('textbox', { name: 'Passphrase' })).toBeVisible();
+    await page.goto(`${address}/projects/larkmoor-ferries`);
+    await expect(page).toHaveURL(/\/enter/);
+  });
+
+  test('takes no more than a few guesses in a row', async ({ request }) => {
+    const guess = () =>
+      request.post(`${address}/api/session`, { data: { passphrase: 'wrong' }, headers: { origin: address } });
+    const answers = [];
+    for (let i = 0; i < 8; i++) answers.push(await guess());
+    const refused = answers.find((a) => a.status() === 429)!;
+    expect(Number(refused.headers()['retry-after'])).toBeGreaterThan(0);
+    expect(((await refused.json()) as { title: string }).title).toContain('Too many wrong passphrases');
   });
 });

@@ -98,19 +98,18 @@ test('two tabs: what does not meet is merged, what does is asked about, and both
   const dialog = other.getByRole('dialog', { name: 'Changed here and elsewhere' });
   await expect(dialog).toBeVisible();
   expect(await seriousFindings(other)).toEqual([]);
-  await dialog.getByRole('button', { name: 'both, mine as a copy' }).click();
+  const fit = dialog.getByRole('group', { name: /fit/ });
+  await expect(fit.getByRole('radio', { name: /elsewhere/ })).not.toBeChecked();
+  await expect(dialog.getByRole('button', { name: 'Go on with these' })).toBeDisabled();
+  await fit.getByRole('radio', { name: /elsewhere/ }).check();
   await dialog.getByRole('button', { name: 'Go on with these' }).click();
   await expect(saving(other)).toHaveText('saved');
-  await expect(other.getByRole('button', { name: 'stretch', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
-  await other.getByRole('button', { name: 'Splash' }).click();
-  await other.getByRole('button', { name: 'Splash (mine)' }).click();
-  await expect(other.getByRole('button', { name: 'natural', exact: true })).toHaveAttribute(
-    'aria-pressed',
-    'true',
-  );
+  const isChosen = (name: string) =>
+    expect(other.getByRole('button', { name, exact: true })).toHaveAttribute('aria-pressed', 'true');
+  await isChosen('stretch');
+  // What was not chosen is not gone.
+  await other.getByRole('button', { name: 'undo', exact: true }).click();
+  await isChosen('natural');
 });
 
 test('without the server nothing is lost, and it is said', async ({ page, context }) => {

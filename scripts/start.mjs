@@ -1,7 +1,7 @@
 // npm start: install and build if needed, migrate, seed an empty store, serve, say where.
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
-import { bin, build, env, install, root, run } from './lib.mjs';
+import { build, env, install, root, run } from './lib.mjs';
 
 const host = process.env.HOST ?? '127.0.0.1';
 const port = process.env.PORT ?? '3000';
@@ -26,21 +26,21 @@ if (!free) {
   process.exit(1);
 }
 
+const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
+
 install();
 if (!development && !build()) process.exit(1);
 if (!run(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts'])) process.exit(1);
 
-const mode = development ? 'dev' : 'start';
-const child = spawn(process.execPath, [bin('next/dist/bin/next'), mode, '-H', host, '-p', port], {
+const child = spawn(process.execPath, ['scripts/serve.mjs', ...(development ? ['--dev'] : [])], {
   cwd: root,
-  env,
+  env: { ...env, NODE_ENV: development ? 'development' : 'production', ADDRESS: address },
   stdio: ['ignore', 'pipe', 'inherit'],
 });
 child.stdout.pipe(process.stderr);
 for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
 child.on('exit', (code, signal) => process.exit(code ?? (signal ? 0 : 1)));
 
-const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
 const deadline = Date.now() + 60_000;
 for (;;) {
   const ready = await fetch(`${address}/api/health`).then(

@@ -29,9 +29,13 @@ export function proxy(request: NextRequest) {
       status: 421,
     });
   }
-  const { pathname } = request.nextUrl;
+  const { pathname, search } = request.nextUrl;
   const inside = !needsPassphrase() || isSession(request.cookies.get(SESSION_COOKIE)?.value);
-  if (!inside && pathname !== ENTER) return NextResponse.redirect(new URL(ENTER, request.url));
+  if (!inside && pathname !== ENTER) {
+    const door = new URL(ENTER, request.url);
+    if (pathname !== '/') door.searchParams.set('to', pathname + search);
+    return NextResponse.redirect(door);
+  }
   const nonce = Buffer.from(crypto.randomUUID()).toString('base64');
   const headers = new Headers(request.headers);
   headers.set('x-nonce', nonce);

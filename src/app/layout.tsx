@@ -1,6 +1,7 @@
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import type { ReactNode } from 'react';
+import { SessionDialog } from '@/ui/start/SessionDialog';
 import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
 import '@fontsource-variable/archivo/wdth.css';
 import '@/ui/theme/theme.scss';
@@ -17,7 +18,10 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
   return (
     <html lang="en" data-theme={theme === 'system' ? undefined : theme}>
-      <body>{children}</body>
+      <body>
+        {children}
+        <SessionDialog />
+      </body>
     </html>
   );
 }

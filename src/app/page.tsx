@@ -1,10 +1,15 @@
 import { cookies } from 'next/headers';
+import { needsPassphrase } from '@/server/access';
 import { projectCards } from '@/server/services/cards';
 import { listDeleted } from '@/server/services/projects';
+import { stored } from '@/server/services/stored';
 import { StartPage } from '@/ui/start/StartPage';
+import { StoreFault } from '@/ui/start/StoreFault';
 import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
 
 export default async function Start() {
   const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
-  return <StartPage projects={projectCards()} deleted={listDeleted()} theme={theme} />;
+  const read = stored(() => ({ projects: projectCards(), deleted: listDeleted() }));
+  if ('fault' in read) return <StoreFault title="The store cannot be used" words={read.fault} address="/" />;
+  return <StartPage {...read.value} theme={theme} guarded={needsPassphrase()} />;
 }

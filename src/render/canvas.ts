@@ -1,6 +1,7 @@
+import { LRUCache } from 'lru-cache';
 import type { Size } from '@/core/geometry/rect';
 import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern, Rounding } from './drawing';
-import { kept, type Kept } from './kept';
+import { cached } from './cached';
 
 type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
 
@@ -50,13 +51,17 @@ function drawImage(ctx: Context, command: Image, bitmap: ImageBitmap) {
   ctx.restore();
 }
 
-const swatches = new WeakMap<ImageBitmap, Kept<ImageBitmap>>();
+/** What leaves a cache gives its memory back at once. */
+const bitmaps = (max: number) =>
+  new LRUCache<string, ImageBitmap>({ max, dispose: (bitmap) => bitmap.close() });
+
+const swatches = new WeakMap<ImageBitmap, ReturnType<typeof bitmaps>>();
 
 /** One cell of a pattern: the tile, resampled to its size, with its gap. */
 function swatchOf({ tile, cell, tint }: Pattern, bitmap: ImageBitmap): ImageBitmap {
-  const ofBitmap = swatches.get(bitmap) ?? kept<ImageBitmap>(200);
+  const ofBitmap = swatches.get(bitmap) ?? bitmaps(200);
   swatches.set(bitmap, ofBitmap);
-  return ofBitmap.get(`${tile.width} ${tile.height} ${cell.width} ${cell.height} ${tint}`, () => {
+  return cached(ofBitmap, `${tile.width} ${tile.height} ${cell.width} ${cell.height} ${tint}`, () => {
     const swatch = new OffscreenCanvas(cell.width, cell.height);
     const inner = swatch.getContext('2d')!;
     inner.imageSmoothingQuality = 'high';
@@ -100,9 +105,9 @@ function drawFill(ctx: Context, { rect, radius, ink, opacity }: Fill) {
   ctx.restore();
 }
 
-const paths = kept<Path2D>(2000);
-const numbers = kept<number>(4000);
-const sprites = kept<ImageBitmap>(800);
+const paths = new LRUCache<string, Path2D>({ max: 2000 });
+const numbers = new LRUCache<string, number>({ max: 4000 });
+const sprites = bitmaps(800);
 let nextNumber = 0;
 
 /** Letters of more px than this are drawn each time, so that what is kept stays small. */
@@ -112,7 +117,7 @@ function fillLetters(ctx: Context, { lines, scale, colour }: Letters, from: { x:
   ctx.fillStyle = colour;
   for (const { outline, at } of lines) {
     ctx.setTransform(scale, 0, 0, scale, at.x - from.x, at.y - from.y);
-    ctx.fill(paths.get(outline, () => new Path2D(outline)));
+    ctx.fill(cached(paths, outline, () => new Path2D(outline)));
   }
 }
 
@@ -120,10 +125,10 @@ function fillLetters(ctx: Context, { lines, scale, colour }: Letters, from: { x:
 function spriteOf(letters: Letters): ImageBitmap {
   const { lines, bounds, scale, colour } = letters;
   const each = lines.map(({ outline, at }) => {
-    const number = numbers.get(outline, () => nextNumber++);
+    const number = cached(numbers, outline, () => nextNumber++);
     return `${number} ${at.x - bounds.x} ${at.y - bounds.y}`;
   });
-  return sprites.get(`${each.join()} ${bounds.width} ${bounds.height} ${scale} ${colour}`, () => {
+  return cached(sprites, `${each.join()} ${bounds.width} ${bounds.height} ${scale} ${colour}`, () => {
     const canvas = new OffscreenCanvas(bounds.width, bounds.height);
     fillLetters(canvas.getContext('2d')!, letters, bounds);
     return canvas.transferToImageBitmap();

@@ -1,7 +1,8 @@
 import { create, type Font } from 'fontkit';
+import { LRUCache } from 'lru-cache';
 import type { Reading, TextMetrics } from '@/core/text/layout';
 import { FACES, fontHash, type Face, type ShippedFace } from '@/core/text/style';
-import { kept } from './kept';
+import { cached } from './cached';
 import { unpackedFont } from './woff';
 import { advanceOf, breaksOf, EM, missingIn, outlineOf, readingOf, shaped } from './shape';
 
@@ -27,10 +28,12 @@ const FALLBACK: ShippedFace = 'sans-400';
 const MOST_KEPT = 4000;
 
 /** Keeps the answers of a costly function of a text and a few words about it. */
-function keptByText<A extends string[], T>(find: (text: string, ...about: A) => T) {
-  const known = kept<T>(MOST_KEPT);
+function keptByText<A extends string[], T extends NonNullable<unknown>>(
+  find: (text: string, ...about: A) => T,
+) {
+  const known = new LRUCache<string, T>({ max: MOST_KEPT });
   return (text: string, ...about: A): T =>
-    known.get(`${about.join(' ')} ${text}`, () => find(text, ...about));
+    cached(known, `${about.join(' ')} ${text}`, () => find(text, ...about));
 }
 
 type Shipped = Record<ShippedFace, readonly Font[]>;

@@ -1,5 +1,6 @@
 import sharp, { type OverlayOptions, type Sharp } from 'sharp';
 import type { Rect, Size } from '@/core/geometry/rect';
+import { mostTimes } from '@/core/pictures/previews';
 import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern } from './drawing';
 
 /** The bytes of a file, as something sharp can decode. */
@@ -8,6 +9,8 @@ export type Bytes = (hash: string) => Promise<Buffer>;
 const TRANSPARENT = { r: 0, g: 0, b: 0, alpha: 0 };
 
 const SVG_DPI = 72;
+/** Px of a vector that is rendered before it is resampled. */
+const MOST_RENDERED = 100_000_000;
 
 /**
  * A file resampled to an exact size; both extents are given, so nothing is fitted here. A photo is turned as its
@@ -16,7 +19,9 @@ const SVG_DPI = 72;
 async function resampled(bytes: Buffer, to: Size): Promise<Sharp> {
   const { autoOrient: size, format } = await sharp(bytes).metadata();
   const grows = to.width > size.width || to.height > size.height;
-  const factor = Math.max(1, to.width / size.width, to.height / size.height);
+  const wanted = Math.max(1, to.width / size.width, to.height / size.height);
+  const own = { widthPx: size.width, heightPx: size.height };
+  const factor = Math.min(wanted, mostTimes(own, MOST_RENDERED));
   const options = { limitInputPixels: false, ...(format === 'svg' ? { density: SVG_DPI * factor } : {}) };
   return sharp(bytes, options)
     .autoOrient()

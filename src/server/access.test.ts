@@ -1,4 +1,12 @@
-import { checkAccess, isKnownHost, isPassphrase, isSession, newSession, SESSION_COOKIE } from './access';
+import {
+  checkAccess,
+  endSession,
+  isKnownHost,
+  isPassphrase,
+  isSession,
+  newSession,
+  SESSION_COOKIE,
+} from './access';
 
 const request = (method: string, headers: Record<string, string>) =>
   ({ method, headers: new Headers(headers) }) as Request;
@@ -56,4 +64,23 @@ describe('with a passphrase', () => {
   });
 
   it('has none to match when none is set', () => expect(isPassphrase('')).toBe(false));
+});
+
+describe('what another site asks for', () => {
+  it.each(['cross-site', 'same-site'])('is refused, also when it only reads (%s)', (site) =>
+    expect(status(request('GET', { host, 'sec-fetch-site': site }))).toBe(403),
+  );
+  it.each(['same-origin', 'none'])('is not what this site or its user asks for (%s)', (site) =>
+    expect(status(request('GET', { host, 'sec-fetch-site': site }))).toBe(200),
+  );
+});
+
+it('a session that was ended lets nobody in, and no other session is ended with it', () => {
+  process.env.PASSPHRASE = 'open';
+  const now = Date.now();
+  const [mine, other] = [newSession(now).value, newSession(now).value];
+  endSession(mine);
+  expect([isSession(mine), isSession(other)]).toEqual([false, true]);
+  endSession('made up');
+  expect(isSession(other)).toBe(true);
 });

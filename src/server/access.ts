@@ -1,4 +1,5 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
+import { parseCookie } from 'cookie';
 import { Problem } from './problem';
 
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
@@ -9,11 +10,16 @@ export const SESSION_COOKIE = 'coulee-session';
 const passphrase = () => process.env.PASSPHRASE ?? '';
 export const needsPassphrase = () => passphrase() !== '';
 
-const shared = globalThis as unknown as { couleeSecret?: Buffer };
-/** Sessions end when the server does. */
-const secret = () => (shared.couleeSecret ??= randomBytes(32));
+/** Sessions end when the server does: they are signed with a secret of its own, and those that were ended are known. */
+interface Sessions {
+  secret: Buffer;
+  ended: Set<string>;
+}
+const shared = globalThis as unknown as { couleeSessions?: Sessions };
+const sessions = (): Sessions =>
+  (shared.couleeSessions ??= { secret: randomBytes(32), ended: new Set<string>() });
 
-const sign = (text: string) => createHmac('sha256', secret()).update(text).digest('base64url');
+const sign = (text: string) => createHmac('sha256', sessions().secret).update(text).digest('base64url');
 
 function sameText(a: string, b: string): boolean {
   const [x, y] = [sign(a), sign(b)];
@@ -22,16 +28,22 @@ function sameText(a: string, b: string): boolean {
 
 export const isPassphrase = (text: string) => needsPassphrase() && sameText(text, passphrase());
 
-/** A signed time until which a browser may come in. */
+/** A signed time until which a browser may come in, with a number of its own, so that it can be ended by itself. */
 export function newSession(now = Date.now()): { value: string; maxAge: number } {
   const maxAge = SESSION_HOURS * 3600;
-  const until = String(now + maxAge * 1000);
-  return { value: `${until}.${sign(until)}`, maxAge };
+  const session = `${now + maxAge * 1000}.${randomBytes(9).toString('base64url')}`;
+  return { value: `${session}.${sign(session)}`, maxAge };
 }
 
 export function isSession(value: string | undefined, now = Date.now()): boolean {
-  const [until, signature] = value?.split('.') ?? [];
-  return Boolean(until && signature && sameText(signature, sign(until)) && Number(until) > now);
+  const [until, number, signature] = value?.split('.') ?? [];
+  if (!until || !number || !signature || !sameText(signature, sign(`${until}.${number}`))) return false;
+  return Number(until) > now && !sessions().ended.has(number);
+}
+
+/** Ends a session: whoever has kept its cookie does not come in with it any more. */
+export function endSession(value: string | undefined): void {
+  if (isSession(value)) sessions().ended.add(value!.split('.')[1]!);
 }
 
 const hostName = (host: string) => host.replace(/:\d+$/, '').toLowerCase();
@@ -51,15 +63,15 @@ function isSameOrigin(request: Request): boolean {
   }
 }
 
-const readCookie = (request: Request, name: string) =>
-  request.headers
-    .get('cookie')
-    ?.split(';')
-    .map((c) => c.trim())
-    .find((c) => c.startsWith(`${name}=`))
-    ?.slice(name.length + 1);
+/** The session that a request brings along. */
+export const sessionOf = (request: Request): string | undefined =>
+  parseCookie(request.headers.get('cookie') ?? '')[SESSION_COOKIE];
 
-/** @throws Problem 421 for a foreign host, 401 without the passphrase, 403 for a change asked for by another site */
+/** Whether a page of another site asks. Who types the address in, or is no browser, says none or nothing. */
+const isForeign = (request: Request) =>
+  ['cross-site', 'same-site'].includes(request.headers.get('sec-fetch-site') ?? '');
+
+/** @throws Problem 421 for a foreign host, 401 without the passphrase, 403 for what another site asks for */
 export function checkAccess(request: Request, open = false): void {
   if (!isKnownHost(request.headers.get('host'))) {
     throw new Problem(421, 'This server only answers under its own address, such as 127.0.0.1.');
@@ -71,7 +83,12 @@ export function checkAccess(request: Request, open = false): void {
       'Changes are only taken from pages of this server: send its own address as Origin.',
     );
   }
-  if (!open && needsPassphrase() && !isSession(readCookie(request, SESSION_COOKIE))) {
+  if (isForeign(request))
+    throw new Problem(
+      403,
+      'Pages of other sites are not answered. Open this address in a window of its own.',
+    );
+  if (!open && needsPassphrase() && !isSession(sessionOf(request))) {
     throw new Problem(401, 'Enter the passphrase of this server first.');
   }
 }

@@ -1,15 +1,29 @@
 import { createHash } from 'node:crypto';
-import { constants, readFileSync } from 'node:fs';
-import { access, mkdir, open, readFile, rename, rm } from 'node:fs/promises';
+import { existsSync, readFileSync } from 'node:fs';
+import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
+import { checkStoreThere } from './db/there';
+import { Problem } from './problem';
 import { storeFolder } from './settings';
 
 export const hashOf = (bytes: Buffer) => createHash('sha256').update(bytes).digest('hex');
 
-const exists = (file: string) =>
-  access(file, constants.R_OK).then(
-    () => true,
-    () => false,
+/** The length of a file, or `null` when it is not there. */
+const lengthOf = (file: string): Promise<number | null> =>
+  stat(file).then(
+    (s) => s.size,
+    (error: NodeJS.ErrnoException) => {
+      if (error.code === 'ENOENT') return null;
+      throw error;
+    },
+  );
+
+/** A file that the store should hold and does not: 410, so that the page can say which. */
+const lost = (hash: string) =>
+  new Problem(
+    410,
+    `The bytes of the file ${hash.slice(0, 12)}… are missing from the store. Import the file again: it is then put back.`,
+    { lost: hash },
   );
 
 /** Makes the entries of a folder survive a loss of power. */
@@ -24,10 +38,11 @@ async function syncFolder(folder: string) {
 
 /**
  * Writes a file so that its name never shows half of it: a temporary name, fsync, rename. A file that is already
- * there under a name made from its content is left alone.
+ * there whole, under a name made from its content, is left alone.
  */
 async function writeWhole(file: string, bytes: Buffer): Promise<void> {
-  if (await exists(file)) return;
+  checkStoreThere();
+  if ((await lengthOf(file)) === bytes.length) return;
   const folder = path.dirname(file);
   await mkdir(folder, { recursive: true });
   const temporary = `${file}.${process.pid}.${Math.random().toString(36).slice(2)}.part`;
@@ -54,7 +69,24 @@ const previewFile = (hash: string, widthPx: number) =>
 /** Stores bytes under their hash, which the caller has; the same bytes are stored once. */
 export const storeOriginal = (hash: string, bytes: Buffer) => writeWhole(originalFile(hash), bytes);
 
-export const readOriginal = (hash: string): Promise<Buffer> => readFile(originalFile(hash));
+/** Whether the bytes of a file are there, as many as there should be. */
+export const hasOriginal = async (hash: string, length: number) =>
+  (await lengthOf(originalFile(hash))) === length;
+
+export const hasPreview = async (hash: string, widthPx: number) =>
+  ((await lengthOf(previewFile(hash, widthPx))) ?? 0) > 0;
+
+/** A file of the store. @throws Problem 410 when it is missing while the store itself is there */
+async function readKept(file: string, hash: string): Promise<Buffer> {
+  try {
+    return await readFile(file);
+  } catch (error) {
+    const missing = (error as NodeJS.ErrnoException).code === 'ENOENT' && existsSync(storeFolder());
+    throw missing ? lost(hash) : error;
+  }
+}
+
+export const readOriginal = (hash: string): Promise<Buffer> => readKept(originalFile(hash), hash);
 
 /** For what cannot wait, such as a transaction. */
 export const readOriginalNow = (hash: string): Buffer => readFileSync(originalFile(hash));
@@ -63,4 +95,4 @@ export const storePreview = (hash: string, widthPx: number, bytes: Buffer) =>
   writeWhole(previewFile(hash, widthPx), bytes);
 
 export const readPreview = (hash: string, widthPx: number): Promise<Buffer> =>
-  readFile(previewFile(hash, widthPx));
+  readKept(previewFile(hash, widthPx), hash);

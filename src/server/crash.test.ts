@@ -70,13 +70,13 @@ it(
 
       const named = documents.project.pictures.map((p) => p.cuts[0]!.renditions[0]!.hash);
       for (const hash of named) expect(known).toContain(hash);
-      for (const { hash, widthPx } of rows) {
+      for (const { hash, ...size } of rows) {
         expect(
           createHash('sha256')
             .update(readFileSync(fileOf(hash)))
             .digest('hex'),
         ).toBe(hash);
-        for (const width of previewWidths(widthPx)) {
+        for (const width of previewWidths(size)) {
           expect(existsSync(path.join(store, 'previews', hash.slice(0, 2), `${hash}-${width}.webp`))).toBe(
             true,
           );

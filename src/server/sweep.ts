@@ -2,8 +2,8 @@ import { and, eq, isNotNull, lt } from 'drizzle-orm';
 import { readdir, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
 import { getDb } from './db/client';
-import { blobs, documents, fonts, history, projects } from './db/schema';
-import { DAY_MS, DAYS_KEPT } from './services/projects';
+import { blobs, fonts, projects } from './db/schema';
+import { DAY_MS, DAYS_KEPT, HISTORY } from './services/projects';
 import { storeFolder } from './settings';
 
 const KEEP_DELETED_MS = DAYS_KEPT * DAY_MS;
@@ -17,12 +17,33 @@ async function filesBelow(folder: string): Promise<string[]> {
   return entries.filter((e) => e.isFile()).map((e) => path.join(e.parentPath, e.name));
 }
 
-/** Every text in which a document, or a step that can still be taken back, may name a file. */
-function mentions(): string {
-  const db = getDb();
-  const bodies = db.select({ text: documents.body }).from(documents).all();
-  const steps = db.select({ patch: history.patch, inverse: history.inverse }).from(history).all();
-  return [...bodies.map((b) => b.text), ...steps.map((s) => s.patch + s.inverse)].join('\n');
+const HASH = /[0-9a-f]{64}/g;
+
+/** Every hash that a document, or a step that can still be taken back, may name a file by; read row by row. */
+function mentioned(): Set<string> {
+  const { $client } = getDb();
+  const found = new Set<string>();
+  const texts =
+    'select body from documents union all select patch from history union all select inverse from history';
+  for (const text of $client.prepare<[], string>(texts).pluck().iterate())
+    for (const [hash] of text.matchAll(HASH)) found.add(hash);
+  return found;
+}
+
+/** Lets the oldest steps of each project go, as far as all of them take more room than they may. */
+function boundHistory(): void {
+  const { $client } = getDb();
+  const sizes = $client.prepare<[], { project_id: string; revision: number; bytes: number }>(
+    'select project_id, revision, length(patch) + length(inverse) as bytes from history order by project_id, revision desc',
+  );
+  const kept = new Map<string, { bytes: number; from: number; full: boolean }>();
+  for (const { project_id: id, revision, bytes } of sizes.all()) {
+    const so = kept.get(id) ?? { bytes: 0, from: revision + 1, full: false };
+    const full = so.full || so.bytes + bytes > HISTORY.bytes;
+    kept.set(id, full ? { ...so, full } : { bytes: so.bytes + bytes, from: revision, full });
+  }
+  const forget = $client.prepare('delete from history where project_id = ? and revision < ?');
+  for (const [id, { from, full }] of kept) if (full) forget.run(id, from);
 }
 
 /** Whether a file has lain there longer than any import takes. */
@@ -39,14 +60,15 @@ export async function sweep(): Promise<void> {
     .where(and(isNotNull(projects.deletedAt), expired))
     .run();
 
-  const named = mentions();
+  boundHistory();
+  const named = mentioned();
   const old = db
     .select()
     .from(blobs)
     .where(lt(blobs.createdAt, before(KEEP_UNUSED_MS)))
     .all();
   for (const { hash } of old) {
-    if (!named.includes(hash)) db.delete(blobs).where(eq(blobs.hash, hash)).run();
+    if (!named.has(hash)) db.delete(blobs).where(eq(blobs.hash, hash)).run();
   }
 
   const oldFonts = db
@@ -55,7 +77,7 @@ export async function sweep(): Promise<void> {
     .where(lt(fonts.createdAt, before(KEEP_UNUSED_MS)))
     .all();
   for (const { hash } of oldFonts) {
-    if (!named.includes(hash)) db.delete(fonts).where(eq(fonts.hash, hash)).run();
+    if (!named.has(hash)) db.delete(fonts).where(eq(fonts.hash, hash)).run();
   }
 
   const kept = new Set(

@@ -2,6 +2,7 @@ import { z } from 'zod';
 import type { Derivation } from '@/core/pictures/derive';
 import { KeptFile } from '@/core/pictures/kept-file';
 import { ProjectFont } from '@/core/text/style';
+import { enteredAgain, fetchInside } from './session';
 
 /** What went wrong with a request, in the server’s words or our own. */
 export class RequestProblem extends Error {
@@ -30,9 +31,25 @@ function readObject(text: string): Record<string, unknown> {
   }
 }
 
-/** @throws RequestProblem */
-export async function request<T>(method: string, path: string, body?: unknown, headers = {}): Promise<T> {
-  const response = await fetch(path, {
+/** Asks the server for something, over again once the passphrase is entered where the session has ended. @throws RequestProblem */
+export const request = <T>(method: string, path: string, body?: unknown, headers = {}): Promise<T> =>
+  asked<T>(fetchInside, method, path, body, headers);
+
+/** Enters with the passphrase. @throws RequestProblem with status 401 where it is another one, 429 for one too many */
+export const enter = (passphrase: string): Promise<unknown> =>
+  asked(fetch, 'POST', '/api/session', { passphrase }, {});
+
+/** Ends the session of this browser. @throws RequestProblem */
+export const leave = (): Promise<unknown> => asked(fetch, 'DELETE', '/api/session', undefined, {});
+
+async function asked<T>(
+  send: typeof fetchInside,
+  method: string,
+  path: string,
+  body: unknown,
+  headers: object,
+): Promise<T> {
+  const response = await send(path, {
     method,
     headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
     body: body === undefined ? undefined : JSON.stringify(body),
@@ -57,8 +74,25 @@ export interface Sending {
   signal: AbortSignal;
 }
 
+/** Sends a file, over again once the passphrase is entered where the session has ended. @throws as below */
+async function upload<T extends z.ZodType>(
+  path: string,
+  file: File,
+  answer: T,
+  sending: Sending,
+): Promise<z.infer<T>> {
+  for (;;) {
+    try {
+      return await uploadOnce(path, file, answer, sending);
+    } catch (error) {
+      if (!(error instanceof RequestProblem) || error.status !== 401) throw error;
+      await enteredAgain();
+    }
+  }
+}
+
 /** Sends a file. @throws RequestProblem; an AbortError when cancelled; a ZodError for an answer of another shape */
-function upload<T extends z.ZodType>(
+function uploadOnce<T extends z.ZodType>(
   path: string,
   file: File,
   answer: T,

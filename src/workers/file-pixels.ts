@@ -1,20 +1,23 @@
 import { filePixelsOf, unpackRaster, type FilePixels } from '@/core/pixels/file';
 
 /** What measures read of the pixels of one file. @throws when the server has no such file or cannot be reached */
-async function loadFilePixels(hash: string): Promise<FilePixels> {
-  const response = await fetch(`/api/pictures/${hash}/raster`);
+async function loadFilePixels(hash: string, send: typeof fetch): Promise<FilePixels> {
+  const response = await send(`/api/pictures/${hash}/raster`);
   if (!response.ok) throw new Error(`The pixels of ${hash}: ${response.status}`);
   return filePixelsOf(unpackRaster(await response.arrayBuffer()));
 }
 
-/** Loads the pixels of files, each once; what could not be loaded is asked for again the next time. */
-export function createFilePixels() {
+/**
+ * Loads the pixels of files, each once; what could not be loaded is asked for again the next time.
+ * @param send how a page asks its server, such as one that waits for a new session
+ */
+export function createFilePixels(send: typeof fetch = (...asked) => fetch(...asked)) {
   const known = new Map<string, FilePixels>();
   const asked = new Map<string, Promise<void>>();
   const load = (hash: string): Promise<void> => {
     const running =
       asked.get(hash) ??
-      loadFilePixels(hash).then(
+      loadFilePixels(hash, send).then(
         (pixels) => void known.set(hash, pixels),
         () => void asked.delete(hash),
       );

@@ -26,9 +26,17 @@ export async function respond(
     const known = error instanceof Problem ? error : fault;
     const status = known?.status ?? 500;
     const title = known?.message ?? 'Something went wrong on the server; nothing was changed.';
+    const { retryAfter } = known?.more ?? {};
     return Response.json(
       { ...known?.more, status, title },
-      { status, headers: { 'content-type': 'application/problem+json', 'cache-control': 'no-store' } },
+      {
+        status,
+        headers: {
+          'content-type': 'application/problem+json',
+          'cache-control': 'no-store',
+          ...(retryAfter === undefined ? {} : { 'retry-after': String(retryAfter) }),
+        },
+      },
     );
   }
 }
@@ -55,6 +63,22 @@ export async function readBody(request: Request, limit: number, tooLarge: () => 
   }
 }
 
+/** Nothing that is kept goes this deep; what does could not be compared without running out of room. */
+const DEEPEST = 64;
+
+/** @throws Problem 422 for what is nested too deep */
+function refuseDeep(json: unknown): void {
+  let level: unknown[] = [json];
+  for (let depth = 0; level.length > 0; depth++) {
+    if (depth > DEEPEST)
+      throw new Problem(
+        422,
+        `The body of the request goes more than ${DEEPEST} levels deep; nothing that is kept does.`,
+      );
+    level = level.flatMap((v) => (typeof v === 'object' && v !== null ? Object.values(v) : []));
+  }
+}
+
 /** A JSON body of a schema. @throws Problem 413, 400 for what is not JSON, 422 naming the field */
 export async function readJson<T extends z.ZodType>(request: Request, schema: T): Promise<z.infer<T>> {
   const limit = INPUT_LIMITS.documentBytes;
@@ -67,6 +91,7 @@ export async function readJson<T extends z.ZodType>(request: Request, schema: T)
   } catch {
     throw new Problem(400, 'The body of the request is not JSON.');
   }
+  refuseDeep(json);
   const parsed = schema.safeParse(json);
   if (!parsed.success) throw new Problem(422, describe(parsed.error));
   return parsed.data;

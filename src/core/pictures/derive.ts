@@ -37,7 +37,8 @@ export type Derivation = z.infer<typeof Derivation>;
 export function pxOfPart(part: Rect, file: { widthPx: number; heightPx: number }): Rect {
   // The last bit of a product takes no further pixel.
   const along = (start: number, length: number, px: number) => {
-    const from = Math.max(0, Math.floor(start * px + 1e-6));
+    // A part that begins where the file ends still has its last pixel.
+    const from = Math.min(px - 1, Math.max(0, Math.floor(start * px + 1e-6)));
     return { from, to: Math.min(px, Math.ceil((start + length) * px - 1e-6)) };
   };
   const x = along(part.x, part.width, file.widthPx);

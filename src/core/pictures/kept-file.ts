@@ -15,5 +15,7 @@ export const KeptFile = z.object({
   transparent: z.boolean(),
   /** its colour profile, where that is not sRGB */
   profile: z.string().nullable(),
+  /** more than one where it moves: the first is taken */
+  pictures: z.int().positive().default(1),
 });
 export type KeptFile = z.infer<typeof KeptFile>;

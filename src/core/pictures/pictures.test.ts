@@ -94,9 +94,11 @@ describe('the file that a screen takes', () => {
 
 describe('previews', () => {
   it('end at the width of the file or at the largest level', () => {
-    expect(previewWidths(96)).toEqual([64, 96]);
-    expect(previewWidths(6000).at(-1)).toBe(2048);
-    expect(previewWidths(40)).toEqual([40]);
+    const square = (px: number) => previewWidths({ widthPx: px, heightPx: px });
+    expect(square(96)).toEqual([64, 96]);
+    expect(square(6000).at(-1)).toBe(2048);
+    expect(square(40)).toEqual([40]);
+    expect(previewWidths({ widthPx: 750, heightPx: 20_000 })).toEqual([64, 128, 256, 512, 614]);
   });
 
   it('are chosen no smaller than what is drawn where there is one', () => {

@@ -20,11 +20,15 @@ export const Documents = z
   });
 export type Documents = z.infer<typeof Documents>;
 
+/** A scene by its id; `undefined` where there is none, also under a name that every object has. */
+export const sceneWith = ({ scenes }: Pick<Documents, 'scenes'>, id: string): Scene | undefined =>
+  Object.hasOwn(scenes, id) ? scenes[id] : undefined;
+
 function sceneList(project: Project, scenes: Record<string, Scene>): string[] {
   const listed = new Set(project.scenes);
   return [
     ...project.scenes
-      .filter((id) => !scenes[id])
+      .filter((id) => !Object.hasOwn(scenes, id))
       .map((id) => `The project lists the scene “${id}”, which is not there.`),
     ...Object.entries(scenes)
       .filter(([id, scene]) => !listed.has(id) || scene.id !== id)
@@ -76,7 +80,7 @@ export const filesOf = (pictures: readonly Picture[]): string[] => [
 function launchedScenes({ launches = [] }: Project, scenes: Record<string, Scene>): string[] {
   return launches.flatMap((launch) =>
     scenesShown(launch)
-      .filter((id) => !scenes[id])
+      .filter((id) => !Object.hasOwn(scenes, id))
       .map((id) => `A scene that the launch “${launch.name}” shows cannot go: “${id}”.`),
   );
 }

@@ -18,17 +18,19 @@ export const SCHEMA_VERSION = 4;
 
 /** A project has no more named values than this. */
 export const MOST_NAMED = 500;
+const MOST_PICTURES = 1000;
+const MOST_SCENES = 500;
 
 /** `screens` are the project's own; the catalogue is always there besides them. */
 export const Project = z.looseObject({
   id: Id,
   schema: z.literal(SCHEMA_VERSION),
   name: z.string().min(1).max(120),
-  pictures: z.array(Picture).max(500),
+  pictures: z.array(Picture).max(MOST_PICTURES),
   named: z.array(NamedValue).max(MOST_NAMED),
   screens: z.array(Screen).max(500),
   limits: z.array(Limit).max(200),
-  scenes: z.array(Id).max(100),
+  scenes: z.array(Id).max(MOST_SCENES),
   /** breaches that are taken as they are */
   accepted: z.array(Acceptance).max(2000).optional(),
   /** the ratios, width : height, that windows of the app may have; any when absent */

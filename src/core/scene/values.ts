@@ -1,6 +1,13 @@
 import { z } from 'zod';
 
-export const Id = z.string().min(1).max(64);
+/** Names that every object has already: a list by id could not tell them from its own. */
+const RESERVED = new Set([...Object.getOwnPropertyNames(Object.prototype), 'prototype']);
+
+export const Id = z
+  .string()
+  .min(1)
+  .max(64)
+  .refine((id) => !RESERVED.has(id), 'is a name that cannot be used; take another one');
 
 /** What a copy of something is called, within the 120 characters that a name may have. */
 export const nameOfCopy = (name: string) => `${name.slice(0, 110)} (copy)`;

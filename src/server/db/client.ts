@@ -5,13 +5,14 @@ import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { storeFolder } from '../settings';
 import * as schema from './schema';
+import { checkStoreThere, databaseIn, rememberStore } from './there';
 
 const MIGRATIONS = path.resolve(/* turbopackIgnore: true */ 'drizzle');
 
 /** Opens the database of a store folder, making both if they are not there. */
 export function openDb(folder: string) {
   mkdirSync(folder, { recursive: true });
-  const sqlite = new Database(path.join(folder, 'coulee.db'));
+  const sqlite = new Database(databaseIn(folder));
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('synchronous = FULL');
   sqlite.pragma('foreign_keys = ON');
@@ -45,14 +46,24 @@ function pendingMigrations(db: Db): boolean {
 const shared = globalThis as unknown as { couleeDb?: Db };
 
 /** One handle per process; on globalThis, so that development reloads and separate bundles share it. */
-export const getDb = (): Db => (shared.couleeDb ??= openDb(storeFolder()));
+export function getDb(): Db {
+  if (shared.couleeDb) return shared.couleeDb;
+  const folder = storeFolder();
+  const db = openDb(folder);
+  rememberStore(databaseIn(folder));
+  return (shared.couleeDb = db);
+}
 
 /**
  * A transaction that writes. It takes the lock at its beginning: one that first reads and then wants to write is refused at
  * once where another has written in between, however long it may wait for a lock.
  * Source: SQLite, “Transactions”, and `SQLITE_BUSY_SNAPSHOT`.
+ * @throws Problem 503 when the store is no longer where it was
  */
 export const writing = <T>(
   work: (tx: Parameters<Parameters<Db['transaction']>[0]>[0]) => T,
   db = getDb(),
-): T => db.transaction(work, { behavior: 'immediate' });
+): T => {
+  checkStoreThere();
+  return db.transaction(work, { behavior: 'immediate' });
+};

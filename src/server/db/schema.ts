@@ -34,6 +34,8 @@ export const blobs = sqliteTable('blobs', {
   vector: integer('vector', { mode: 'boolean' }).notNull(),
   transparent: integer('transparent', { mode: 'boolean' }).notNull().default(false),
   profile: text('profile'),
+  /** more than one where it moves */
+  pictures: integer('pictures').notNull().default(1),
   /** what its pixels say, as JSON; worked out when it is first asked for */
   statistics: text('statistics'),
   createdAt: text('created_at').notNull(),

@@ -1,9 +1,10 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
+import { LRUCache } from 'lru-cache';
 import { fontsOfScene, type Documents } from '@/core/scene/documents';
 import { FACES, type FONTS, type ShippedFace } from '@/core/text/style';
 import { createFonts, SUBSETS, type Fonts, type Subset } from '@/render/fonts';
-import { kept } from '@/render/kept';
+import { cached } from '@/render/cached';
 import { readOriginalNow } from '../blobs';
 import { notFound } from '../problem';
 
@@ -37,13 +38,13 @@ const shippedFonts = (): Fonts =>
   ));
 
 /** Fonts with the same imported ones are the same object, which surveys tell by. */
-const withThem = kept<Fonts>(8);
+const withThem = new LRUCache<string, Fonts>({ max: 8 });
 
 /** The shipped fonts and imported ones. @param hashes of those that are written with */
 export function serverFonts(hashes: readonly string[] = []): Fonts {
   if (hashes.length === 0) return shippedFonts();
   const sorted = hashes.toSorted();
-  return withThem.get(sorted.join(), () =>
+  return cached(withThem, sorted.join(), () =>
     shippedFonts().with(new Map(sorted.map((hash) => [hash, readOriginalNow(hash)]))),
   );
 }

@@ -2,8 +2,8 @@ import { eq } from 'drizzle-orm';
 import type { Font } from 'fontkit';
 import type { ProjectFont } from '@/core/text/style';
 import { readFont } from '@/render/fonts';
-import { hashOf, readOriginal, storeOriginal } from '../blobs';
-import { getDb } from '../db/client';
+import { hasOriginal, hashOf, readOriginal, storeOriginal } from '../blobs';
+import { getDb, writing } from '../db/client';
 import { fonts } from '../db/schema';
 import { notFound, Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
@@ -84,17 +84,19 @@ export async function keepFont(bytes: Buffer, name: string): Promise<ProjectFont
   const type = typeOf(bytes, name);
   const hash = hashOf(bytes);
   const already = known(hash);
-  if (already) return already;
+  if (already && (await hasOriginal(hash, bytes.length))) return already;
   const font = read(bytes, name);
   const kept = { name: nameOf(font, name), scripts: scriptsOf((c) => font.hasGlyphForCodePoint(c)) };
   await storeOriginal(hash, bytes);
   const row = { hash, type, bytes: bytes.length, ...kept, scripts: JSON.stringify(kept.scripts) };
   const createdAt = new Date().toISOString();
-  getDb()
-    .insert(fonts)
-    .values({ ...row, createdAt })
-    .onConflictDoNothing()
-    .run();
+  writing((tx) =>
+    tx
+      .insert(fonts)
+      .values({ ...row, createdAt })
+      .onConflictDoNothing()
+      .run(),
+  );
   return { hash, ...kept };
 }
 

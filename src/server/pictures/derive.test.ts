@@ -97,4 +97,23 @@ describe('a file made from another', () => {
     expect(width * height).toBeLessThanOrEqual(2 ** 17);
     expect(data.length).toBe(width * height * 4);
   });
+
+  it('has the last pixel when a part begins where the file ends', async () => {
+    const { hash } = await keepFile(await logo(), 'logo.png');
+    const made = await deriveFile({ make: 'trim', hash, part: { x: 1, y: 1, width: 0.2, height: 0.2 } });
+    expect(made).toMatchObject({ widthPx: 1, heightPx: 1 });
+  });
+
+  it('is refused with the reason when its format cannot be so large', async () => {
+    const webp = await sharp({ create: { width: 400, height: 20, channels: 3, background: '#08f' } })
+      .webp()
+      .toBuffer();
+    const { hash } = await keepFile(webp, 'strip.webp');
+    await expect(deriveFile({ make: 'size', hash, widthPx: 16_384, heightPx: 20 })).rejects.toThrow(
+      '16384 × 20 px are too many for a WebP',
+    );
+    expect(await deriveFile({ make: 'size', hash, widthPx: 16_383, heightPx: 20 })).toMatchObject({
+      type: 'webp',
+    });
+  });
 });

@@ -40,7 +40,7 @@ function claimedPng(width: number, height: number): Buffer {
 describe('a file that is taken', () => {
   it.each(['png', 'jpeg', 'webp', 'avif'] as const)('may be %s, whatever its name says', async (format) => {
     const bytes = await plain(120, 60).toFormat(format).toBuffer();
-    expect(sniff(bytes)).toBe(format);
+    expect(await sniff(bytes)).toBe(format);
     expect(await keepFile(bytes, 'picture.txt')).toMatchObject({ type: format, widthPx: 120, heightPx: 60 });
   });
 
@@ -140,5 +140,39 @@ describe('SVG', () => {
 
   it('may not bring entities of its own', () => {
     expect(svgProblem(`<!DOCTYPE svg [<!ENTITY a "b">]>${svg('')}`)).toMatch(/entities/);
+  });
+});
+
+describe('a file of an odd shape', () => {
+  it('that is taller than a preview can be has smaller ones', async () => {
+    const file = await keepFile(await plain(750, 20_000).png().toBuffer(), 'tall.png');
+    expect(file).toMatchObject({ widthPx: 750, heightPx: 20_000 });
+    const { height } = await sharp(await preview(file.hash, 512)).metadata();
+    expect(height).toBe(13_653);
+    await expect(preview(file.hash, 750)).rejects.toMatchObject({ status: 404 });
+  });
+
+  it('that is too narrow for any preview is refused with that reason', async () => {
+    const bytes = await plain(1, 20_000).png().toBuffer();
+    await expect(keepFile(bytes, 'line.png')).rejects.toThrow(
+      '“line.png” has 1 × 20000 px, which is too narrow',
+    );
+  });
+
+  it('that moves is taken as its first picture, and says how many it has', async () => {
+    const frames = await Promise.all(
+      ['#f00', '#0f0', '#00f'].map((background) =>
+        sharp({ create: { width: 20, height: 10, channels: 3, background } })
+          .png()
+          .toBuffer(),
+      ),
+    );
+    const moving = await sharp(frames, { join: { animated: true } })
+      .webp({ loop: 0, delay: [50, 50, 50] })
+      .toBuffer();
+    expect(await keepFile(moving, 'moving.webp')).toMatchObject({ widthPx: 20, heightPx: 10, pictures: 3 });
+    expect(await keepFile(await plain(21, 10).webp().toBuffer(), 'still.webp')).toMatchObject({
+      pictures: 1,
+    });
   });
 });

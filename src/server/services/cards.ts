@@ -1,8 +1,6 @@
-import { z } from 'zod';
 import type { Picture } from '@/core/pictures/picture';
-import { NewerSchema } from '@/core/scene/migrate';
-import { describe } from '../problem';
 import { listProjects, loadProject, type ProjectSummary } from './projects';
+import { whyUnreadable } from './stored';
 
 /** What the start page shows of a project. */
 export interface ProjectCard extends ProjectSummary {
@@ -13,15 +11,6 @@ export interface ProjectCard extends ProjectSummary {
 }
 
 const MOST_PICTURES = 5;
-
-/** What is wrong with documents that cannot be read. @throws whatever has nothing to do with them */
-function whyUnreadable(error: unknown): string {
-  if (error instanceof NewerSchema) return error.message;
-  if (error instanceof z.ZodError) return `Its documents are damaged: ${describe(error)}`;
-  if (error instanceof SyntaxError || error instanceof TypeError)
-    return 'Its documents are damaged: they are not whole JSON.';
-  throw error;
-}
 
 /** All projects. One whose documents cannot be read keeps no other from being opened. */
 export function projectCards(): ProjectCard[] {
@@ -34,7 +23,9 @@ export function projectCards(): ProjectCard[] {
         pictures: project.pictures.slice(0, MOST_PICTURES),
       };
     } catch (error) {
-      return { ...summary, scenes: [], pictures: [], unreadable: whyUnreadable(error) };
+      const unreadable = whyUnreadable(error);
+      if (unreadable === null) throw error;
+      return { ...summary, scenes: [], pictures: [], unreadable };
     }
   });
 }

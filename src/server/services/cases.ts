@@ -1,14 +1,15 @@
 import { withPreset, type FitPreset } from '@/core/fit/presets';
 import type { Repeat } from '@/core/fit/rule';
+import { sceneWith } from '@/core/scene/documents';
 import type { Scene } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { drawingOf } from '@/render/painter';
-import { paintPng } from '@/render/sharp';
-import { readOriginal } from '../blobs';
 import { screensOf } from '../catalogue';
+import { costOf, refuseTooLarge } from '../drawing/cost';
+import { drawn } from '../drawing/drawn';
 import { fontsFor } from '../fonts/fonts';
-import { notFound, Problem } from '../problem';
+import { notFound } from '../problem';
 import { loadProject } from './projects';
 
 /** Another fit for a layer than the stored one, to look at it without saving. */
@@ -27,6 +28,8 @@ export interface CasePicture {
   /** draw bars, rounded corners and cutouts */
   glass: boolean;
   trial?: Trial;
+  /** of the request */
+  signal?: AbortSignal;
 }
 
 const LARGEST_SIDE_PX = 8192;
@@ -40,10 +43,10 @@ function tried(scene: Scene, { layer: id, fit, repeat }: Trial): Scene {
   return { ...scene, layers };
 }
 
-/** One case as PNG. @throws Problem 404 for an unknown project, scene or case, 422 for a size out of range */
+/** One case as PNG. @throws Problem 404 for an unknown project, scene or case, 422 for a size out of range, or for more than is drawn in one go */
 export async function casePng(asked: CasePicture): Promise<Buffer> {
   const { documents } = loadProject(asked.projectId);
-  const scene = documents.scenes[asked.sceneId];
+  const scene = sceneWith(documents, asked.sceneId);
   if (!scene) throw notFound('This scene');
   const found = findCase(asked.caseId, screensOf(documents.project));
   if (!found) throw notFound('This case');
@@ -54,12 +57,9 @@ export async function casePng(asked: CasePicture): Promise<Buffer> {
     glass: asked.glass,
     fonts,
   });
-  const { width, height } = drawing.size;
-  if (Math.max(width, height) > LARGEST_SIDE_PX || Math.min(width, height) < 1) {
-    throw new Problem(
-      422,
-      `A drawing of ${width} × ${height} px is out of range: 1 to ${LARGEST_SIDE_PX} px a side.`,
-    );
-  }
-  return paintPng(drawing, readOriginal);
+  refuseTooLarge(drawing, LARGEST_SIDE_PX);
+  return drawn(
+    { kind: 'paint', input: drawing, cost: costOf(drawing), name: 'This case' },
+    { project: asked.projectId, signal: asked.signal },
+  );
 }

@@ -1,4 +1,4 @@
-import { and, asc, desc, eq, isNotNull, isNull } from 'drizzle-orm';
+import { and, asc, desc, eq, isNotNull, isNull, lte } from 'drizzle-orm';
 import { Project, SCHEMA_VERSION } from '@/core/scene/project';
 import { DEFAULT_LIMITS } from '@/core/measure/defaults';
 import type { Change } from '@/core/scene/change';
@@ -93,7 +93,10 @@ export function writeDocuments(db: Handle, id: string, before: Documents | null,
   }
 }
 
-/** Appends a change to the history of a project. @param revision that it led to @param at when, ISO 8601 */
+/** How much of the history of a project is kept: the oldest goes first. */
+export const HISTORY = { changes: 2000, bytes: 32 * 1024 * 1024 } as const;
+
+/** Appends a change to the history of a project, which is kept to its bounds. @param revision that it led to @param at when, ISO 8601 */
 export function appendHistory(
   db: Handle,
   projectId: string,
@@ -105,6 +108,10 @@ export function appendHistory(
   const steps = { patch: JSON.stringify(patch), inverse: JSON.stringify(inverse) };
   db.insert(history)
     .values({ projectId, revision, changeId, ...steps, at })
+    .run();
+  const tooOld = lte(history.revision, revision - HISTORY.changes);
+  db.delete(history)
+    .where(and(eq(history.projectId, projectId), tooOld))
     .run();
 }
 
@@ -143,7 +150,9 @@ export function duplicateProject(id: string): StoredProject {
 }
 
 function setDeleted(id: string, deletedAt: string | null): void {
-  const { changes } = getDb().update(projects).set({ deletedAt }).where(eq(projects.id, id)).run();
+  const { changes } = writing((tx) =>
+    tx.update(projects).set({ deletedAt }).where(eq(projects.id, id)).run(),
+  );
   if (changes === 0) throw notFound('This project');
 }
 
@@ -193,5 +202,5 @@ export function removeProject(id: string): void {
   if (!row) throw notFound('This project');
   if (!row.deletedAt)
     throw new Problem(409, 'Only a deleted project can be removed for good: delete it first.');
-  getDb().delete(projects).where(eq(projects.id, id)).run();
+  writing((tx) => tx.delete(projects).where(eq(projects.id, id)).run());
 }

@@ -5,7 +5,7 @@ import { applyPatch, type Patch } from '@/core/scene/patch';
 import { getDb } from '../db/client';
 import { history } from '../db/schema';
 import { Problem } from '../problem';
-import { loadProject } from './projects';
+import { loadProject, type Handle } from './projects';
 
 export interface Revision {
   revision: number;
@@ -28,16 +28,21 @@ export function listRevisions(projectId: string): Revision[] {
 }
 
 /** The documents as they were at a revision: every later change is taken back. @throws Problem 404 */
-export function documentsAt(projectId: string, revision: number): Documents {
-  const { revision: present, documents } = loadProject(projectId);
+export function documentsAt(projectId: string, revision: number, db: Handle = getDb()): Documents {
+  const { revision: present, documents } = loadProject(projectId, db);
   if (!Number.isInteger(revision) || revision < 1 || revision > present)
     throw new Problem(404, `This project has no revision ${revision}; it has 1 to ${present}.`);
-  const later = getDb()
+  const later = db
     .select({ inverse: history.inverse })
     .from(history)
     .where(and(eq(history.projectId, projectId), gt(history.revision, revision)))
     .orderBy(desc(history.revision))
     .all();
+  if (later.length < present - revision)
+    throw new Problem(
+      404,
+      `Revision ${revision} is no longer kept: the last ${later.length} changes of this project are.`,
+    );
   const before = later.reduce((now, { inverse }) => applyPatch(now, JSON.parse(inverse) as Patch), documents);
   return readDocuments(before);
 }

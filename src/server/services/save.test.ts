@@ -68,10 +68,16 @@ describe('saving', () => {
     expect(loadProject(id)).toMatchObject({ revision: 3, documents: { project: { name: 'Twice' } } });
   });
 
-  it('refuses a stale revision and hands out the present documents', () => {
+  it('refuses a stale revision and says what differs since, or everything where that is not known', () => {
     const { id, documents } = fresh();
     saveChange(id, 1, rename(documents, 'Theirs'));
     expect(() => saveChange(id, 1, rename(documents, 'Mine'))).toThrow(
+      expect.objectContaining({
+        status: 412,
+        more: { revision: 2, patch: [{ op: 'replace', path: '/project/name', value: 'Theirs' }] },
+      }),
+    );
+    expect(() => saveChange(id, 7, rename(documents, 'Mine'))).toThrow(
       expect.objectContaining({
         status: 412,
         more: {

@@ -3,7 +3,7 @@ import { z } from 'zod';
 import { leadsBack, type Change } from '@/core/scene/change';
 import { filesOf, type Documents } from '@/core/scene/documents';
 import { NewerSchema, readDocuments } from '@/core/scene/migrate';
-import { applyPatch, PatchError, sameJson } from '@/core/scene/patch';
+import { applyPatch, diff, PatchError, sameJson } from '@/core/scene/patch';
 import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { screensOf } from '../catalogue';
@@ -11,6 +11,7 @@ import { fontsFor } from '../fonts/fonts';
 import { writing } from '../db/client';
 import { blobs, fonts, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
+import { documentsAt } from './revisions';
 import { appendHistory, loadProject, writeDocuments, type Handle } from './projects';
 
 export interface Saved {
@@ -80,11 +81,27 @@ function checkFonts(db: Handle, before: Documents, after: Documents): void {
   }
 }
 
+/** What became of a project since a revision: what differs, or all of it where that is no longer known. */
+function since(projectId: string, seen: number, documents: Documents, db: Handle) {
+  const then = seenDocuments(projectId, seen, db);
+  return then ? { patch: diff(then, documents) } : { documents };
+}
+
+/** The documents at a revision that somebody says to have seen; `null` when there is none or it is not kept. */
+function seenDocuments(projectId: string, revision: number, db: Handle): Documents | null {
+  try {
+    return documentsAt(projectId, revision, db);
+  } catch (error) {
+    if (error instanceof Problem) return null;
+    throw error;
+  }
+}
+
 /**
  * Saves one change on top of the revision that its maker saw, in one transaction with its entry in the history. The
  * same change again gets the same answer.
  *
- * @throws Problem 404; 412 with the present documents when others came first; 422 when the result would not be valid
+ * @throws Problem 404; 412 with what differs since (or with the present documents) when others came first; 422 when the result would not be valid
  */
 export function saveChange(projectId: string, seen: number, change: Change): Saved {
   return writing((tx): Saved => {
@@ -95,7 +112,7 @@ export function saveChange(projectId: string, seen: number, change: Change): Sav
     if (revision !== seen) {
       throw new Problem(412, 'The project was changed elsewhere in the meantime.', {
         revision,
-        documents: before,
+        ...since(projectId, seen, before, tx),
       });
     }
     const after = changed(before, change);

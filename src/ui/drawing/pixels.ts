@@ -1,6 +1,7 @@
 import { previewFor, type FileSize } from '@/core/pictures/previews';
 import type { Project } from '@/core/scene/project';
 import type { Pixels } from '@/render/canvas';
+import { fetchInside } from '../session';
 
 /** Decoded previews of the project’s files. */
 export interface PixelStore {
@@ -13,7 +14,7 @@ export interface PixelStore {
 export const previewAddress = (hash: string, widthPx: number) => `/api/pictures/${hash}/${widthPx}`;
 
 async function load(hash: string, widthPx: number): Promise<ImageBitmap> {
-  const response = await fetch(previewAddress(hash, widthPx));
+  const response = await fetchInside(previewAddress(hash, widthPx));
   if (!response.ok) throw new Error(`Preview ${hash} at ${widthPx} px: ${response.status}`);
   return createImageBitmap(await response.blob());
 }

@@ -11,10 +11,12 @@ import {
 } from 'react';
 import type { Arrived } from '@/core/pictures/assign';
 import { DEFAULT_NAMING, recognise, sameName, type Naming } from '@/core/pictures/naming';
+import type { KeptFile } from '@/core/pictures/kept-file';
 import type { Picture } from '@/core/pictures/picture';
 import { fetchAddress, RequestProblem, uploadFile } from '../api';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import { putBack } from '../state/lost-files';
 import { ImportList } from './ImportList';
 import { isRunning, type ImportItem } from './items';
 import { AssignDialog } from './AssignDialog';
@@ -43,6 +45,10 @@ export function useImports(): Imports {
 }
 
 const SETTLED_MS = 8000;
+
+/** What is to be said of a file that was taken in. */
+const noteOf = ({ pictures }: KeptFile): string | undefined =>
+  pictures > 1 ? `It moves: the first of its ${pictures} pictures is taken.` : undefined;
 
 const UNFORESEEN = 'Something went wrong that nobody foresaw; the file was not added. Try it again.';
 
@@ -105,8 +111,12 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         return;
       }
       const kept = await uploadFile(documents.project.id, file, sending);
+      if (putBack(store, kept.hash)) {
+        update(item.id, { state: 'done', note: 'It was missing from the store, and is put back.' });
+        return;
+      }
       batch.taken.push({ id: item.id, path, name: file.name, kept });
-      update(item.id, { state: 'read' });
+      update(item.id, { state: 'read', note: noteOf(kept) });
     },
     [store, update],
   );
@@ -164,7 +174,7 @@ export function ImportProvider({ children }: { children: ReactNode }) {
       }
       const id = crypto.randomUUID();
       place([{ kept: file, name }]);
-      setItems((list) => [...list, { id, name, state: 'done', share: 1 }]);
+      setItems((list) => [...list, { id, name, state: 'done', share: 1, note: noteOf(file) }]);
     },
     [store, place],
   );

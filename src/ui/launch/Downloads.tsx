@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
 import { download } from '../download';
+import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useClock } from './clock';
 import { launchOf, type Starting } from './launched';
@@ -15,7 +16,7 @@ function useMaking() {
     const abort = new AbortController();
     setMaking(abort);
     try {
-      const response = await fetch(address, { signal: abort.signal });
+      const response = await fetchInside(address, { signal: abort.signal });
       if (!response.ok) throw new Error(((await response.json()) as { title?: string }).title);
       download(name, await response.blob());
     } catch (error) {

@@ -5,7 +5,7 @@ import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import { PictureThumb } from '../drawing/PictureThumb';
-import { request, RequestProblem } from '../api';
+import { leave, request, RequestProblem } from '../api';
 import type { Theme } from '../theme/theme';
 import { Mark } from '../workbench/Mark';
 import { ThemeSwitch } from '../workbench/ThemeSwitch';
@@ -113,10 +113,12 @@ interface StartProps {
   projects: Card[];
   deleted: readonly DeletedCard[];
   theme: Theme;
+  /** whether one is in by a passphrase, and can leave */
+  guarded: boolean;
 }
 
 /** All projects, and what can be done with each. */
-export function StartPage({ projects, deleted, theme }: StartProps) {
+export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
   const router = useRouter();
   const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
@@ -170,6 +172,11 @@ export function StartPage({ projects, deleted, theme }: StartProps) {
           Coulee
         </span>
         <div className="top-end">
+          {guarded && (
+            <Button variant="bar" size="sm" onClick={() => void act(leave)}>
+              leave
+            </Button>
+          )}
           <ThemeSwitch start={theme} />
         </div>
       </header>

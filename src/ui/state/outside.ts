@@ -4,6 +4,7 @@ import { filesOfScene, type Documents } from '@/core/scene/documents';
 import type { FilePixels } from '@/core/pixels/file';
 import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
+import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from './context';
 import { sceneOf, waitsForFonts, type WorkbenchStore } from './workbench';
 
@@ -48,7 +49,7 @@ const AGAIN_MS = 4000;
 /** Loads the fonts, and the pixels of whatever the open scene shows or something wants beside it. @returns a function that ends it */
 export function watchOutside(store: WorkbenchStore): () => void {
   let ended = false;
-  const load = createFilePixels();
+  const load = createFilePixels(fetchInside);
   const asked = new Set<string>();
   let again: ReturnType<typeof setTimeout> | undefined;
   const fonts = watchFonts(store);

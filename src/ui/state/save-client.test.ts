@@ -2,7 +2,8 @@ import json from '../../../data/screens.json';
 import { demoDocuments } from '../../../demo/documents';
 import type { Change } from '@/core/scene/change';
 import type { Documents } from '@/core/scene/documents';
-import { applyPatch } from '@/core/scene/patch';
+import { placeKey } from '@/core/scene/merge';
+import { applyPatch, diff } from '@/core/scene/patch';
 import { readCatalogue } from '@/core/screens/catalogue';
 import { commit, edit, editLive, undo } from './edit';
 import { resolveConflict, watchSaving } from './save-client';
@@ -23,16 +24,31 @@ const screens = readCatalogue(json).slice(0, 1);
 /** What the server would do with the next request instead of answering it. */
 type Mishap = 'offline' | 'lost answer' | 'refused' | 'broken' | 'proxy';
 
+interface Sent {
+  method: string;
+  body: string;
+  headers: Record<string, string>;
+}
+
 /** A server that keeps one project, and takes each change once. */
 function server(documents: Documents) {
   const state = { documents, revision: 1, taken: [] as string[], asked: 0, mishaps: [] as Mishap[] };
+  /** the documents of each revision, as far as the history goes back */
+  const seen = new Map([[1, documents]]);
   const answer = (status: number, body: object) => ({
     ok: status < 400,
     status,
     text: () => Promise.resolve(JSON.stringify(body)),
   });
-  const fetch = (_path: string, { body, headers }: { body: string; headers: Record<string, string> }) => {
+  const changedSince = (tag: string) => {
+    const then = seen.get(Number(tag.slice(1, -1)));
+    const { documents: now, revision } = state;
+    return then ? { revision, patch: diff(then, now) } : { revision, documents: now };
+  };
+  const fetch = (_path: string, { method, body, headers }: Sent) => {
     state.asked++;
+    if (method === 'GET')
+      return Promise.resolve(answer(200, { documents: state.documents, revision: state.revision }));
     const mishap = state.mishaps.shift();
     if (mishap === 'offline') return Promise.reject(new Error('no network'));
     if (mishap === 'broken') return Promise.resolve(answer(500, { title: 'Something broke.' }));
@@ -41,15 +57,16 @@ function server(documents: Documents) {
     const change = JSON.parse(body) as Change;
     if (!state.taken.includes(change.id)) {
       if (headers['if-match'] !== `"${state.revision}"`)
-        return Promise.resolve(answer(412, { documents: state.documents, revision: state.revision }));
+        return Promise.resolve(answer(412, changedSince(headers['if-match']!)));
       state.documents = applyPatch(state.documents, change.patch);
       state.revision++;
+      seen.set(state.revision, state.documents);
       state.taken.push(change.id);
     }
     if (mishap === 'lost answer') return Promise.reject(new Error('cut off'));
     return Promise.resolve(answer(200, { revision: state.revision }));
   };
-  return { state, fetch };
+  return { state, fetch, seen, forget: () => seen.clear() };
 }
 
 const page = { ends: [] as (() => void)[], kept: new Map<string, string>() };
@@ -95,6 +112,7 @@ const elsewhere = (of: ReturnType<typeof server>, recipe: (d: Documents) => void
   recipe(next);
   of.state.documents = next;
   of.state.revision++;
+  of.seen.set(of.state.revision, of.state.documents);
 };
 const named = (d: Documents) => d.project.named.map((n) => n.id);
 
@@ -122,6 +140,12 @@ const serve = (documents = demo) => {
   return of;
 };
 
+/** Gives the last named value, which nothing uses, another figure. */
+const changeLast = (store: WorkbenchStore) =>
+  edit(store, ({ project }) => {
+    project.named.at(-1)!.value = { value: 9, unit: 'lu' };
+  });
+
 describe('saving', () => {
   it('sends one change after another, and says when all are there', async () => {
     const of = serve();
@@ -137,7 +161,6 @@ describe('saving', () => {
     ['offline', 2],
     ['lost answer', 2],
     ['broken', 2],
-    ['proxy', 2],
   ])('goes on after %s until the server has it once', async (mishap, asked) => {
     const of = serve();
     of.state.mishaps.push(mishap);
@@ -151,12 +174,34 @@ describe('saving', () => {
     expect(of.state.asked).toBe(asked);
   });
 
+  it('reads the whole project where an answer in between says nothing of what others made of it', async () => {
+    const of = serve();
+    of.state.mishaps.push('proxy');
+    const store = open(of);
+    addNamed(store, 'two');
+    await rest();
+    expect(store.getState()).toMatchObject({ saving: 'saved', pending: [] });
+    expect(named(of.state.documents).filter((id) => id === 'two')).toHaveLength(1);
+  });
+
+  it('takes others’ changes in also where the server no longer knows what was seen', async () => {
+    const of = serve();
+    const [mine, theirs] = [open(of), open(of)];
+    addNamed(theirs, 'theirs');
+    await rest();
+    of.forget();
+    rename(mine, 'Mine');
+    await rest();
+    expect(mine.getState()).toMatchObject({ saving: 'saved', pending: [] });
+    expect(named(mine.getState().documents)).toContain('theirs');
+    expect(of.state.documents.project.name).toBe('Mine');
+  });
+
   it('goes on after a fault that nobody foresaw, and says so', async () => {
     const of = serve();
     const store = open(of);
-    globalThis.fetch = (() => {
-      throw new TypeError('odd');
-    }) as never;
+    const odd = { ok: true, status: 200, text: () => Promise.reject(new TypeError('odd')) };
+    globalThis.fetch = (() => Promise.resolve(odd)) as never;
     rename(store, 'One');
     await rest();
     expect(store.getState()).toMatchObject({ saving: 'offline', pending: { length: 1 } });
@@ -217,23 +262,55 @@ describe('what is changed here and elsewhere', () => {
     });
     await rest(10_000);
     expect(of.state.asked).toBe(asked);
-    resolveConflict(store, { project: 'mine' });
+    resolveConflict(store, new Map([[placeKey(['project', 'name']), 'mine']]));
     await rest();
     expect(of.state.documents.project.name).toBe('Here');
     expect(store.getState()).toMatchObject({ saving: 'saved', conflict: null });
   });
 
-  it('is offered too where a list was changed so that a patch no longer fits', async () => {
+  it('leaves what was not chosen in the history, and undo leads back to it', async () => {
+    const of = serve();
+    const store = open(of);
+    elsewhere(of, ({ project }) => (project.name = 'There'));
+    rename(store, 'Here');
+    await rest();
+    resolveConflict(store, new Map([[placeKey(['project', 'name']), 'theirs']]));
+    await rest();
+    expect(of.state.documents.project.name).toBe('There');
+    expect([...of.seen.values()].map((d) => d.project.name)).toEqual([
+      demo.project.name,
+      'There',
+      'Here',
+      'There',
+    ]);
+    undo(store);
+    await rest();
+    expect(of.state.documents.project.name).toBe('Here');
+  });
+
+  it('is merged by the names of entries, wherever in their list they stand', async () => {
     const of = serve();
     of.state.mishaps.push('offline');
     const store = open(of);
     edit(store, ({ project }) => void project.named.splice(project.named.length - 1, 1));
     await rest();
-    elsewhere(of, ({ project }) => (project.named = []));
+    elsewhere(of, ({ project }) => void project.named.splice(0, 1));
+    await rest(3100);
+    expect(store.getState()).toMatchObject({ saving: 'saved', pending: [], conflict: null });
+    expect(named(of.state.documents)).toEqual(named(demo).slice(1, -1));
+  });
+
+  it('is offered where one changes what the other takes away', async () => {
+    const of = serve();
+    of.state.mishaps.push('offline');
+    const store = open(of);
+    changeLast(store);
+    await rest();
+    elsewhere(of, ({ project }) => void project.named.pop());
     await rest(3100);
     const { conflict, pending, saving } = store.getState();
     expect([saving, pending.length]).toEqual(['conflict', 1]);
-    expect(conflict!.theirs.project.named).toEqual([]);
+    expect(named(conflict!.theirs)).toEqual(named(demo).slice(0, -1));
   });
 });
 
@@ -257,15 +334,15 @@ describe('over a reload', () => {
     const of = serve();
     of.state.mishaps.push('offline');
     const store = open(of);
-    edit(store, ({ project }) => void project.named.splice(project.named.length - 1, 1));
+    changeLast(store);
     await rest();
     leave();
-    elsewhere(of, ({ project }) => (project.named = []));
+    elsewhere(of, ({ project }) => void project.named.pop());
     const again = open(of);
     await rest();
     expect(again.getState()).toMatchObject({ saving: 'conflict', pending: { length: 1 } });
-    expect(again.getState().conflict!.theirs.project.named).toEqual([]);
-    expect(named(again.getState().documents)).toEqual(named(demo).slice(0, -1));
+    expect(named(again.getState().conflict!.theirs)).toEqual(named(demo).slice(0, -1));
+    expect(again.getState().documents.project.named.at(-1)!.value).toEqual({ value: 9, unit: 'lu' });
   });
 
   it('is kept as far as there is room, and without any nothing breaks', async () => {

@@ -1,6 +1,8 @@
-import { changeBetween } from '@/core/scene/change';
-import type { Documents } from '@/core/scene/documents';
-import { applyPatch, diff, overlap, whereFits } from '@/core/scene/patch';
+import { z } from 'zod';
+import { changeBetween, type Change } from '@/core/scene/change';
+import { Documents } from '@/core/scene/documents';
+import { merge3, type Side } from '@/core/scene/merge';
+import { applyPatch, Operation, whereFits } from '@/core/scene/patch';
 import { messageOf, request, RequestProblem } from '../api';
 import { committedOf, queueGesture } from './edit';
 import { keepOver, takeUp } from './kept-over';
@@ -10,59 +12,57 @@ const RETRY_MS = 3000;
 /** A value that rests this long is written, while its editor is still open. */
 const REST_MS = 500;
 
-/** Lays the changes that are still to be saved on top of somebody else’s state, or says that both touch the same place. */
+/** Lays the changes that are still to be saved on top of somebody else’s state, or says where both made different things. */
 function meet(store: WorkbenchStore, theirs: Documents, revision: number): void {
   const { stored, documents, gesture } = store.getState();
-  const committed = committedOf(store.getState());
-  const offer = () => store.setState({ conflict: { theirs, revision }, saving: 'conflict' });
-  const foreign = diff(stored, theirs);
-  // What was done and taken back again is nothing: only what is different in the end meets theirs.
-  const mine = diff(stored, documents);
-  if (overlap(foreign, mine)) return offer();
-  const merged = whereFits(theirs, mine);
-  const unsaved = whereFits(theirs, diff(stored, committed));
-  if (!merged || !unsaved) return offer();
-  const change = changeBetween(crypto.randomUUID(), theirs, unsaved);
+  const merged = merge3(stored, documents, theirs);
+  const committed = merge3(stored, committedOf(store.getState()), theirs);
+  if ([merged, committed].some((m) => m.clashes.length > 0 || m.problem !== null))
+    return store.setState({ conflict: { theirs, revision }, saving: 'conflict' });
+  const change = changeBetween(crypto.randomUUID(), theirs, committed.documents);
   store.setState({
     stored: theirs,
     revision,
-    documents: merged,
-    gesture: gesture && unsaved,
+    documents: merged.documents,
+    gesture: gesture && committed.documents,
     queued: null,
     pending: change ? [change] : [],
+    saving: change ? 'saving' : 'saved',
     message: 'Changes from elsewhere were taken in.',
   });
 }
 
-export type Choice = 'mine' | 'theirs' | 'both';
+/** How many steps lead from one state to the next; those that change nothing are none. */
+const stepsThrough = (states: readonly Documents[]): Change[] =>
+  states.slice(1).flatMap((after, i) => changeBetween(crypto.randomUUID(), states[i]!, after) ?? []);
 
-/** Ends a conflict: for each document ours, theirs, or theirs with ours beside it as a copy. */
-export function resolveConflict(store: WorkbenchStore, choices: Record<string, Choice>): void {
-  const { conflict, documents: mine } = store.getState();
+/**
+ * Ends a conflict as was chosen for each thing. What was here is saved first, and then what was chosen: so both what was
+ * here and what was elsewhere are in the history, and undo leads back to what was here.
+ * @param choices by the key of the place of each clash
+ */
+export function resolveConflict(store: WorkbenchStore, choices: ReadonlyMap<string, Side>): void {
+  const { conflict, stored, documents: mine, undo } = store.getState();
   if (!conflict) return;
   const { theirs, revision } = conflict;
-  const scenes = { ...theirs.scenes };
-  let project = choices.project === 'mine' ? mine.project : theirs.project;
-  for (const [id, scene] of Object.entries(mine.scenes)) {
-    if (choices[id] === 'mine') scenes[id] = scene;
-    if (choices[id] !== 'both') continue;
-    const copy = { ...scene, id: crypto.randomUUID(), name: `${scene.name.slice(0, 110)} (mine)` };
-    scenes[copy.id] = copy;
-    project = { ...project, scenes: [...project.scenes, copy.id] };
-  }
-  project = { ...project, scenes: project.scenes.filter((id) => scenes[id]) };
-  const documents: Documents = { project, scenes };
-  const change = changeBetween(crypto.randomUUID(), theirs, documents);
+  const chosen = merge3(stored, mine, theirs, choices).documents;
+  const ours = merge3(stored, mine, theirs);
+  const pending = stepsThrough(ours.problem === null ? [theirs, ours.documents, chosen] : [theirs, chosen]);
   store.setState({
     stored: theirs,
     revision,
-    documents,
+    documents: chosen,
     gesture: null,
     queued: null,
-    pending: change ? [change] : [],
+    pending,
+    undo: [...undo, ...pending.slice(1)],
+    redo: [],
     conflict: null,
     saving: 'saved',
-    message: null,
+    message:
+      pending.length > 1
+        ? 'What you did not choose is kept: undo brings back what was yours, and the history has both.'
+        : null,
   });
 }
 
@@ -88,6 +88,41 @@ function giveUp(store: WorkbenchStore, why: string): void {
   });
 }
 
+const Since = z.object({
+  revision: z.int(),
+  documents: Documents.optional(),
+  patch: z.array(Operation).optional(),
+});
+
+/** What others made of the project: as the server says it, by what differs or as a whole; where it does not, as it is read. */
+async function theirsOf(
+  store: WorkbenchStore,
+  said: unknown,
+): Promise<{ theirs: Documents; revision: number }> {
+  const since = Since.safeParse(said).data;
+  const { stored } = store.getState();
+  const theirs = since?.documents ?? (since?.patch && whereFits(stored, since.patch));
+  if (since && theirs) return { theirs, revision: since.revision };
+  const { documents, revision } = await request<{ documents: Documents; revision: number }>(
+    'GET',
+    `/api/projects/${stored.project.id}`,
+  );
+  return { theirs: documents, revision };
+}
+
+/** Meets what others made of the project. @returns whether to go on at once, or after how many ms */
+async function meetOthers(store: WorkbenchStore, said: unknown): Promise<boolean | number> {
+  try {
+    const { theirs, revision } = await theirsOf(store, said);
+    meet(store, theirs, revision);
+    return true;
+  } catch (error) {
+    if (!(error instanceof RequestProblem)) throw error;
+    store.setState({ saving: 'offline', message: error.message });
+    return RETRY_MS;
+  }
+}
+
 /** Whether to go on at once: `false` waits for a change, a number for so many ms. */
 async function saveNext(store: WorkbenchStore): Promise<boolean | number> {
   const { pending, revision, documents, conflict } = store.getState();
@@ -108,10 +143,7 @@ async function saveNext(store: WorkbenchStore): Promise<boolean | number> {
     return true;
   } catch (error) {
     if (!(error instanceof RequestProblem)) throw error;
-    if (error.status === 412 && error.body.documents) {
-      meet(store, error.body.documents as Documents, error.body.revision as number);
-      return true;
-    }
+    if (error.status === 412) return await meetOthers(store, error.body);
     // A proxy in between may answer in ways of its own: what is not about the change is tried again.
     if (error.status < 400 || error.status >= 500 || [401, 408, 412, 429].includes(error.status)) {
       store.setState({ saving: 'offline', message: error.message });

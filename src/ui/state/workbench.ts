@@ -44,6 +44,8 @@ export interface WorkbenchState {
   conflict: Conflict | null;
   /** as the documents were before a refused change was taken back, to be saved as a file */
   rescue: Documents | null;
+  /** hashes of files that the store has lost */
+  lost: readonly string[];
   sceneId: string;
   screens: Screen[];
   /** all cases of the project, both appearances */
@@ -98,6 +100,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     gesture: null,
     queued: null,
     rescue: null,
+    lost: [],
     saving: 'saved',
     message: null,
     conflict: null,

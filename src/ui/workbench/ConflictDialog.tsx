@@ -1,60 +1,143 @@
 'use client';
-import { useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
-import { sameJson } from '@/core/scene/patch';
+import type { Documents } from '@/core/scene/documents';
+import { merge3, placeKey, type Clash, type Merged, type Side } from '@/core/scene/merge';
+import { sayPlace, saySides } from '@/core/sentences/differences';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { resolveConflict, type Choice } from '../state/save-client';
-import { Choices } from './Choices';
+import { resolveConflict } from '../state/save-client';
 
-/** The same place was changed here and elsewhere: for each document one chooses, and nothing is lost unasked. */
+type Choices = ReadonlyMap<string, Side>;
+type Sides = Record<Side, Documents>;
+const SIDE_WORDS: Record<Side, string> = { mine: 'here', theirs: 'elsewhere' };
+
+interface RowProps {
+  clash: Clash;
+  sides: Sides;
+  chosen: Side | undefined;
+  onChoose: (side: Side) => void;
+}
+
+/** One thing of which there are two versions, each by its sentence or figure, beside one another. */
+function ClashRow({ clash, sides, chosen, onChoose }: RowProps) {
+  const key = placeKey(clash.place);
+  const words = saySides(clash, sides);
+  return (
+    <fieldset className="clash">
+      <legend>{sayPlace(clash.place, [sides.mine, sides.theirs])}</legend>
+      {(['mine', 'theirs'] as const).map((side) => (
+        <label key={side} className="clash-side">
+          <input type="radio" name={key} checked={chosen === side} onChange={() => onChoose(side)} />
+          <span className="quiet">{SIDE_WORDS[side]}</span>
+          <span>{words[side]}</span>
+        </label>
+      ))}
+    </fieldset>
+  );
+}
+
+/** What is taken from either side without being asked for, as nobody else touched it. */
+function Taken({ taken, sides }: { taken: Merged['taken']; sides: Sides }) {
+  if (taken.length === 0) return null;
+  return (
+    <details className="clash-taken">
+      <summary>
+        {taken.length} {taken.length === 1 ? 'change fits' : 'changes fit'} together and{' '}
+        {taken.length === 1 ? 'is' : 'are'} taken as {taken.length === 1 ? 'it is' : 'they are'}
+      </summary>
+      <ul>
+        {taken.map(({ place, from }) => (
+          <li key={placeKey(place)}>
+            {sayPlace(place, [sides.mine, sides.theirs])}{' '}
+            <span className="quiet">from {SIDE_WORDS[from]}</span>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
+}
+
+interface BodyProps {
+  merged: Merged;
+  sides: Sides;
+  choices: Choices;
+  onChoose: (choices: Choices) => void;
+}
+
+function ConflictBody({ merged, sides, choices, onChoose }: BodyProps) {
+  const { clashes, taken, problem } = merged;
+  const all = (side: Side) => onChoose(new Map(clashes.map(({ place }) => [placeKey(place), side])));
+  const isComplete = clashes.every(({ place }) => choices.has(placeKey(place)));
+  return (
+    <Modal.Body>
+      <p>
+        Somebody, or another tab, saved this project while it was open here. Of{' '}
+        {clashes.length === 1 ? 'one thing' : `${clashes.length} things`} there are two versions now: choose
+        which one counts. The other stays in the history.
+      </p>
+      {clashes.length > 1 && (
+        <p className="clash-all">
+          <Button variant="quiet" size="sm" onClick={() => all('mine')}>
+            all as here
+          </Button>
+          <Button variant="quiet" size="sm" onClick={() => all('theirs')}>
+            all as elsewhere
+          </Button>
+        </p>
+      )}
+      {clashes.map((clash) => {
+        const key = placeKey(clash.place);
+        const choose = (side: Side) => onChoose(new Map([...choices, [key, side]]));
+        return <ClashRow key={key} {...{ clash, sides }} chosen={choices.get(key)} onChoose={choose} />;
+      })}
+      <Taken {...{ taken, sides }} />
+      {isComplete && problem !== null && (
+        <p className="problem" role="alert">
+          These cannot be put together. {problem}
+        </p>
+      )}
+    </Modal.Body>
+  );
+}
+
+/** The same thing was changed here and elsewhere: for each one chooses, seeing both, and nothing is lost unasked. */
 export function ConflictDialog() {
   const store = useWorkbenchStore();
   const conflict = useWorkbench((s) => s.conflict);
   const mine = useWorkbench((s) => s.documents);
-  const [choices, setChoices] = useState<Record<string, Choice>>({});
-  if (!conflict) return null;
-  const { theirs } = conflict;
-  const differing = [
-    ...(sameJson(mine.project, theirs.project)
-      ? []
-      : [{ id: 'project', name: 'Pictures, limits and named values' }]),
-    ...Object.values(mine.scenes)
-      .filter((s) => !sameJson(s, theirs.scenes[s.id]))
-      .map((s) => ({ id: s.id, name: `Scene ${s.name}` })),
-  ];
-  const choiceOf = (id: string): Choice => choices[id] ?? (id === 'project' ? 'theirs' : 'both');
+  const stored = useWorkbench((s) => s.stored);
+  const [choices, setChoices] = useState<Choices>(new Map());
+  const merged = useMemo(
+    () => conflict && merge3(stored, mine, conflict.theirs, choices),
+    [conflict, stored, mine, choices],
+  );
+  if (!conflict || !merged) return null;
+  const isComplete = merged.clashes.every(({ place }) => choices.has(placeKey(place)));
+  const goOn = () => {
+    resolveConflict(store, choices);
+    setChoices(new Map());
+  };
   return (
-    <Modal show backdrop="static" keyboard={false} animation={false} aria-labelledby="conflict-title">
+    <Modal
+      show
+      scrollable
+      backdrop="static"
+      keyboard={false}
+      animation={false}
+      aria-labelledby="conflict-title"
+    >
       <Modal.Header>
         <Modal.Title id="conflict-title" as="h2">
           Changed here and elsewhere
         </Modal.Title>
       </Modal.Header>
-      <Modal.Body>
-        <p>Somebody, or another tab, saved this project while it was open here. What should count?</p>
-        {differing.map(({ id, name }) => (
-          <Choices
-            key={id}
-            label={name}
-            value={choiceOf(id)}
-            options={[
-              { value: 'mine', label: 'mine' },
-              { value: 'theirs', label: 'theirs' },
-              ...(id === 'project' ? [] : [{ value: 'both' as const, label: 'both, mine as a copy' }]),
-            ]}
-            onChoose={(choice) => setChoices({ ...choices, [id]: choice })}
-          />
-        ))}
-      </Modal.Body>
+      <ConflictBody
+        {...{ merged, choices }}
+        sides={{ mine, theirs: conflict.theirs }}
+        onChoose={setChoices}
+      />
       <Modal.Footer>
-        <Button
-          variant="primary"
-          autoFocus
-          onClick={() => {
-            resolveConflict(store, Object.fromEntries(differing.map(({ id }) => [id, choiceOf(id)])));
-            setChoices({});
-          }}
-        >
+        <Button variant="primary" disabled={!isComplete || merged.problem !== null} onClick={goOn}>
           Go on with these
         </Button>
       </Modal.Footer>

@@ -1,10 +1,13 @@
 'use client';
 import { Button } from 'react-bootstrap';
+import { useStore } from 'zustand';
+import { door } from '../session';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { committedOf, redo, undo } from '../state/edit';
 import type { Saving } from '../state/workbench';
 
-const WORDS: Record<Saving | 'unsaved', string> = {
+const WORDS: Record<Saving | 'unsaved' | 'locked', string> = {
+  locked: 'not saved: enter the passphrase',
   unsaved: 'not saved yet',
   saved: 'saved',
   saving: 'saving…',
@@ -16,7 +19,9 @@ const WORDS: Record<Saving | 'unsaved', string> = {
 /** Where saving stands, and the way back and forth. */
 export function SaveState() {
   const store = useWorkbenchStore();
+  const isLocked = useStore(door, (d) => d.waiting.length > 0);
   const saving = useWorkbench((s) => {
+    if (isLocked && s.pending.length > 0) return 'locked';
     if (s.saving !== 'saved') return s.saving;
     if (s.pending.length > 0) return 'saving';
     // What a value comes to while it is dragged or typed is sent once it rests.

@@ -17,6 +17,7 @@ import { ValleyStrip } from '../valley/ValleyStrip';
 import { SizesLens } from '../sizes/SizesLens';
 import { FieldTools } from '../screens/FieldTools';
 import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/context';
+import { watchLost } from '../state/lost-files';
 import { watchOutside } from '../state/outside';
 import { watchSaving } from '../state/save-client';
 import { watchSurvey } from '../state/survey-client';
@@ -26,6 +27,7 @@ import { createWorkbench, sceneOf, type WorkbenchStart, type WorkbenchState } fr
 import type { Theme } from '../theme/theme';
 import { ConflictDialog } from './ConflictDialog';
 import { KeysDialog } from './KeysDialog';
+import { LostFiles } from './LostFiles';
 import { Message } from './Message';
 import { TopBar } from './TopBar';
 import { useKeys } from './useKeys';
@@ -105,6 +107,7 @@ function Bench({ theme }: { theme: Theme }) {
     <ImportProvider>
       <div className="workbench">
         <TopBar theme={theme} />
+        <LostFiles />
         <Lens />
       </div>
       <Message />
@@ -125,6 +128,7 @@ export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Them
   useEffect(() => watchSurvey(store), [store]);
   useEffect(() => watchOutside(store), [store]);
   useEffect(() => watchSaving(store, arrived), [store, arrived]);
+  useEffect(() => watchLost(store), [store]);
   return (
     <WorkbenchProvider value={store}>
       <PixelProvider value={pixels}>

@@ -1,24 +1,50 @@
+import { stringifySetCookie } from 'cookie';
 import { z } from 'zod';
-import { isPassphrase, newSession, SESSION_COOKIE } from '@/server/access';
+import { endSession, isPassphrase, newSession, SESSION_COOKIE, sessionOf } from '@/server/access';
+import { tryPassphrase } from '@/server/guesses';
 import { Problem } from '@/server/problem';
 import { readJson, respond } from '../respond';
 
 const Entry = z.object({ passphrase: z.string().max(1000) });
-const PAUSE_MS = 700;
 
-/** Exchanges the passphrase for a session; a wrong one is answered late, so that guessing takes long. */
+const answer = (value: string, maxAge: number) =>
+  new Response(null, {
+    status: 204,
+    headers: {
+      'set-cookie': stringifySetCookie({
+        name: SESSION_COOKIE,
+        value,
+        maxAge,
+        path: '/',
+        httpOnly: true,
+        sameSite: 'strict',
+      }),
+    },
+  });
+
+/** Exchanges the passphrase for a session. After some wrong ones it is only tried from time to time. */
 export const POST = (request: Request) =>
   respond(
     request,
     async () => {
       const { passphrase } = await readJson(request, Entry);
-      if (!isPassphrase(passphrase)) {
-        await new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
-        throw new Problem(401, 'That is not the passphrase of this server.');
-      }
+      const tried = tryPassphrase();
+      const right = isPassphrase(passphrase);
+      tried(right);
+      if (!right) throw new Problem(401, 'That is not the passphrase of this server.');
       const { value, maxAge } = newSession();
-      const cookie = `${SESSION_COOKIE}=${value}; Path=/; HttpOnly; SameSite=Strict; Max-Age=${maxAge}`;
-      return new Response(null, { status: 204, headers: { 'set-cookie': cookie } });
+      return answer(value, maxAge);
+    },
+    true,
+  );
+
+/** Ends the session. */
+export const DELETE = (request: Request) =>
+  respond(
+    request,
+    () => {
+      endSession(sessionOf(request));
+      return answer('', 0);
     },
     true,
   );

@@ -1,8 +1,11 @@
 import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
+import { sceneWith } from '@/core/scene/documents';
 import { screensOf } from '@/server/catalogue';
 import { Problem } from '@/server/problem';
 import { loadProject, recentChanges } from '@/server/services/projects';
+import { stored, whyUnreadable } from '@/server/services/stored';
+import { StoreFault } from '@/ui/start/StoreFault';
 import { readView } from '@/ui/state/view';
 import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
 import { Workbench } from '@/ui/workbench/Workbench';
@@ -12,26 +15,39 @@ interface Props {
   searchParams: Promise<Record<string, unknown>>;
 }
 
-function load(id: string) {
+type Loaded = ReturnType<typeof loadProject> & { arrived: string[] };
+
+/** A project as it is stored; `null` when there is none; else why it cannot be read. */
+function load(id: string): { value: Loaded | null } | { fault: string; unreadable: boolean } {
   try {
-    return { ...loadProject(id), arrived: recentChanges(id) };
+    const read = stored(() => ({ ...loadProject(id), arrived: recentChanges(id) }));
+    return 'fault' in read ? { ...read, unreadable: false } : read;
   } catch (error) {
-    if (error instanceof Problem && error.status === 404) return null;
-    throw error;
+    if (error instanceof Problem && error.status === 404) return { value: null };
+    const why = whyUnreadable(error);
+    if (why === null) throw error;
+    return { fault: why, unreadable: true };
   }
 }
 
 /** A project, open on the scene of the address, or on its first one. */
 export default async function ProjectPage({ params, searchParams }: Props) {
   const { project, scene: path = [] } = await params;
-  const stored = load(project);
-  if (!stored || path.length > 1) notFound();
-  const { scenes, project: document } = stored.documents;
+  const read = load(project);
+  if ('fault' in read) {
+    const { fault, unreadable } = read;
+    const title = unreadable ? 'This project cannot be read' : 'The store cannot be used';
+    const raw = unreadable ? `/api/projects/${project}/raw` : undefined;
+    return <StoreFault title={title} words={fault} address={`/projects/${project}`} raw={raw} />;
+  }
+  const { value: saved } = read;
+  if (!saved || path.length > 1) notFound();
+  const { project: document } = saved.documents;
   const [asked] = path;
-  if (asked !== undefined && !scenes[asked]) notFound();
+  if (asked !== undefined && !sceneWith(saved.documents, asked)) notFound();
   const sceneId = asked ?? document.scenes[0] ?? '';
   const view = readView(await searchParams);
-  const start = { ...stored, sceneId, screens: screensOf(document), view };
+  const start = { ...saved, sceneId, screens: screensOf(document), view };
   const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
   return <Workbench key={project} start={start} theme={theme} />;
 }

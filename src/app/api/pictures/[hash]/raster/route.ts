@@ -10,6 +10,6 @@ interface Context {
 export const GET = (request: Request, { params }: Context) =>
   respond(request, async () => {
     const { hash } = await params;
-    const bytes = packRaster(await raster(hash));
+    const bytes = packRaster(await raster(hash, request.signal));
     return bytesResponse(bytes, 'application/octet-stream', 'private, max-age=86400');
   });

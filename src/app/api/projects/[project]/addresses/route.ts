@@ -17,5 +17,6 @@ export const POST = (request: Request, { params }: Context) =>
     loadProject(project);
     const { address } = await readJson(request, Wanted);
     const { bytes, name } = await fetchPicture(address);
-    return Response.json({ file: await keepFile(bytes, name), name }, { status: 201 });
+    const file = await keepFile(bytes, name, { project, signal: request.signal });
+    return Response.json({ file, name }, { status: 201 });
   });

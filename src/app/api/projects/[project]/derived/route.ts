@@ -12,5 +12,6 @@ export const POST = (request: Request, { params }: Context) =>
   respond(request, async () => {
     const { project } = await params;
     loadProject(project);
-    return Response.json(await deriveFile(await readJson(request, Derivation)), { status: 201 });
+    const asked = await readJson(request, Derivation);
+    return Response.json(await deriveFile(asked, { project, signal: request.signal }), { status: 201 });
   });

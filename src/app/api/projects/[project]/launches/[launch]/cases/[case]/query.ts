@@ -23,6 +23,6 @@ export async function readFilm(request: Request, { params }: Context) {
   const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!query.success) throw new Problem(422, describe(query.error));
   const { start, versions, scale, t, as } = query.data;
-  const asked: FilmAsked = { projectId, launchId, caseId, start, versions, scale };
+  const asked: FilmAsked = { projectId, launchId, caseId, start, versions, scale, signal: request.signal };
   return { asked, t, as };
 }

@@ -30,6 +30,7 @@ export const GET = (request: Request, { params }: Context) =>
       caseId,
       scale,
       glass: glass === '1',
+      signal: request.signal,
       trial: layer ? { layer, fit, repeat } : undefined,
     });
     return bytesResponse(png, 'image/png', 'no-store');

@@ -1,4 +1,4 @@
-import { filmWebp, filmZip } from '@/server/services/film';
+import { filmFile } from '@/server/services/film';
 import { bytesResponse, respond } from '../../../../../../../respond';
 import { readFilm, type Context } from '../query';
 
@@ -6,6 +6,6 @@ import { readFilm, type Context } from '../query';
 export const GET = (request: Request, context: Context) =>
   respond(request, async () => {
     const { asked, as } = await readFilm(request, context);
-    if (as === 'png') return bytesResponse(await filmZip(asked), 'application/zip', 'no-store');
-    return bytesResponse(await filmWebp(asked), 'image/webp', 'no-store');
+    const type = as === 'png' ? 'application/zip' : 'image/webp';
+    return bytesResponse(await filmFile(asked, as), type, 'no-store');
   });

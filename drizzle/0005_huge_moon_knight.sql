@@ -1,0 +1,1 @@
+ALTER TABLE `blobs` ADD `pictures` integer DEFAULT 1 NOT NULL;

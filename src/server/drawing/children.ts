@@ -1,0 +1,126 @@
+import { fork, type ChildProcess } from 'node:child_process';
+import path from 'node:path';
+import { Problem } from '../problem';
+import { storeFolder } from '../settings';
+import { DRAWING, OUT_OF_MEMORY } from './limits';
+import type { Order, Report, TaskInput, TaskKind, TaskResult } from './tasks';
+
+/** Why a task did not come to its end: it was called off, took too long or too much, or its process ended. */
+export class TaskEnded extends Error {
+  constructor(readonly reason: 'called off' | 'time' | 'memory' | 'lost') {
+    super(`The task ended early: ${reason}.`);
+    this.name = 'TaskEnded';
+  }
+}
+
+/** Processes that have nothing to do, each with the clock after which it is ended. */
+type Idle = { child: ChildProcess; clock: NodeJS.Timeout }[];
+const shared = globalThis as unknown as { couleeIdle?: Idle };
+const idle = (): Idle => (shared.couleeIdle ??= []);
+
+const CHILD = path.resolve(/* turbopackIgnore: true */ 'src/server/drawing/child.ts');
+
+function start(): Promise<ChildProcess> {
+  const child = fork(/* turbopackIgnore: true */ CHILD, {
+    execArgv: ['--import', 'tsx'],
+    serialization: 'advanced',
+    stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
+    env: { ...process.env, NODE_OPTIONS: '' },
+  });
+  return new Promise((resolve, reject) => {
+    child.once('message', () => resolve(child));
+    child.once('error', reject);
+    child.once('exit', () => reject(new TaskEnded('lost')));
+  });
+}
+
+/** One that waits, or a new one. */
+async function taken(): Promise<ChildProcess> {
+  for (;;) {
+    const waiting = idle().pop();
+    if (!waiting) return start();
+    clearTimeout(waiting.clock);
+    const { child } = waiting;
+    if (child.exitCode !== null || child.signalCode !== null || !child.connected) continue;
+    child.ref();
+    child.channel?.ref();
+    return child;
+  }
+}
+
+/** Puts a process aside for the next task; it keeps nobody awake meanwhile. */
+function putAside(child: ChildProcess): void {
+  child.removeAllListeners();
+  child.unref();
+  child.channel?.unref();
+  const clock = setTimeout(() => child.kill('SIGKILL'), DRAWING.idleMs).unref();
+  idle().push({ child, clock });
+}
+
+export interface Terms {
+  /** without a step, ms */
+  deadlineMs: number;
+  signal?: AbortSignal;
+}
+
+/** What a report that ends a task comes to. @throws Problem, or the fault of the disk with its code */
+function ended(report: Exclude<Report, { type: 'ready' | 'step' }>): unknown {
+  if (report.type === 'done') return report.value;
+  if (report.type === 'refused') throw new Problem(report.status, report.message, report.more);
+  throw Object.assign(new Error(report.message), { code: report.code });
+}
+
+/** Sends the order and waits for its end; the process is killed when it is called off or its time is up. */
+function carriedOut(child: ChildProcess, order: Order, { deadlineMs, signal }: Terms): Promise<Report> {
+  let clock: NodeJS.Timeout | undefined;
+  let onAbort = () => {};
+  const running = new Promise<Report>((resolve, reject) => {
+    const end = (reason: TaskEnded['reason']) => {
+      child.kill('SIGKILL');
+      reject(new TaskEnded(reason));
+    };
+    onAbort = () => end('called off');
+    const again = () => {
+      clearTimeout(clock);
+      clock = setTimeout(() => end('time'), deadlineMs);
+    };
+    child.on('message', (report: Report) => {
+      if (report.type === 'step') again();
+      else if (report.type !== 'ready') resolve(report);
+    });
+    child.once('exit', (code) => reject(new TaskEnded(code === OUT_OF_MEMORY ? 'memory' : 'lost')));
+    child.once('error', reject);
+    signal?.addEventListener('abort', onAbort);
+    again();
+    child.send(order, (error) => error && reject(new TaskEnded('lost')));
+  });
+  return running.finally(() => {
+    clearTimeout(clock);
+    signal?.removeEventListener('abort', onAbort);
+  });
+}
+
+/**
+ * Has a task done by a process of its own.
+ * @throws TaskEnded when it does not come to its end; Problem where the input is to blame
+ */
+export async function inChild<K extends TaskKind>(
+  kind: K,
+  input: TaskInput<K>,
+  terms: Terms,
+): Promise<TaskResult<K>> {
+  if (terms.signal?.aborted) throw new TaskEnded('called off');
+  const child = await taken();
+  let report: Report;
+  try {
+    report = await carriedOut(child, { kind, input, store: storeFolder() }, terms);
+  } catch (error) {
+    child.removeAllListeners();
+    child.on('error', () => {});
+    child.kill('SIGKILL');
+    throw error;
+  }
+  if (report.type === 'done' && report.rss > DRAWING.keptBytes) child.kill('SIGKILL');
+  else putAside(child);
+  return ended(report as Exclude<Report, { type: 'ready' | 'step' }>) as TaskResult<K>;
+}

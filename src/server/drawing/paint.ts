@@ -1,0 +1,52 @@
+import { zipSync } from 'fflate';
+import sharp from 'sharp';
+import type { Drawing } from '@/render/drawing';
+import { paintPng } from '@/render/sharp';
+import { readOriginal } from '../blobs';
+
+export const paint = (drawing: Drawing): Promise<Buffer> => paintPng(drawing, readOriginal);
+
+export interface ToFilm {
+  /** in order, each with how long it stands */
+  frames: { drawing: Drawing; ms: number }[];
+  as: 'webp' | 'png';
+  /** what is written into the list of a ZIP besides its pictures */
+  about: Record<string, unknown>;
+}
+
+type Painted = { png: Buffer; ms: number }[];
+
+/** Runs again and again. */
+const webp = (made: Painted): Promise<Buffer> =>
+  sharp(
+    made.map((m) => m.png),
+    { join: { animated: true } },
+  )
+    .webp({ quality: 92, effort: 2, loop: 0, delay: made.map((m) => Math.round(m.ms)) })
+    .toBuffer();
+
+/** PNG files in a ZIP, each named by its number and its time, with a list of how long each stands. */
+function zip(made: Painted, about: ToFilm['about']): Buffer {
+  let t = 0;
+  const files: Record<string, Uint8Array> = {};
+  const list = made.map(({ png, ms }, i) => {
+    const file = `${String(i + 1).padStart(3, '0')}-${t}ms.png`;
+    files[file] = png;
+    const entry = { file, fromMs: t, ms: Math.round(ms) };
+    t += Math.round(ms);
+    return entry;
+  });
+  files['film.json'] = new TextEncoder().encode(JSON.stringify({ ...about, frames: list }, null, 2));
+  // The pictures are packed already.
+  return Buffer.from(zipSync(files, { level: 0 }));
+}
+
+/** @param onFrame called after each picture, so that a long film is not taken for one that hangs */
+export async function film({ frames, as, about }: ToFilm, onFrame: () => void): Promise<Buffer> {
+  const made: Painted = [];
+  for (const { drawing, ms } of frames) {
+    made.push({ png: await paint(drawing), ms });
+    onFrame();
+  }
+  return as === 'png' ? zip(made, about) : webp(made);
+}

@@ -1,0 +1,28 @@
+import { examine } from './examine';
+import { make } from './make';
+import { film, paint } from './paint';
+import { look, read } from './read';
+
+/** What a process of its own is asked to do. `onStep` says that it goes on. */
+export const TASKS = { examine, make, look, read, paint, film } satisfies Record<
+  string,
+  (input: never, onStep: () => void) => Promise<unknown>
+>;
+export type TaskKind = keyof typeof TASKS;
+export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];
+export type TaskResult<K extends TaskKind> = Awaited<ReturnType<(typeof TASKS)[K]>>;
+
+/** From the server to the process. */
+export interface Order {
+  kind: TaskKind;
+  input: unknown;
+  /** the folder of the store, from which files are read */
+  store: string;
+}
+
+/** From the process to the server. `rss` is the memory that it holds afterwards, bytes. */
+export type Report =
+  | { type: 'ready' | 'step' }
+  | { type: 'done'; value: unknown; rss: number }
+  | { type: 'refused'; status: number; message: string; more: Record<string, unknown> }
+  | { type: 'failed'; message: string; code?: string };

@@ -1,0 +1,56 @@
+import { createHash } from 'node:crypto';
+import { eq } from 'drizzle-orm';
+import { filesOf, type Documents } from '@/core/scene/documents';
+import { hasOriginal, readOriginal } from '../blobs';
+import { getDb } from '../db/client';
+import { blobs, fonts } from '../db/schema';
+import { isWhole } from '../pictures/import';
+
+/** A file that the store should hold whole, and does not. */
+export interface LostFile {
+  hash: string;
+  /** what is wrong with it, in words */
+  why: string;
+}
+
+const LOST = 'It is missing from the store, or cut short.';
+
+/** The files of a project of which something is missing: pictures with their previews, and fonts. */
+export async function lostFiles({ project }: Documents): Promise<string[]> {
+  const lost: string[] = [];
+  for (const hash of filesOf(project.pictures)) {
+    const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
+    if (!row || !(await isWhole(row))) lost.push(hash);
+  }
+  for (const { hash } of project.fonts ?? []) {
+    const row = getDb().select().from(fonts).where(eq(fonts.hash, hash)).get();
+    if (!row || !(await hasOriginal(hash, row.bytes))) lost.push(hash);
+  }
+  return lost;
+}
+
+async function isIntact(hash: string): Promise<boolean> {
+  return (
+    createHash('sha256')
+      .update(await readOriginal(hash))
+      .digest('hex') === hash
+  );
+}
+
+/**
+ * Compares all files of the store with what is written down of them.
+ * @param thorough reads every byte, instead of looking only at how many there are
+ */
+export async function verifyStore(thorough: boolean): Promise<{ checked: number; lost: LostFile[] }> {
+  const pictures = getDb().select().from(blobs).all();
+  const written = getDb().select().from(fonts).all();
+  const lost: LostFile[] = [];
+  const check = async (hash: string, whole: Promise<boolean>) => {
+    if (!(await whole)) lost.push({ hash, why: LOST });
+    else if (thorough && !(await isIntact(hash)))
+      lost.push({ hash, why: 'Its bytes are not those that were stored.' });
+  };
+  for (const row of pictures) await check(row.hash, isWhole(row));
+  for (const row of written) await check(row.hash, hasOriginal(row.hash, row.bytes));
+  return { checked: pictures.length + written.length, lost };
+}

@@ -1,0 +1,54 @@
+import type { Project } from '@/core/scene/project';
+import { request, RequestProblem } from '../api';
+import { APPEARANCE_LABELS } from '../words';
+import type { WorkbenchStore } from './workbench';
+
+/** How long until it is asked again, while files are missing. */
+const AGAIN_MS = 5000;
+
+/** Asks which files of the project the store has lost, until none is. @returns a function that ends it */
+export function watchLost(store: WorkbenchStore): () => void {
+  let ended = false;
+  let again: ReturnType<typeof setTimeout> | undefined;
+  const ask = async () => {
+    const { documents } = store.getState();
+    const { lost } = await request<{ lost: string[] }>('GET', `/api/projects/${documents.project.id}/files`);
+    if (ended) return;
+    store.setState({ lost });
+    if (lost.length > 0) again = setTimeout(run, AGAIN_MS);
+  };
+  const run = () => {
+    ask().catch((error: unknown) => {
+      // What cannot be asked now is asked later; that the server is away is said where something is saved.
+      if (!(error instanceof RequestProblem)) throw error;
+      if (!ended) again = setTimeout(run, AGAIN_MS);
+    });
+  };
+  run();
+  return () => {
+    ended = true;
+    clearTimeout(again);
+  };
+}
+
+/** Takes note of a file that is in the store again. @returns whether it was one that was lost */
+export function putBack(store: WorkbenchStore, hash: string): boolean {
+  const { lost } = store.getState();
+  if (!lost.includes(hash)) return false;
+  store.setState({ lost: lost.filter((h) => h !== hash) });
+  return true;
+}
+
+/** What lost files are to the project, in words: “Harbour (dark, 2×)”, or the name of a font. */
+export function namesOfLost({ pictures, fonts = [] }: Project, lost: readonly string[]): string[] {
+  const files = pictures.flatMap((p) =>
+    p.cuts.flatMap((c) =>
+      c.renditions.map((r) => ({
+        hash: r.hash,
+        name: `${p.name} (${APPEARANCE_LABELS[r.appearance].toLowerCase()}, ${r.density}×)`,
+      })),
+    ),
+  );
+  const all = [...files, ...fonts.map((f) => ({ hash: f.hash, name: `the font ${f.name}` }))];
+  return lost.flatMap((hash) => all.find((f) => f.hash === hash)?.name ?? []);
+}
