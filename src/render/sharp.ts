@@ -1,10 +1,22 @@
-import sharp, { type OverlayOptions, type Sharp } from 'sharp';
+import { LRUCache } from 'lru-cache';
+import sharp, { type OutputInfo, type OverlayOptions, type Sharp } from 'sharp';
 import type { Rect, Size } from '@/core/geometry/rect';
 import { mostTimes } from '@/core/pictures/previews';
 import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern } from './drawing';
 
 /** The bytes of a file, as something sharp can decode. */
 export type Bytes = (hash: string) => Promise<Buffer>;
+
+/** Pixels of a file in one size. */
+type Resampled = { data: Buffer; info: OutputInfo };
+
+const MOST_KEPT_BYTES = 48 * 1024 * 1024;
+const LARGEST_KEPT_PX = 3_000_000;
+/** What is drawn again and again, while something else of its scene changes, is decoded and resampled once. */
+const kept = new LRUCache<string, Resampled>({
+  maxSize: MOST_KEPT_BYTES,
+  sizeCalculation: ({ data }) => data.length,
+});
 
 const TRANSPARENT = { r: 0, g: 0, b: 0, alpha: 0 };
 
@@ -71,9 +83,20 @@ async function tinted(image: Sharp, tint: string | null): Promise<Sharp> {
     .png({ compressionLevel: 0 });
 }
 
-async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
-  const { dest, clip } = command;
-  const part = (await resampled(bytes, dest)).extract({
+/** A file in a size that it is drawn in; kept where it is not very large. */
+async function sized(hash: string, bytes: Bytes, to: Size): Promise<Sharp> {
+  if (to.width * to.height > LARGEST_KEPT_PX) return resampled(await bytes(hash), to);
+  const key = `${hash} ${to.width} ${to.height}`;
+  const found = kept.get(key);
+  const made =
+    found ?? (await (await resampled(await bytes(hash), to)).raw().toBuffer({ resolveWithObject: true }));
+  kept.set(key, made);
+  return sharp(made.data, { raw: made.info });
+}
+
+async function image(command: Image, bytes: Bytes): Promise<OverlayOptions> {
+  const { dest, clip, hash } = command;
+  const part = (await sized(hash, bytes, dest)).extract({
     left: clip.x - dest.x,
     top: clip.y - dest.y,
     width: clip.width,
@@ -83,10 +106,10 @@ async function image(command: Image, bytes: Buffer): Promise<OverlayOptions> {
   return overlay(await masked(await lossless(coloured), clip, command), clip);
 }
 
-async function pattern(command: Pattern, bytes: Buffer): Promise<OverlayOptions> {
+async function pattern(command: Pattern, bytes: Bytes): Promise<OverlayOptions> {
   const { tile, cell, pitch, origin, clip } = command;
   const swatch = await lossless(
-    sharp(await lossless(await tinted(await resampled(bytes, tile), command.tint))).extend({
+    sharp(await lossless(await tinted(await sized(command.hash, bytes, tile), command.tint))).extend({
       right: cell.width - tile.width,
       bottom: cell.height - tile.height,
       background: TRANSPARENT,
@@ -134,9 +157,31 @@ function inkSvg(ink: Ink): { fill: string; definition: string } {
   return { fill: 'url(#ink)', definition };
 }
 
-function fill({ rect, radius, ink, opacity }: Fill, size: Size): OverlayOptions {
+/** As eight hexadecimal digits, the opacity of a fill in them. */
+function withOpacity(colour: string, opacity: number): string {
+  const own = colour.length > 7 ? parseInt(colour.slice(7), 16) : 255;
+  return `${colour.slice(0, 7)}${Math.round(own * opacity)
+    .toString(16)
+    .padStart(2, '0')}`;
+}
+
+/** Overlays have at least a px, and lie inside of the drawing. */
+function plainFill({ rect }: Fill, size: Size, colour: string): OverlayOptions[] {
+  const [left, top] = [Math.max(0, rect.x), Math.max(0, rect.y)];
+  const width = Math.min(size.width, rect.x + rect.width) - left;
+  const height = Math.min(size.height, rect.y + rect.height) - top;
+  if (width < 1 || height < 1) return [];
+  return [{ input: { create: { width, height, channels: 4, background: colour } }, left, top }];
+}
+
+function fill(command: Fill, size: Size): OverlayOptions[] {
+  const { rect, radius, ink, opacity } = command;
+  // A rectangle of one colour needs no renderer of vectors.
+  if (radius === 0 && ink.kind === 'colour')
+    return plainFill(command, size, withOpacity(ink.colour, opacity));
   const { fill: reference, definition } = inkSvg(ink);
-  return { input: svg(size, definition + svgRect(rect, radius, `fill="${reference}" opacity="${opacity}"`)) };
+  const body = definition + svgRect(rect, radius, `fill="${reference}" opacity="${opacity}"`);
+  return [{ input: svg(size, body) }];
 }
 
 function letters({ lines, scale, colour, opacity }: Letters, size: Size): OverlayOptions {
@@ -169,7 +214,7 @@ async function group(
 async function overlays(command: Command, size: Size, bytes: Bytes): Promise<OverlayOptions[]> {
   switch (command.kind) {
     case 'fill':
-      return [fill(command, size)];
+      return fill(command, size);
     case 'letters':
       return [letters(command, size)];
     case 'group':
@@ -177,9 +222,9 @@ async function overlays(command: Command, size: Size, bytes: Bytes): Promise<Ove
     case 'glass':
       return glass(command);
     case 'image':
-      return [await image(command, await bytes(command.hash))];
+      return [await image(command, bytes)];
     case 'pattern':
-      return [await pattern(command, await bytes(command.hash))];
+      return [await pattern(command, bytes)];
   }
 }
 

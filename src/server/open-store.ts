@@ -1,5 +1,6 @@
 import pino from 'pino';
 import { holdStore } from './db/hold';
+import { serverFonts } from './fonts/fonts';
 import { Problem } from './problem';
 import { verifyStore } from './services/verify';
 import { storeFolder } from './settings';
@@ -30,6 +31,8 @@ export function openStore(): void {
     console.error(problem.message);
     process.exit(1);
   }
+  // Read now, and not when somebody saves for the first time.
+  serverFonts();
   reportLost().catch((error: unknown) =>
     log.error(error, 'The files of the store could not be looked through.'),
   );

@@ -1,4 +1,5 @@
 import { fork, type ChildProcess } from 'node:child_process';
+import { setPriority } from 'node:os';
 import path from 'node:path';
 import { Problem } from '../problem';
 import { storeFolder } from '../settings';
@@ -70,6 +71,17 @@ function ended(report: Exclude<Report, { type: 'ready' | 'step' }>): unknown {
   throw Object.assign(new Error(report.message), { code: report.code });
 }
 
+/** What takes long lets everything else go first from then on. @returns whether the system did as it was told */
+function letOthersFirst({ pid }: ChildProcess): boolean {
+  try {
+    setPriority(pid!, DRAWING.longNice);
+    return true;
+  } catch {
+    // Some systems do not let it be said; then it only takes its share.
+    return false;
+  }
+}
+
 /** Sends the order and waits for its end; the process is killed when it is called off or its time is up. */
 function carriedOut(child: ChildProcess, order: Order, { deadlineMs, signal }: Terms): Promise<Report> {
   let clock: NodeJS.Timeout | undefined;
@@ -111,6 +123,8 @@ export async function inChild<K extends TaskKind>(
 ): Promise<TaskResult<K>> {
   if (terms.signal?.aborted) throw new TaskEnded('called off');
   const child = await taken();
+  let isLow = false;
+  const long = setTimeout(() => (isLow = letOthersFirst(child)), DRAWING.longMs);
   let report: Report;
   try {
     report = await carriedOut(child, { kind, input, store: storeFolder() }, terms);
@@ -119,8 +133,11 @@ export async function inChild<K extends TaskKind>(
     child.on('error', () => {});
     child.kill('SIGKILL');
     throw error;
+  } finally {
+    clearTimeout(long);
   }
-  if (report.type === 'done' && report.rss > DRAWING.keptBytes) child.kill('SIGKILL');
+  // What was put behind the others cannot be put in front of them again.
+  if (isLow || (report.type === 'done' && report.rss > DRAWING.keptBytes)) child.kill('SIGKILL');
   else putAside(child);
   return ended(report as Exclude<Report, { type: 'ready' | 'step' }>) as TaskResult<K>;
 }

@@ -8,6 +8,9 @@ export const DRAWING = {
   decodeMs: 30_000,
   /** of the encoding of a film, and of each of its pictures */
   filmMs: 30_000,
+  /** after which a task lets others go first, and how far: as the system counts it, 0 is like everybody */
+  longMs: 1500,
+  longNice: 5,
   /** of the process that draws */
   memoryBytes: 1200 * MB,
   /** a process that holds more after a task is ended, so that it gives its memory back */

@@ -40,8 +40,8 @@ export function svgProblem(text: string): string | null {
     if (/@import/i.test(css) || EXTERNAL_URL.test(css))
       find('a style that fetches something from outside of the file');
   };
-  parser.on('error', (error) => {
-    find(`something that is not well-formed XML (${error.message.split('\n')[0]})`);
+  parser.on('error', () => {
+    find(`something that is not well-formed XML, in line ${parser.line} at character ${parser.column}`);
   });
   parser.on('doctype', (doctype) => {
     if (/<!ENTITY/i.test(doctype)) find('a document type with entities of its own');

@@ -49,11 +49,21 @@ function keepShared(before: Documents, after: Documents): Documents {
 
 const hashesOf = ({ project }: Documents) => new Set(filesOf(project.pictures));
 
+/** What of a project the drawing of every scene hangs on. */
+const drawnBy = ({ pictures, named, screens, fonts }: Documents['project']) => [
+  pictures,
+  named,
+  screens,
+  fonts ?? [],
+];
+
 /** A scene that could not be drawn on some screen would be lost to its makers: the page could not show it. */
 function checkDrawable(before: Documents, after: Documents): void {
+  const isElse = !sameJson(drawnBy(before.project), drawnBy(after.project));
+  const changed = Object.entries(after.scenes).filter(([id, scene]) => isElse || before.scenes[id] !== scene);
+  if (changed.length === 0) return;
   const cases = casesOf(screensOf(after.project), ['light']);
-  for (const [id, scene] of Object.entries(after.scenes)) {
-    if (before.scenes[id] === scene && before.project === after.project) continue;
+  for (const [id, scene] of changed) {
     const problem = whyNotDrawn(after, id, cases, fontsFor(after));
     if (problem) throw new Problem(422, `The scene “${scene.name}” could not be drawn. ${problem}`);
   }

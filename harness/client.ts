@@ -1,0 +1,69 @@
+import type { Documents } from '../src/core/scene/documents';
+import { changeBetween } from '../src/core/scene/change';
+
+/** A request as a page of the server itself would send it. @throws when there is no answer */
+export const ask = (address: string, method: string, route: string, body?: unknown, headers = {}) =>
+  fetch(`${address}${route}`, {
+    method,
+    headers: {
+      origin: address,
+      ...(body === undefined || body instanceof Uint8Array ? {} : { 'content-type': 'application/json' }),
+      ...headers,
+    },
+    body: body === undefined ? undefined : body instanceof Uint8Array ? body.slice() : JSON.stringify(body),
+  });
+
+export interface Stored {
+  revision: number;
+  documents: Documents;
+}
+
+export async function read(address: string, id: string): Promise<Stored> {
+  return (await (await ask(address, 'GET', `/api/projects/${id}`)).json()) as Stored;
+}
+
+/** A copy of the demo project. @returns its id */
+export async function copyDemo(address: string): Promise<string> {
+  const made = await ask(address, 'POST', '/api/projects/larkmoor-ferries/copies');
+  return ((await made.json()) as { id: string }).id;
+}
+
+/** One who changes a project over and over, and knows what was acknowledged. */
+export interface Editor {
+  id: string;
+  /** as it was last heard of */
+  stored: Stored;
+  acknowledged: number;
+  tried: number;
+  /** the name that was sent last, acknowledged or not */
+  sent: string;
+}
+
+export async function editor(address: string): Promise<Editor> {
+  const id = await copyDemo(address);
+  return { id, stored: await read(address, id), acknowledged: 0, tried: 0, sent: '' };
+}
+
+/** Changes the project by one step. @returns the HTTP status */
+export async function edit(address: string, who: Editor): Promise<number> {
+  const { documents, revision } = who.stored;
+  who.sent = `Name ${++who.tried}`;
+  const after = { ...documents, project: { ...documents.project, name: who.sent } };
+  const change = changeBetween(crypto.randomUUID(), documents, after);
+  const answer = await ask(address, 'PATCH', `/api/projects/${who.id}`, change, {
+    'if-match': `"${revision}"`,
+  });
+  await answer.arrayBuffer();
+  if (answer.ok) {
+    who.acknowledged++;
+    who.stored = { revision: revision + 1, documents: after };
+  }
+  return answer.status;
+}
+
+/** What became of what was acknowledged. @returns how many changes are lost */
+export function lostOf(who: Editor, now: Stored): number {
+  const known = [who.stored.documents.project.name, who.sent];
+  const isThere = now.revision >= who.stored.revision && known.includes(now.documents.project.name);
+  return isThere ? 0 : Math.max(1, who.stored.revision - now.revision);
+}

@@ -1,0 +1,166 @@
+import { spawnSync } from 'node:child_process';
+import { existsSync, mkdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import Database from 'better-sqlite3';
+import { ask, edit, editor, read } from './client';
+import { seen, type Seen } from './report';
+import { newStore, prepare, readyStore, removeStore, serve, withServer } from './server';
+
+const titleOf = async (answer: Response) => ((await answer.json()) as { title?: string }).title ?? '';
+
+/** A change that is asked for while something is wrong: the status and the words. */
+async function attempt(address: string, name: string): Promise<{ status: number; title: string }> {
+  const answer = await ask(address, 'POST', '/api/projects', { name });
+  return { status: answer.status, title: answer.ok ? '' : await titleOf(answer) };
+}
+
+const moved = () =>
+  withServer(async ({ address }, store) => {
+    const elsewhere = `${store}-elsewhere`;
+    renameSync(store, elsewhere);
+    const away = await attempt(address, 'Away');
+    const folder = existsSync(store);
+    renameSync(elsewhere, store);
+    const back = await attempt(address, 'Back');
+    const kept = away.status === 503 && /moved or deleted/.test(away.title) && !folder && back.status === 201;
+    return seen(
+      'a store that was moved is not written to, and is when it is back',
+      kept,
+      `${away.status} “${away.title}”, then ${back.status}`,
+    );
+  });
+
+const taken = () =>
+  withServer(async ({ address }, store) => {
+    const second = prepare(store);
+    const kept = !second.ok && second.said.includes(address) && !/\n\s+at /.test(second.said);
+    return seen('a second server on the same folder is told who holds it', kept, second.said.trim());
+  });
+
+const locked = () =>
+  withServer(async ({ address }, store) => {
+    const other = new Database(path.join(store, 'coulee.db'));
+    other.exec('BEGIN IMMEDIATE');
+    const meanwhile = attempt(address, 'Locked');
+    const { status, title } = await meanwhile;
+    other.exec('ROLLBACK');
+    other.close();
+    const after = await attempt(address, 'Free');
+    const kept = status === 503 && /locked by another program/.test(title) && after.status === 201;
+    return seen(
+      'a store that is locked says so, and is used when it is free',
+      kept,
+      `${status} “${title}”, then ${after.status}`,
+    );
+  });
+
+const lostFile = () =>
+  withServer(async ({ address }, store) => {
+    const { documents } = await read(address, 'larkmoor-ferries');
+    const hash = documents.project.pictures[0]!.cuts[0]!.renditions[0]!.hash;
+    rmSync(path.join(store, 'pictures', hash.slice(0, 2), hash));
+    const { lost } = (await (await ask(address, 'GET', '/api/projects/larkmoor-ferries/files')).json()) as {
+      lost: string[];
+    };
+    const page = await ask(address, 'GET', '/projects/larkmoor-ferries');
+    return seen(
+      'a lost file is named',
+      lost.includes(hash) && page.status === 200,
+      `${lost.length} named, page ${page.status}`,
+    );
+  });
+
+const mount = (...args: string[]) => spawnSync('mount', args).status === 0;
+const unmount = (folder: string) => spawnSync('umount', ['-l', folder]).status === 0;
+
+/** Fills the disk of a store until nothing more goes on it. @returns a function that makes room again */
+function fill(folder: string): () => void {
+  const file = path.join(folder, 'filler');
+  for (let size = 1 << 20; size >= 1; size >>= 1) {
+    for (;;) {
+      const before = existsSync(file) ? statSync(file).size : 0;
+      try {
+        writeFileSync(file, Buffer.alloc(size), { flag: 'a' });
+      } catch {
+        break;
+      }
+      if (statSync(file).size - before < size) break;
+    }
+  }
+  return () => rmSync(file);
+}
+
+/** On a small disk of its own: full, and not writable. Only where one may mount. */
+async function smallDisk(): Promise<Seen[]> {
+  const store = newStore();
+  if (!mount('-t', 'tmpfs', '-o', 'size=24m', 'coulee', store)) {
+    removeStore(store);
+    return [seen('a full disk', true, 'not tried: nothing can be mounted here')];
+  }
+  try {
+    readyStore(store);
+    const served = await serve(store);
+    const who = await editor(served.address);
+    const free = fill(store);
+    let status = 200;
+    for (let i = 0; i < 200 && status === 200; i++) status = await edit(served.address, who);
+    const refused = await attempt(served.address, 'Full');
+    const start = await ask(served.address, 'GET', '/');
+    const atFull = who.stored.revision;
+    free();
+    const again = await edit(served.address, who);
+    const now = await read(served.address, who.id);
+    await served.stop();
+    const isReadOnly = mount('-o', 'remount,ro', store);
+    const start2 = prepare(store);
+    mount('-o', 'remount,rw', store);
+    return [
+      seen(
+        'a full disk is said, and reading goes on',
+        refused.status === 507 && /full/.test(refused.title) && start.status === 200,
+        `${status}, ${refused.status} “${refused.title}”, page ${start.status}`,
+      ),
+      seen(
+        'saving goes on when there is room again',
+        again === 200 && now.revision === atFull + 1,
+        `${again}, revision ${now.revision} of ${atFull + 1}`,
+      ),
+      seen(
+        'a start on a disk that cannot be written to says so without a stack',
+        isReadOnly && !start2.ok && /cannot be written/.test(start2.said) && !/\n\s+at /.test(start2.said),
+        start2.said.trim(),
+      ),
+    ];
+  } finally {
+    unmount(store);
+    removeStore(store);
+  }
+}
+
+/** A start on something that is no store. */
+async function noStore(): Promise<Seen> {
+  const store = newStore();
+  try {
+    mkdirSync(path.join(store, 'coulee.db'));
+    const { ok, said } = prepare(store);
+    return seen(
+      'a start on something that is no store says so without a stack',
+      !ok && !/\n\s+at /.test(said),
+      said.trim(),
+    );
+  } finally {
+    removeStore(store);
+  }
+}
+
+/** Everything that can be wrong with a store while it is used. */
+export async function faults(): Promise<Seen[]> {
+  return [
+    await moved(),
+    await taken(),
+    await locked(),
+    await lostFile(),
+    await noStore(),
+    ...(await smallDisk()),
+  ];
+}

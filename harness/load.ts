@@ -1,0 +1,120 @@
+import sharp from 'sharp';
+import { ask, edit, editor, lostOf, read, type Editor } from './client';
+import { quantile, randomFrom, seen, type Seen } from './report';
+import { memoryOf, withServer } from './server';
+
+const CLIENTS = 50;
+/** Between one thing and the next, as somebody who works fast. */
+const THINK_MS = { least: 200, most: 1000 };
+/** Of ten things that are done, so many are this. */
+const CASES = 1.5;
+const IMPORTS = 0.5;
+const CASE = 'phone-375x667-2x-home.0.light';
+
+interface Log {
+  saves: number[];
+  cases: number[];
+  imports: number[];
+  faults: string[];
+  refused: number;
+}
+
+async function timed(log: number[], work: () => Promise<number>): Promise<number> {
+  const start = performance.now();
+  const status = await work();
+  log.push(performance.now() - start);
+  return status;
+}
+
+/** A drawing that takes seconds in a kilobyte, as somebody’s export may be. */
+const slow = new TextEncoder().encode(
+  '<svg xmlns="http://www.w3.org/2000/svg" width="3000" height="3000"><filter id="f"><feTurbulence baseFrequency="0.02" numOctaves="9"/></filter><rect width="3000" height="3000" filter="url(#f)"/></svg>',
+);
+
+async function importing(address: string, id: string, random: () => number): Promise<number> {
+  const background = { r: random() * 255, g: random() * 255, b: random() * 255 };
+  const png = await sharp({ create: { width: 1200, height: 900, channels: 3, background } })
+    .png()
+    .toBuffer();
+  return (await ask(address, 'POST', `/api/projects/${id}/files?name=a.png`, png)).status;
+}
+
+async function drawing(address: string, id: string, caseId: string): Promise<number> {
+  const answer = await ask(
+    address,
+    'GET',
+    `/api/projects/${id}/scenes/winter-splash/cases/${caseId}?scale=1`,
+  );
+  await answer.arrayBuffer();
+  return answer.status;
+}
+
+/** One who works until the time is up. */
+async function client(
+  address: string,
+  who: Editor,
+  until: number,
+  random: () => number,
+  log: Log,
+): Promise<void> {
+  while (Date.now() < until) {
+    const dice = random() * 10;
+    const status =
+      dice < IMPORTS
+        ? await timed(log.imports, () => importing(address, who.id, random))
+        : dice < IMPORTS + CASES
+          ? await timed(log.cases, () => drawing(address, who.id, CASE))
+          : await timed(log.saves, () => edit(address, who));
+    if (status === 503) log.refused++;
+    else if (status >= 500 || status === 0) log.faults.push(`${status}`);
+    else if (status >= 400) log.faults.push(`${status}`);
+    await new Promise((resolve) =>
+      setTimeout(resolve, THINK_MS.least + random() * (THINK_MS.most - THINK_MS.least)),
+    );
+  }
+}
+
+const ms = (values: readonly number[]) =>
+  `${values.length}, p50 ${Math.round(quantile(values, 0.5))} ms, p95 ${Math.round(quantile(values, 0.95))} ms`;
+
+/** Fifty people who work at the same time, one of whom imports drawings that take long. @param seconds how long */
+export const load = (seed: number, seconds: number): Promise<Seen[]> =>
+  withServer(async ({ address, child }) => {
+    const random = randomFrom(seed);
+    const log: Log = { saves: [], cases: [], imports: [], faults: [], refused: 0 };
+    const editors: Editor[] = [];
+    for (let i = 0; i < CLIENTS; i++) editors.push(await editor(address));
+    let peak = 0;
+    const watch = setInterval(() => (peak = Math.max(peak, memoryOf(child.pid!))), 250);
+    try {
+      const until = Date.now() + seconds * 1000;
+      const slowOne = async () => {
+        while (Date.now() < until) {
+          const answer = await ask(
+            address,
+            'POST',
+            `/api/projects/${editors[0]!.id}/files?name=slow.svg`,
+            slow,
+          );
+          if (answer.status >= 500) log.faults.push(`slow drawing ${answer.status}`);
+        }
+      };
+      await Promise.all([slowOne(), ...editors.map((who) => client(address, who, until, random, log))]);
+    } finally {
+      clearInterval(watch);
+    }
+    let lost = 0;
+    for (const who of editors) lost += lostOf(who, await read(address, who.id));
+    return [
+      seen('nothing that was saved is lost', lost === 0, `${lost} lost of ${log.saves.length}`),
+      seen(
+        'nothing fails',
+        log.faults.length === 0,
+        `${log.faults.length} (${log.faults.slice(0, 5).join(', ')}), ${log.refused} asked to come again`,
+      ),
+      seen('a save is answered', log.saves.length > 0, ms(log.saves)),
+      seen('a case is drawn beside slow drawings', log.cases.length > 0, ms(log.cases)),
+      seen('a picture is taken in', true, ms(log.imports)),
+      seen('memory is bounded', peak < 4e9, `${Math.round(peak / 1e6)} MB at most`),
+    ];
+  });
