@@ -84,7 +84,7 @@ test.describe('a server that others can reach', () => {
     await page.getByRole('region', { name: 'Layer Harbour' }).getByRole('button', { name: 'hide' }).click();
     const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
     await expect(dialog).toBeVisible();
-    await expect(saving).toHaveText('not saved: enter the passphrase');
+    await expect(saving).toHaveText('passphrase needed');
     expect(await seriousFindings(page)).toEqual([]);
     await page.keyboard.type('quiet water');
     await page.keyboard.press('Enter');

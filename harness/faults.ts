@@ -1,8 +1,8 @@
-import { spawnSync } from 'node:child_process';
-import { existsSync, mkdirSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'better-sqlite3';
 import { ask, edit, editor, read } from './client';
+import { fill, mount, mountSmall, unmount } from './disk';
 import { seen, type Seen } from './report';
 import { newStore, prepare, readyStore, removeStore, serve, withServer } from './server';
 
@@ -70,30 +70,10 @@ const lostFile = () =>
     );
   });
 
-const mount = (...args: string[]) => spawnSync('mount', args).status === 0;
-const unmount = (folder: string) => spawnSync('umount', ['-l', folder]).status === 0;
-
-/** Fills the disk of a store until nothing more goes on it. @returns a function that makes room again */
-function fill(folder: string): () => void {
-  const file = path.join(folder, 'filler');
-  for (let size = 1 << 20; size >= 1; size >>= 1) {
-    for (;;) {
-      const before = existsSync(file) ? statSync(file).size : 0;
-      try {
-        writeFileSync(file, Buffer.alloc(size), { flag: 'a' });
-      } catch {
-        break;
-      }
-      if (statSync(file).size - before < size) break;
-    }
-  }
-  return () => rmSync(file);
-}
-
 /** On a small disk of its own: full, and not writable. Only where one may mount. */
 async function smallDisk(): Promise<Seen[]> {
   const store = newStore();
-  if (!mount('-t', 'tmpfs', '-o', 'size=24m', 'coulee', store)) {
+  if (!mountSmall(store, '24m')) {
     removeStore(store);
     return [seen('a full disk', true, 'not tried: nothing can be mounted here')];
   }

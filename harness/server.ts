@@ -7,6 +7,7 @@ import path from 'node:path';
 /** A server of the built product with a store of its own, as `npm start` would have it. */
 export interface Served {
   address: string;
+  port: number;
   /** its process, which can be killed at any moment */
   child: ChildProcess;
   stop: () => Promise<void>;
@@ -51,11 +52,17 @@ const pause = (ms: number) => new Promise((resolve) => setTimeout(resolve, ms));
 
 const START_MS = 60_000;
 
+interface How {
+  /** a free one when absent */
+  port?: number;
+  env?: Record<string, string>;
+}
+
 /** Starts a server on a prepared store. @throws when it does not answer within a minute */
-export async function serve(store: string): Promise<Served> {
-  const port = await freePort();
+export async function serve(store: string, how: How = {}): Promise<Served> {
+  const port = how.port ?? (await freePort());
   const child = spawn(process.execPath, ['scripts/serve.mjs'], {
-    env: envOf(store, port),
+    env: { ...envOf(store, port), ...how.env },
     stdio: ['ignore', 'ignore', process.env.HARNESS_LOG ? 'inherit' : 'ignore'],
   });
   const ended = new Promise<void>((resolve) => child.once('exit', () => resolve()));
@@ -72,7 +79,7 @@ export async function serve(store: string): Promise<Served> {
     child.kill('SIGTERM');
     return ended;
   };
-  return { address, child, stop };
+  return { address, port, child, stop };
 }
 
 let template: string | null = null;

@@ -8,6 +8,7 @@ export function EnterPage({ to }: { to: string }) {
   return (
     <main className="start" id="main">
       <h1>Coulee</h1>
+      <p className="quiet lead-in">This server can be reached by others, so it asks for its passphrase.</p>
       <PassphraseForm
         onEntered={() => {
           router.replace(to);

@@ -17,7 +17,7 @@ export function StoreFault({ title, words, address, raw }: Props) {
       <p className="problem" role="alert">
         {words}
       </p>
-      <p>What was saved before is not touched by it.</p>
+      <p>{raw ? 'Other projects are not touched by it.' : 'What was saved before is not touched by it.'}</p>
       <p className="ways-out">
         <a className="btn btn-primary" href={address}>
           Try again

@@ -42,8 +42,9 @@ function Taken({ taken, sides }: { taken: Merged['taken']; sides: Sides }) {
   return (
     <details className="clash-taken">
       <summary>
-        {taken.length} {taken.length === 1 ? 'change fits' : 'changes fit'} together and{' '}
-        {taken.length === 1 ? 'is' : 'are'} taken as {taken.length === 1 ? 'it is' : 'they are'}
+        {taken.length === 1
+          ? 'One other change, which only one side made, is taken'
+          : `${taken.length} other changes, which only one side made, are taken`}
       </summary>
       <ul>
         {taken.map(({ place, from }) => (

@@ -7,13 +7,13 @@ import { committedOf, redo, undo } from '../state/edit';
 import type { Saving } from '../state/workbench';
 
 const WORDS: Record<Saving | 'unsaved' | 'locked', string> = {
-  locked: 'not saved: enter the passphrase',
+  locked: 'passphrase needed',
   unsaved: 'not saved yet',
   saved: 'saved',
   saving: 'saving…',
   offline: 'not saved, trying again',
   refused: 'not saved',
-  conflict: 'changed elsewhere',
+  conflict: 'two versions',
 };
 
 /** Where saving stands, and the way back and forth. */
