@@ -22,7 +22,9 @@ const config = {
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
-  transformIgnorePatterns: ['/node_modules/(?!(commander|comlink|p-queue|p-timeout|eventemitter3|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|lru-cache)/)'],
+  transformIgnorePatterns: [
+    '/node_modules/(?!(commander|comlink|p-queue|p-timeout|eventemitter3|file-type|strtok3|token-types|uint8array-extras|@tokenizer|@borewit|lru-cache)/)',
+  ],
   modulePathIgnorePatterns: ['<rootDir>/.next/', '<rootDir>/store/'],
 };
 
