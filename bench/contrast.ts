@@ -1,8 +1,8 @@
 import { label as below } from '../src/core/placing/presets';
 import type { Layer, TextLayer } from '../src/core/scene/scene';
-import { lu } from '../src/core/scene/values';
+import { lu } from '../src/core/values/values';
 import { contrastOf } from '../src/core/survey/contrast';
-import { summarise } from '../src/core/survey/summary';
+import { summarise } from '../src/core/solve/summary';
 import { surveyAgain, surveyRunning } from '../src/core/survey/again';
 import { survey, surveyEach, type SurveyInput } from '../src/core/survey/survey';
 import { DEFAULT_LIMITS } from '../src/core/measure/defaults';

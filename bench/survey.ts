@@ -5,7 +5,7 @@ import { fromSize } from '../src/core/geometry/rect';
 import { placePicture, type FitInput } from '../src/core/fit/place';
 import type { Fit } from '../src/core/fit/rule';
 import { naturalSizeOf } from '../src/core/pictures/choose';
-import { lu, APPEARANCES } from '../src/core/scene/values';
+import { lu, APPEARANCES } from '../src/core/values/values';
 import { casesOf } from '../src/core/screens/cases';
 import { readCatalogue } from '../src/core/screens/catalogue';
 import { distinctCases } from '../src/core/screens/likeness';

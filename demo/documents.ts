@@ -1,10 +1,10 @@
 import { DEFAULT_LIMITS } from '../src/core/measure/defaults';
-import type { Documents } from '../src/core/scene/documents';
+import type { Documents } from '../src/core/project/documents';
 import { fillScreen } from '../src/core/placing/presets';
 import type { Cut, Picture, Rendition } from '../src/core/pictures/picture';
-import { SCHEMA_VERSION } from '../src/core/scene/project';
+import { SCHEMA_VERSION } from '../src/core/project/project';
 import type { Scene } from '../src/core/scene/scene';
-import { percent, type Appearance } from '../src/core/scene/values';
+import { percent, type Appearance } from '../src/core/values/values';
 import {
   bars,
   emblem,

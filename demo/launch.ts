@@ -1,4 +1,4 @@
-import type { Launch, Target } from '../src/core/launch/launch';
+import type { Launch, Target } from '../src/core/project/launch';
 import type { Screen } from '../src/core/screens/screen';
 
 const HAND: Screen['kind'][] = [

@@ -1,8 +1,9 @@
 import type { AxisRule, Edge } from '../src/core/placing/rule';
-import type { Bars, Scene } from '../src/core/scene/scene';
+import type { Scene } from '../src/core/scene/scene';
+import type { Bars } from '../src/core/screens/bar-rules';
 import type { Acceptance } from '../src/core/measure/accept';
 import { fillScreen } from '../src/core/placing/presets';
-import { lu, percent } from '../src/core/scene/values';
+import { lu, percent } from '../src/core/values/values';
 import { bars, emblem, fit, ground, held, margin, ownShape, wordmark } from './rules';
 
 /** The splash once everything that was wrong with it is mended: clear on every screen. */

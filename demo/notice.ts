@@ -1,6 +1,6 @@
 import type { Edge, Placing } from '../src/core/placing/rule';
 import type { Layer, Scene } from '../src/core/scene/scene';
-import { lu, percent } from '../src/core/scene/values';
+import { lu, percent } from '../src/core/values/values';
 import { bars, emblem, fit, ground, inTheMiddle, margin, ownShape, smallText } from './rules';
 
 /** A notice as somebody first puts it together: what usually goes wrong, one thing after another. */

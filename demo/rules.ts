@@ -1,7 +1,8 @@
 import type { Fit } from '../src/core/fit/rule';
 import type { AxisRule, Placing } from '../src/core/placing/rule';
-import type { Bars, Layer, Margin } from '../src/core/scene/scene';
-import { lu, percent, type Colour } from '../src/core/scene/values';
+import type { Layer } from '../src/core/scene/scene';
+import type { Bars, Margin } from '../src/core/screens/bar-rules';
+import { lu, percent, type Colour } from '../src/core/values/values';
 import type { TextStyle } from '../src/core/text/style';
 
 /** What the scenes of the demo have in common. */

@@ -1,7 +1,7 @@
 import { fillScreen } from '../src/core/placing/presets';
 import type { Edge } from '../src/core/placing/rule';
 import type { PanelLayer, Scene, TextLayer } from '../src/core/scene/scene';
-import { lu } from '../src/core/scene/values';
+import { lu } from '../src/core/values/values';
 import { bars, emblem, fit, ground, inTheMiddle, margin, ownShape, shareOfWidth, smallText } from './rules';
 
 const pad = lu(20);

@@ -1,10 +1,10 @@
 import type { Fit, FitSize, Repeat } from '../src/core/fit/rule';
 import { fillScreen } from '../src/core/placing/presets';
 import type { AxisRule, Extent } from '../src/core/placing/rule';
-import type { Documents } from '../src/core/scene/documents';
+import type { Documents } from '../src/core/project/documents';
 import type { Layer, PictureLayer, Scene } from '../src/core/scene/scene';
 import type { ProjectFont, TextStyle } from '../src/core/text/style';
-import { lu, percent } from '../src/core/scene/values';
+import { lu, percent } from '../src/core/values/values';
 
 export const AGREEMENT_PROJECT = 'agreement';
 

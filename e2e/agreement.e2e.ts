@@ -1,6 +1,6 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { test } from './test';
-import type { Documents } from '../src/core/scene/documents';
+import type { Documents } from '../src/core/project/documents';
 import { difference, inkOf, raster, type Raster } from './pixels';
 import { AGREEMENT_PROJECT, GROUND, HELD, LETTERS, PAINTED_SCENES, WAYS, type Way } from './agreement-scenes';
 

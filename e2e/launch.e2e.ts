@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { test } from './test';
-import { easingOf, EASING_KEYWORDS } from '../src/core/launch/easing';
+import { easingOf, EASING_KEYWORDS } from '../src/core/project/easing';
 import { seriousFindings, tabTo, undo } from './fixtures';
 import { difference, raster } from './pixels';
 

@@ -1,5 +1,5 @@
-import type { Documents } from '../src/core/scene/documents';
-import { changeBetween } from '../src/core/scene/change';
+import type { Documents } from '../src/core/project/documents';
+import { changeBetween } from '../src/core/patch/change';
 
 /** A request as a page of the server itself would send it. @throws when there is no answer */
 export const ask = (address: string, method: string, route: string, body?: unknown, headers = {}) =>

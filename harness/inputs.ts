@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import sharp from 'sharp';
-import { changeBetween } from '../src/core/scene/change';
+import { changeBetween } from '../src/core/patch/change';
 import type { Stored } from './client';
 
 /** What a request is made of. */

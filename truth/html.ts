@@ -1,8 +1,8 @@
 import type { Fit } from '../src/core/fit/rule';
 import type { Axis } from '../src/core/geometry/rect';
-import type { Paint } from '../src/core/scene/paint';
+import type { Paint } from '../src/core/values/paint';
 import type { Layer, PanelLayer, PictureLayer, Scene, TextLayer } from '../src/core/scene/scene';
-import type { Colour, Length } from '../src/core/scene/values';
+import type { Colour, Length } from '../src/core/values/values';
 import type { MadeFile } from './pictures';
 import { glassOf } from './glass-html';
 import { plain, PlacingCss } from './placing-css';

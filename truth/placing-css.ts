@@ -1,7 +1,7 @@
 import type { Axis } from '../src/core/geometry/rect';
 import type { AxisRule, Basis, Bound, Edge, Extent, Placing, Region } from '../src/core/placing/rule';
 import type { Layer, PictureLayer } from '../src/core/scene/scene';
-import type { Length } from '../src/core/scene/values';
+import type { Length } from '../src/core/values/values';
 import type { MadeFile } from './pictures';
 import type { HeldScreen } from './screens';
 

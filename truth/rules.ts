@@ -1,7 +1,7 @@
 import { FIT_NAMES, type Fit, type FitSize, type Repeat } from '../src/core/fit/rule';
 import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../src/core/placing/rule';
-import type { Paint } from '../src/core/scene/paint';
-import type { Length } from '../src/core/scene/values';
+import type { Paint } from '../src/core/values/paint';
+import type { Length } from '../src/core/values/values';
 import type { Random } from './random';
 
 /** Random rules: placing, fits, paints. */

@@ -1,7 +1,7 @@
 import catalogue from '../../data/screens.json';
 import { readCatalogue } from '@/core/screens/catalogue';
 import type { Screen } from '@/core/screens/screen';
-import type { Project } from '@/core/scene/project';
+import type { Project } from '@/core/project/project';
 
 const screens = readCatalogue(catalogue);
 

@@ -3,7 +3,7 @@ import { because, causeOf } from '@/core/findings/because';
 import type { Finding } from '@/core/findings/finding';
 import { steps } from '@/core/explain/reason';
 import type { MeasureName } from '@/core/measure/limit';
-import { applyPatch } from '@/core/scene/patch';
+import { applyPatch } from '@/core/patch/patch';
 import { isPortrait, orientationOf } from '@/core/screens/turn';
 import { survey, surveyInput } from '@/core/survey/survey';
 import { tellingCases } from '@/core/solve/telling';

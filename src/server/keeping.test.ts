@@ -10,8 +10,8 @@ import {
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
-import { changeBetween } from '@/core/scene/change';
-import type { Documents } from '@/core/scene/documents';
+import { changeBetween } from '@/core/patch/change';
+import type { Documents } from '@/core/project/documents';
 import { getDb } from './db/client';
 import { holdStore } from './db/hold';
 import { history } from './db/schema';

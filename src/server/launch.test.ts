@@ -1,8 +1,8 @@
-import { easingOf } from '@/core/launch/easing';
+import { easingOf } from '@/core/project/easing';
 import { launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
 import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
-import type { Documents } from '@/core/scene/documents';
-import { applyPatch } from '@/core/scene/patch';
+import type { Documents } from '@/core/project/documents';
+import { applyPatch } from '@/core/patch/patch';
 import { tellingCases } from '@/core/solve/telling';
 import { survey, surveyInput } from '@/core/survey/survey';
 import { demo } from './testing/demo';

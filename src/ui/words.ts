@@ -1,13 +1,13 @@
 import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
 import type { Outcome } from '@/core/measure/judge';
-import { saySize } from '@/core/formats/numbers';
+import { saySize } from '@/core/words/numbers';
 import type { Cut, Rendition } from '@/core/pictures/picture';
-import type { Appearance } from '@/core/scene/values';
+import type { Appearance } from '@/core/values/values';
 import type { Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 import { orientationOf, type Orientation } from '@/core/screens/turn';
-import type { CaseSummary } from '@/core/survey/summary';
+import type { CaseSummary } from '@/core/solve/summary';
 import { sayFigure } from '@/core/measure/words';
 
 /** Outcomes have shapes, so that nothing is said by colour alone. */

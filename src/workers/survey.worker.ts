@@ -3,11 +3,11 @@ import * as Comlink from 'comlink';
 import { casesOf, type Case } from '@/core/screens/cases';
 import { countedCases, type Ratios } from '@/core/screens/counted';
 import type { Screen } from '@/core/screens/screen';
-import { APPEARANCES, type Appearance } from '@/core/scene/values';
+import { APPEARANCES, type Appearance } from '@/core/values/values';
 import type { Needed } from '@/core/pictures/check';
 import type { Cut } from '@/core/pictures/picture';
 import { pixelsNeeded } from '@/core/survey/needed';
-import { summarise, tally, type CaseSummary, type Tally } from '@/core/survey/summary';
+import { summarise, tally, type CaseSummary, type Tally } from '@/core/solve/summary';
 import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { advising, filesTried, type Advice, type Asked, type Progress } from '@/core/findings/advise';
 import { because } from '@/core/findings/because';
@@ -19,14 +19,14 @@ import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
 import type { LaunchKept } from '@/core/launch/faults';
 import { launchIn } from '@/core/launch/survey';
 import { windowsAllow } from '@/core/launch/windows';
-import { applyPatch, type Patch } from '@/core/scene/patch';
+import { applyPatch, type Patch } from '@/core/patch/patch';
 import { weightsOf } from '@/core/screens/weights';
 import { positionOf, seenParts, type SeenParts } from '@/core/solve/layer';
 import type { PositionAnswer } from '@/core/solve/position';
 import { stretchesOf, type Across, type Stretch } from '@/core/solve/stretches';
 import { tellingCases } from '@/core/solve/telling';
 import { distinctCases } from '@/core/screens/likeness';
-import { markOf, type Mark } from '@/core/survey/mark';
+import { markOf, type Mark } from '@/core/solve/mark';
 import { offerScrim, type ScrimOffer } from '@/core/findings/offer-scrim';
 import { surveyAgain, surveyRunning } from '@/core/survey/again';
 import { samePixels, type Earlier } from '@/core/survey/earlier';
@@ -38,7 +38,7 @@ import {
   type Outside,
   type SurveyInput,
 } from '@/core/survey/survey';
-import { filesOfScene, fontsOfScene, type Documents } from '@/core/scene/documents';
+import { filesOfScene, fontsOfScene, type Documents } from '@/core/project/documents';
 import { createFilePixels } from './file-pixels';
 
 /** What a survey of everything says. */

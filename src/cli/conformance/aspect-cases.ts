@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { fromSize } from '@/core/geometry/rect';
 import { resolveBoxes } from '@/core/placing/resolve';
 import type { AxisRule, Bound, Extent, Placing, Ratio } from '@/core/placing/rule';
-import { percent } from '@/core/scene/values';
+import { percent } from '@/core/values/values';
 import { cssLength } from './css';
 import { missFields, type Verdict } from './report';
 

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { lu } from '@/core/scene/values';
+import { lu } from '@/core/values/values';
 import { cssPosition, cssRepeat } from './css';
 import { runConformance } from './run';
 

@@ -1,5 +1,5 @@
 import { parse, type CssNode } from 'css-tree';
-import { lu, percent, type Length } from '@/core/scene/values';
+import { lu, percent, type Length } from '@/core/values/values';
 import type { Align, Fit, FitSize, Repeat } from '@/core/fit/rule';
 
 type AxisPosition = Extract<Align, { kind: 'position' }>['x'];

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { fromSize, inset } from '@/core/geometry/rect';
 import { resolveBoxes } from '@/core/placing/resolve';
 import { Basis, Edge, Placing, Region, type AxisRule, type Bound, type Extent } from '@/core/placing/rule';
-import { PlainLength } from '@/core/scene/values';
+import { PlainLength } from '@/core/values/values';
 import { missFields, type Verdict } from './report';
 
 const Size = z.object({ width: z.number(), height: z.number() });

@@ -1,9 +1,9 @@
-import { sayNumber } from '../formats/numbers';
+import { sayNumber } from '../words/numbers';
 import { extent as extentOf, span, type Axis } from '../geometry/rect';
 import type { Basis, Edge, Extent, Region } from '../placing/rule';
 import { other } from '../placing/sizes';
 import { isPlaced } from '../scene/scene';
-import { isPercent } from '../scene/values';
+import { isPercent } from '../values/values';
 import {
   AXIS_WORDS,
   axisWords,

@@ -1,4 +1,4 @@
-import { sayContrast } from '../formats/numbers';
+import { sayContrast } from '../words/numbers';
 import { contrastsOf, tenthOf } from '../measure/contrast';
 import { colourAt, hexOf } from '../pixels/raster';
 import { inkOn } from '../survey/contrast';

@@ -1,5 +1,5 @@
 import { paintedRect } from '../fit/tiles';
-import { sayNumber, sayRatio, sayTimes } from '../formats/numbers';
+import { sayNumber, sayRatio, sayTimes } from '../words/numbers';
 import { distances, extent, type Axis, type Side } from '../geometry/rect';
 import { sayFit } from '../sentences/fit';
 import { AXIS_WORDS } from '../sentences/words';

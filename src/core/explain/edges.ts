@@ -1,4 +1,4 @@
-import { sayArea, sayLength, sayNumber } from '../formats/numbers';
+import { sayArea, sayLength, sayNumber } from '../words/numbers';
 import { distances, meet, SIDES, type PerSide, type Side } from '../geometry/rect';
 import { visibleDrawing } from '../measure/clearance';
 import { AXIS_WORDS } from '../sentences/words';

@@ -1,5 +1,5 @@
-import { sayNumber, sayRatio, sayShare, sayTimes } from '../formats/numbers';
-import { sayLetters } from '../formats/words';
+import { sayNumber, sayRatio, sayShare, sayTimes } from '../words/numbers';
+import { sayLetters } from '../words/words';
 import { extent, type Axis, type Side } from '../geometry/rect';
 import { AXIS_WORDS } from '../sentences/words';
 import type { Case } from '../screens/cases';

@@ -1,4 +1,4 @@
-import { sayDensity } from '../formats/numbers';
+import { sayDensity } from '../words/numbers';
 import { sameDensity, type Rendition } from '../pictures/picture';
 import { isPortrait } from '../screens/turn';
 import type { Asked, Context } from './context';

@@ -1,4 +1,4 @@
-import { sayNumber } from '../formats/numbers';
+import { sayNumber } from '../words/numbers';
 import { extent as extentOf, type Axis } from '../geometry/rect';
 import { AXIS_WORDS } from '../sentences/words';
 import type { Asked, Context } from './context';

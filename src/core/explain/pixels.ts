@@ -1,4 +1,4 @@
-import { sayNumber, sayPixels, sayShare, sayTimes } from '../formats/numbers';
+import { sayNumber, sayPixels, sayShare, sayTimes } from '../words/numbers';
 import { right, bottom, type Side } from '../geometry/rect';
 import { drawnLayer, type Asked, type Context } from './context';
 import { whyDrawnEdge, whyScale } from './drawn';

@@ -1,4 +1,4 @@
-import { sayNumber } from '../formats/numbers';
+import { sayNumber } from '../words/numbers';
 import { distances, extent, type Axis, type Side } from '../geometry/rect';
 import type { Rotation, Screen } from '../screens/screen';
 import { isPortrait, orientationOf, turn } from '../screens/turn';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { Placing } from '../placing/rule';
 import { setAt, valueAt, type Path } from '../sentences/parts';
 import type { Layer, PanelLayer, PictureLayer } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { casesOf } from '../screens/cases';
 import { surveyCase } from '../survey/survey';
 import { edgesOf, fitOf, inputOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';

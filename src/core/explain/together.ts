@@ -1,4 +1,4 @@
-import { sayArea, sayNumber } from '../formats/numbers';
+import { sayArea, sayNumber } from '../words/numbers';
 import type { Axis } from '../geometry/rect';
 import { overlapWith } from '../measure/overlap';
 import { standingOf } from '../survey/together';

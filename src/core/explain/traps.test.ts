@@ -2,7 +2,7 @@ import { fillScreen } from '../placing/presets';
 import type { Extent, Placing } from '../placing/rule';
 import { findCase } from '../screens/cases';
 import type { Layer, PanelLayer, Scene } from '../scene/scene';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import {
   edgesOf as edges,
   fitOf as fit,

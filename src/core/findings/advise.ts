@@ -1,11 +1,11 @@
-import { filesOf, type Documents } from '../scene/documents';
-import { applyPatch } from '../scene/patch';
+import { filesOf, type Documents } from '../project/documents';
+import { applyPatch } from '../patch/patch';
 import { Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
 import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput, type Outside } from '../survey/survey';
-import { tally } from '../survey/summary';
+import { tally } from '../solve/summary';
 import type { Outcome } from '../measure/judge';
 import { findingsOf, score, type Finding } from './finding';
 import { costsOf } from './costs';

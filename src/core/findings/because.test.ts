@@ -1,7 +1,7 @@
 import { demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
 import { explain } from '../explain/figure';
 import { steps } from '../explain/reason';
-import { sayLength, sayNumber, sayPixels } from '../formats/numbers';
+import { sayLength, sayNumber, sayPixels } from '../words/numbers';
 import { sayValue } from '../measure/words';
 import { measuresFor, type Limit, type MeasureName } from '../measure/limit';
 import { LAYER_ROLES } from '../scene/scene';

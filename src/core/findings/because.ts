@@ -1,5 +1,5 @@
 import { explain } from '../explain/figure';
-import { capitalised } from '../formats/words';
+import { capitalised } from '../words/words';
 import { reason, steps, type Figure, type Reason } from '../explain/reason';
 import { sayFigure, sayLimit } from '../measure/words';
 import type { LayerMeasure, MeasureName } from '../measure/limit';

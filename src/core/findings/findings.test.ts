@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { fillScreen } from '../placing/presets';
 import type { Limit, MeasureName } from '../measure/limit';
-import { percent } from '../scene/values';
+import { percent } from '../values/values';
 import type { Case } from '../screens/cases';
 import { survey, type PictureResult, type SurveyInput } from '../survey/survey';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';

@@ -1,11 +1,11 @@
 import { DEFAULT_LIMITS } from '../measure/defaults';
 import { fillScreen } from '../placing/presets';
-import { percent } from '../scene/values';
+import { percent } from '../values/values';
 import { casesOf } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
 import { weightsOf } from '../screens/weights';
-import { markOf, type Mark } from '../survey/mark';
-import { summarise, weightedTotals } from '../survey/summary';
+import { markOf, type Mark } from '../solve/mark';
+import { summarise, weightedTotals } from '../solve/summary';
 import { survey } from '../survey/survey';
 import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { byScreen } from './by-screen';

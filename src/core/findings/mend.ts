@@ -1,6 +1,6 @@
 import type { Picture } from '../pictures/picture';
-import type { Documents } from '../scene/documents';
-import { diff, type Patch } from '../scene/patch';
+import type { Documents } from '../project/documents';
+import { diff, type Patch } from '../patch/patch';
 import { withFits, withPlacings } from '../scene/rules';
 import { isPlaced, type Layer, type PictureLayer, type PlacedLayer, type Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';

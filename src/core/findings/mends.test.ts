@@ -1,8 +1,8 @@
 import { demoDocuments } from '../../../demo/documents';
 import { demo, demoCases, demoInput, demoRenditions, madeUpPixels } from '../../../demo/testing';
-import { Documents, filesOfScene } from '../scene/documents';
+import { Documents, filesOfScene } from '../project/documents';
 import type { AxisRule } from '../placing/rule';
-import { applyPatch } from '../scene/patch';
+import { applyPatch } from '../patch/patch';
 import { isPlaced } from '../scene/scene';
 import { survey } from '../survey/survey';
 import { fitOf } from '../scene/when';

@@ -1,7 +1,7 @@
-import { applyPatch } from '../scene/patch';
-import { Documents } from '../scene/documents';
+import { applyPatch } from '../patch/patch';
+import { Documents } from '../project/documents';
 import type { Layer, PictureLayer } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { filePixelsOf } from '../pixels/file';
 import { survey, surveyInput } from '../survey/survey';
 import { demo, demoCases } from '../../../demo/testing';

@@ -1,4 +1,4 @@
-import { diff, type Patch } from '../scene/patch';
+import { diff, type Patch } from '../patch/patch';
 import { isPlaced } from '../scene/scene';
 import { survey, surveyInput, type CaseResult } from '../survey/survey';
 import { openOn, type Asked } from './advise';

@@ -1,5 +1,5 @@
-import { applyPatch } from '../scene/patch';
-import { Documents } from '../scene/documents';
+import { applyPatch } from '../patch/patch';
+import { Documents } from '../project/documents';
 import { demoDocuments } from '../../../demo/documents';
 import { isPlaced } from '../scene/scene';
 import { fittingRules } from '../scene/rules';

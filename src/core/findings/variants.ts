@@ -1,12 +1,12 @@
 import { FIT_LABELS, FIT_PRESETS, withPreset } from '../fit/presets';
-import { sayShare } from '../formats/numbers';
+import { sayShare } from '../words/numbers';
 import { mapMeasured } from '../placing/measured';
 import type { AxisRule, Placing, Region } from '../placing/rule';
-import type { Documents } from '../scene/documents';
-import { diff, type Patch } from '../scene/patch';
+import type { Documents } from '../project/documents';
+import { diff, type Patch } from '../patch/patch';
 import { presetOfAll, withFits, withPlacings } from '../scene/rules';
 import { isPlaced, type PlacedLayer } from '../scene/scene';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 
 /** Parts of a rule of which several values can be compared. */
 export const COMPARED = ['fit', 'position', 'size', 'region', 'picture'] as const;

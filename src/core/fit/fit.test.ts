@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { area, bottom, fromSize, right, type Rect } from '../geometry/rect';
 import { rect, repeatedFit, share, singleFit, size } from '../testing/arbitraries';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { placePicture, type Placement } from './place';
 import { centredByInk, FIT_PRESETS, presetOf, withoutInkShift, withPreset } from './presets';
 import { Fit, type FitSize } from './rule';

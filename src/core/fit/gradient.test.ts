@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { rect } from '../testing/arbitraries';
-import { Gradient } from '../scene/paint';
+import { Gradient } from '../values/paint';
 import { over } from '../pixels/colour';
 import { rgbaOf } from '../pixels/raster';
 import { colourer, placePaint, straightStops, type ColourStop } from './gradient';

@@ -1,7 +1,7 @@
 import { hexAlphaOf, rgbaOf, type Rgba } from '../pixels/raster';
 import { area, bottom, right, type Rect } from '../geometry/rect';
-import type { Gradient, Paint } from '../scene/paint';
-import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
+import type { Gradient, Paint } from '../values/paint';
+import { resolveColour, type Appearance, type NamedValue } from '../values/values';
 
 interface Point {
   x: number;

@@ -8,7 +8,7 @@ import {
   type Rect,
   type Size,
 } from '../geometry/rect';
-import { resolveLength, type Length, type NamedValue } from '../scene/values';
+import { resolveLength, type Length, type NamedValue } from '../values/values';
 import { isRepeating, type Fit, type FitSize, type Repeat } from './rule';
 
 /** Tiles along one axis: the anchored one starts at the drawn rectangle, the next `pitch` further on. */

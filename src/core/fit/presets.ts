@@ -1,4 +1,4 @@
-import { percent, percentOf } from '../scene/values';
+import { percent, percentOf } from '../values/values';
 import { isRepeating, type Fit, type FitName, type Repeat } from './rule';
 
 /** The sizes of fit that a picture is tried with, and tile: natural size, repeated both ways. */

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import type { Axis } from '../geometry/rect';
-import { Length } from '../scene/values';
+import { Length } from '../values/values';
 
 export const FIT_NAMES = [
   'cover',

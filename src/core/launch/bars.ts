@@ -1,4 +1,4 @@
-import { sayLength } from '../formats/numbers';
+import { sayLength } from '../words/numbers';
 import { moveBetween, type Rect } from '../geometry/rect';
 import type { BarResult } from '../screens/bars';
 import type { CaseResult, PlacedResult } from '../survey/result';

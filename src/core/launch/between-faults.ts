@@ -1,6 +1,6 @@
-import { sayLength, sayNumber, sayRatio, sayShare } from '../formats/numbers';
+import { sayLength, sayNumber, sayRatio, sayShare } from '../words/numbers';
 import { hexOf } from '../pixels/raster';
-import type { Bars } from '../scene/scene';
+import type { Bars } from '../screens/bar-rules';
 import type { Case } from '../screens/cases';
 import {
   barChanges,

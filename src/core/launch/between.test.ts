@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { filePixelsOf } from '../pixels/file';
 import type { Layer, PictureLayer, Scene } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { surveyCase } from '../survey/survey';
 import { edgesOf, inputOf, middleOf, pictureLayer, pictureOf, UPRIGHT } from '../testing/scenes';
 import { barChanges, movedByBars, sayBarChange, sayMoved } from './bars';

@@ -1,7 +1,7 @@
 import type { Picture } from '../pictures/picture';
-import { coloursOf } from '../scene/paint';
+import { coloursOf } from '../values/paint';
 import type { Scene } from '../scene/scene';
-import { plainOf, type NamedValue } from '../scene/values';
+import { plainOf, type NamedValue } from '../values/values';
 
 /** Names of the layers that have nothing for dark, so that they look there as they do in light. */
 export function lightOnly(

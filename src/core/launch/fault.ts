@@ -1,5 +1,5 @@
-import type { Target } from './launch';
-import type { LaunchRule } from './limits';
+import type { Target } from '../project/launch';
+import type { LaunchRule } from '../project/launch-limits';
 
 /** What a rule says of one case. */
 export interface LaunchFault {

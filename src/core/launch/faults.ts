@@ -1,10 +1,10 @@
-import type { Documents } from '../scene/documents';
+import type { Documents } from '../project/documents';
 import type { Case } from '../screens/cases';
 import type { CaseResult, Outside } from '../survey/survey';
 import { betweenFaults } from './between-faults';
 import { faultKey, type LaunchFault } from './fault';
 import { handoverOf, type Handover } from './handover';
-import { targetsOf, type Launch, type Target } from './launch';
+import { targetsOf, type Launch, type Target } from '../project/launch';
 import { createLaunchSurvey, type LaunchEarlier } from './survey';
 import { MASK_ID } from './system';
 import { timeFaults } from './time-faults';

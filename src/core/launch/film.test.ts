@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { pictureOf, SCREENS, UPRIGHT } from '../testing/scenes';
 import { demoDocuments } from '../../../demo/documents';
-import { Documents } from '../scene/documents';
+import { Documents } from '../project/documents';
 import { CHECKLIST } from './checklist';
 import { lightOnly } from './dark';
-import { coverageOf, Launch, stagesOn, type Stage } from './launch';
+import { coverageOf, Launch, stagesOn, type Stage } from '../project/launch';
 import { newLaunch } from './new';
 import { createLaunchSurvey, launchIn } from './survey';
 import { framesOf, shownAt, timelineOf } from './timeline';

@@ -5,8 +5,8 @@ import { distinctCases } from '../screens/likeness';
 import { weightsOf } from '../screens/weights';
 import { faultKey, type LaunchFault } from './fault';
 import { createFaults, type LaunchKept, type Launched } from './faults';
-import { targetsOf, type Launch } from './launch';
-import { LAUNCH_RULES, launchOutcome, type LaunchAcceptance } from './limits';
+import { targetsOf, type Launch } from '../project/launch';
+import { LAUNCH_RULES, launchOutcome, type LaunchAcceptance } from '../project/launch-limits';
 
 /** One case on which a finding holds. */
 export interface LaunchFoundOn {

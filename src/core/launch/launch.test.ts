@@ -13,12 +13,12 @@ import { fillScreen } from '../placing/presets';
 import { surveyCase } from '../survey/survey';
 import type { Layer } from '../scene/scene';
 import { filePixelsOf } from '../pixels/file';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { demo } from '../../../demo/testing';
-import { easingOf, EASING_KEYWORDS, fullAt } from './easing';
+import { easingOf, EASING_KEYWORDS, fullAt } from '../project/easing';
 import { createFaults } from './faults';
 import { handoverOf, outsideCircle } from './handover';
-import { coverageOf, Launch, stagesOn, targetOf, type Stage, type Target } from './launch';
+import { coverageOf, Launch, stagesOn, targetOf, type Stage, type Target } from '../project/launch';
 import { asDrawn, MASK_ID } from './system';
 import { momentsOf, shownAt, timelineOf } from './timeline';
 

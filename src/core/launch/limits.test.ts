@@ -6,8 +6,14 @@ import { casesOf } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
 import { launchAdvice } from './advice';
 import { launchFindings, openCases, type LaunchAsked, type LaunchFinding } from './findings';
-import { Launch, targetOf, type Target } from './launch';
-import { LAUNCH_LIMITS, LAUNCH_RULES, launchLimit, launchOutcome, withLaunchLimit } from './limits';
+import { Launch, targetOf, type Target } from '../project/launch';
+import {
+  LAUNCH_LIMITS,
+  LAUNCH_RULES,
+  launchLimit,
+  launchOutcome,
+  withLaunchLimit,
+} from '../project/launch-limits';
 
 const demo = demoDocuments(
   (id) => pictureOf(id, { widthPx: 900, heightPx: 900, density: 3 }).cuts[0]!.renditions,

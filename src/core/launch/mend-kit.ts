@@ -1,9 +1,9 @@
 import type { Mend } from '../findings/mend';
 import type { Derivation } from '../pictures/derive';
-import type { Documents } from '../scene/documents';
+import type { Documents } from '../project/documents';
 import type { Layer, PictureLayer, Scene } from '../scene/scene';
 import type { LaunchAsked, LaunchFinding } from './findings';
-import { stagesOn, targetOf, type Launch, type Stage, type Target } from './launch';
+import { stagesOn, targetOf, type Launch, type Stage, type Target } from '../project/launch';
 
 /** Everything that a mend is thought up from. */
 export interface Sick extends LaunchAsked {

@@ -1,10 +1,11 @@
 import { mendOf, type Mend } from '../findings/mend';
 import { hexOf } from '../pixels/raster';
-import type { Bars, Layer, PictureLayer, Scene } from '../scene/scene';
+import type { Layer, PictureLayer, Scene } from '../scene/scene';
+import type { Bars } from '../screens/bar-rules';
 import type { Case } from '../screens/cases';
 import { BAR_WORDS } from './bars';
 import { handoverOf } from './handover';
-import { targetsOf, type Target } from './launch';
+import { targetsOf, type Target } from '../project/launch';
 import {
   followsRules,
   layerIn,

@@ -2,7 +2,7 @@ import { mendOf } from '../findings/mend';
 import type { FilePixels } from '../pixels/file';
 import type { PictureLayer, Scene } from '../scene/scene';
 import { outsideCircle } from './handover';
-import { launchLimit } from './limits';
+import { launchLimit } from '../project/launch-limits';
 import { placedAs, withLaunch, withLayers, withScene, withStage, worstOf, type Mender } from './mend-kit';
 import { asDrawn, ICON_WINDOW } from './system';
 

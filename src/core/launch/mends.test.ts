@@ -2,14 +2,14 @@ import { pictureOf, SCREENS } from '../testing/scenes';
 import { demoDocuments } from '../../../demo/documents';
 import { halfWide } from '../testing/fonts';
 import { filePixelsOf } from '../pixels/file';
-import type { Documents } from '../scene/documents';
-import { applyPatch } from '../scene/patch';
+import type { Documents } from '../project/documents';
+import { applyPatch } from '../patch/patch';
 import { casesOf } from '../screens/cases';
 import { findingsOf } from '../findings/finding';
 import { survey, surveyInput } from '../survey/survey';
 import { launchAdvice } from './advice';
 import { launchFindings, type LaunchAsked } from './findings';
-import type { Launch } from './launch';
+import type { Launch } from '../project/launch';
 
 const HASHES: Record<string, string> = {};
 /** A file of its own for each picture, all of one plain colour. */

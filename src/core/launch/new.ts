@@ -1,5 +1,5 @@
 import type { Scene } from '../scene/scene';
-import type { Launch, Stage } from './launch';
+import type { Launch, Stage } from '../project/launch';
 
 const ORDER: readonly Scene['role'][] = ['first-window', 'splash', 'screen'];
 

@@ -3,7 +3,7 @@ import { fromSize, right, bottom, type PerSide, type Rect } from '../geometry/re
 import { USUAL_DENSITIES } from '../pictures/check';
 import type { Derivation } from '../pictures/derive';
 import type { Cut, Picture, Rendition } from '../pictures/picture';
-import type { Documents } from '../scene/documents';
+import type { Documents } from '../project/documents';
 import type { PictureLayer, Scene } from '../scene/scene';
 import type { AxisRule } from '../placing/rule';
 import { layerIn, withLayers, withScene, worstOf, type LaunchMend, type Sick } from './mend-kit';

@@ -1,10 +1,10 @@
-import type { Documents } from '../scene/documents';
+import type { Documents } from '../project/documents';
 import type { Case } from '../screens/cases';
 import { createKeeping, type Keeping } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { surveyInput, type CaseResult, type Outside as Handed } from '../survey/survey';
-import type { Bars } from '../scene/scene';
-import { stagesOn, targetOf, type Launch, type ScreenStage, type Target } from './launch';
+import type { Bars } from '../screens/bar-rules';
+import { stagesOn, targetOf, type Launch, type ScreenStage, type Target } from '../project/launch';
 import { asDrawn, type AsDrawn } from './system';
 
 /** One stage on one case. */

@@ -2,10 +2,10 @@ import type { Fit } from '../fit/rule';
 import { fillScreen } from '../placing/presets';
 import type { AxisRule, Placing } from '../placing/rule';
 import { type GroundLayer, type Layer, type PanelLayer, type PictureLayer, type Scene } from '../scene/scene';
-import { isZero, lu, type Length } from '../scene/values';
+import { isZero, lu, type Length } from '../values/values';
 import type { Axis } from '../geometry/rect';
-import { sayNumber } from '../formats/numbers';
-import type { ScreenStage, System } from './launch';
+import { sayNumber } from '../words/numbers';
+import type { ScreenStage, System } from '../project/launch';
 
 /**
  * The first window that masks an icon, lu: one box in the middle of the whole window, of which a circle is seen, and a

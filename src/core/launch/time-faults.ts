@@ -1,7 +1,7 @@
-import { sayMs } from '../formats/numbers';
+import { sayMs } from '../words/numbers';
 import type { LaunchFault } from './fault';
-import type { Launch } from './launch';
-import { launchLimit } from './limits';
+import type { Launch } from '../project/launch';
+import { launchLimit } from '../project/launch-limits';
 import type { StageResult } from './survey';
 import { timelineOf, type Span, type Timeline } from './timeline';
 

@@ -1,5 +1,5 @@
-import { easingOf } from './easing';
-import { waitingStage, type Launch, type ScreenStage, type Stage } from './launch';
+import { easingOf } from '../project/easing';
+import { waitingStage, type Launch, type ScreenStage, type Stage } from '../project/launch';
 
 /** A cold start has everything to load; in a warm one the app was still in memory. */
 export const STARTS = ['cold', 'warm'] as const;

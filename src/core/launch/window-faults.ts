@@ -1,4 +1,4 @@
-import { sayLength, sayNumber, sayShare, saySize } from '../formats/numbers';
+import { sayLength, sayNumber, sayShare, saySize } from '../words/numbers';
 import { moveBetween, type Rect } from '../geometry/rect';
 import type { FilePixels } from '../pixels/file';
 import type { CaseResult } from '../survey/survey';

@@ -1,14 +1,22 @@
 import { demo } from '../../../demo/testing';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import type { Scene } from '../scene/scene';
-import { applyPatch } from '../scene/patch';
+import { applyPatch } from '../patch/patch';
 import { casesOf } from '../screens/cases';
-import type { Documents } from '../scene/documents';
+import type { Documents } from '../project/documents';
 import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { halfWide } from '../testing/fonts';
 import { launchAdvice } from './advice';
 import { launchFindings, type LaunchAsked } from './findings';
-import { coverageOf, Launch, stagesOn, targetOf, targetsOf, versionsIn, type Target } from './launch';
+import {
+  coverageOf,
+  Launch,
+  stagesOn,
+  targetOf,
+  targetsOf,
+  versionsIn,
+  type Target,
+} from '../project/launch';
 import { createLaunchSurvey } from './survey';
 import { windowsAllow } from './windows';
 

@@ -1,7 +1,7 @@
-import type { Documents } from '../scene/documents';
-import { sameJson } from '../scene/patch';
+import type { Documents } from '../project/documents';
+import { sameJson } from '../patch/patch';
 import type { Scene } from '../scene/scene';
-import { targetsOf, stagesOn, type Launch, type ScreenStage } from './launch';
+import { targetsOf, stagesOn, type Launch, type ScreenStage } from '../project/launch';
 import { asDrawn, type Outside } from './system';
 import type { Screen } from '../screens/screen';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Id } from '../scene/values';
+import { Id } from '../values/values';
 import type { Breach } from './judge';
 import { MEASURES, MeasureSide } from './limit';
 

@@ -5,7 +5,7 @@ import { area, fromSize, type Rect } from '../geometry/rect';
 import { placePicture, type Placement } from '../fit/place';
 import type { Fit } from '../fit/rule';
 import { repeatedFit, singleFit, size, rect } from '../testing/arbitraries';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import type { Rendition } from '../pictures/picture';
 import { bare, bareScreen } from './bare';
 import { clearance, visibleDrawing } from './clearance';

@@ -1,7 +1,7 @@
 import type { Layer } from '../scene/scene';
-import type { Appearance } from '../scene/values';
-import { coloursOf } from '../scene/paint';
-import { resolveColour, type NamedValue } from '../scene/values';
+import type { Appearance } from '../values/values';
+import { coloursOf } from '../values/paint';
+import { resolveColour, type NamedValue } from '../values/values';
 
 /** Of one case as a whole. */
 export interface SceneMeasures {

@@ -19,7 +19,7 @@ import {
 import { filePixelsOf } from '../pixels/file';
 import type { Region } from '../placing/rule';
 import type { PanelLayer } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { DEFAULT_LIMITS } from './defaults';
 
 const side = fc.integer({ min: -10, max: 30 });

@@ -1,4 +1,4 @@
-import { sayArea, sayContrast, sayLength, sayNumber, sayRatio, sayShare, sayTimes } from '../formats/numbers';
+import { sayArea, sayContrast, sayLength, sayNumber, sayRatio, sayShare, sayTimes } from '../words/numbers';
 import type { Breach } from './judge';
 import type { Limit, MeasureName } from './limit';
 

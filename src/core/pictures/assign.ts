@@ -1,6 +1,6 @@
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import { recognise, sameName, type Naming } from './naming';
-import { sayDensity } from '../formats/numbers';
+import { sayDensity } from '../words/numbers';
 import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
 
 /** A file as it arrived: where it lay, and what it is. */

@@ -1,6 +1,6 @@
 import { paddingOf, type Ink } from '../pixels/ink';
-import type { Appearance } from '../scene/values';
-import { sayDensity } from '../formats/numbers';
+import type { Appearance } from '../values/values';
+import { sayDensity } from '../words/numbers';
 import { agree, madeFrom, masterIn, masterOfSet, setsOf, type FileSet } from './master';
 import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
 

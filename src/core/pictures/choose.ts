@@ -1,7 +1,7 @@
 import type { Size } from '../geometry/rect';
 import type { Screen } from '../screens/screen';
 import { isPortrait, type Orientation } from '../screens/turn';
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import type { Cut, Picture, Rendition } from './picture';
 
 /** The file that a case takes, and the cut it belongs to. */

@@ -1,5 +1,5 @@
 import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 
 /** The files of a cut that are for one appearance. */
 export interface FileSet {

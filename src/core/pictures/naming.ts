@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import type { Cut } from './picture';
 
 const Words = z.array(z.string().trim().min(1).max(40)).max(20);

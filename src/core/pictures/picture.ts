@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Appearance, Id } from '../scene/values';
+import { Appearance, Id } from '../values/values';
 
 export const Hash = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hexadecimal');
 const share = z.number().min(0).max(1);

@@ -1,5 +1,5 @@
 import type { Axis } from '../geometry/rect';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { withoutIdleShape, type AxisRule, type Edge, type Extent, type Placing, type Region } from './rule';
 import { other } from './sizes';
 

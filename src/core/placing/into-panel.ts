@@ -1,5 +1,5 @@
 import { span, type Axis, type Rect, type Span } from '../geometry/rect';
-import { lu, type Length } from '../scene/values';
+import { lu, type Length } from '../values/values';
 import type { AxisRule, Edge, Extent, Placing, Region } from './rule';
 import { withoutIdleShape } from './rule';
 

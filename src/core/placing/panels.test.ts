@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { bottom, fromSize, inset, mirrored, right, type Size } from '../geometry/rect';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { heldBy, type Hold } from './convert';
 import { PlacingCycle, resolveBoxes, type Placeable } from './resolve';
 import * as any from '../testing/arbitraries';

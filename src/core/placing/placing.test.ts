@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { fromSize, inset, right, bottom } from '../geometry/rect';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { boundedKeepingShape } from './bounds';
 import { PlacingCycle, resolveBoxes, type Placeable } from './resolve';
 import { Placing, withoutIdleShape, type AxisRule, type Extent, type Region } from './rule';

@@ -1,4 +1,4 @@
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import type { AxisRule, Edge, Placing } from './rule';
 
 const zero = lu(0);

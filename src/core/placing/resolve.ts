@@ -1,6 +1,6 @@
 import { fromSpans, span as spanOf, type Axis, type Rect, type Span } from '../geometry/rect';
 import type { Regions } from '../screens/regions';
-import { isPercent, plainOf, resolveLength, type Length, type NamedValue } from '../scene/values';
+import { isPercent, plainOf, resolveLength, type Length, type NamedValue } from '../values/values';
 import type { Basis, Bound, Edge, Region } from './rule';
 import { extentRule, Sizes, type Around, type Placeable } from './sizes';
 

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Length } from '../scene/values';
+import { Length } from '../values/values';
 
 /** What an edge is measured from. `layer:<id>` is the box of another layer, `parent` that of the holding panel. */
 export const Region = z.union([

@@ -8,7 +8,7 @@ import { surveyCase } from '../survey/survey';
 import { inputOf, middleOf, pictureLayer, TURNED, UPRIGHT } from '../testing/scenes';
 import { withInkCentred, withoutInkShifts, type InkOff } from './ink-rules';
 import type { PictureLayer } from './scene';
-import { percent } from './values';
+import { percent } from '../values/values';
 import type { When } from './when';
 
 const file = (n: number, more: Partial<Rendition> = {}): Rendition => ({

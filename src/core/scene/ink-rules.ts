@@ -1,5 +1,5 @@
 import { centredByInk, withoutInkShift } from '../fit/presets';
-import { sameJson } from './patch';
+import { sameJson } from '../patch/patch';
 import { withFits } from './rules';
 import type { PictureLayer } from './scene';
 import type { When } from './when';

@@ -1,6 +1,6 @@
 import { isPlaced, type Layer, type Scene } from './scene';
 import { isHugging } from '../placing/rule';
-import { nameOfCopy } from './values';
+import { nameOfCopy } from '../values/values';
 
 /** Whether a rule of a layer is measured from another layer, as a region or as what a share is of. */
 export const leansOn = (layer: Layer, id: string) =>

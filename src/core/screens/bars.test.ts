@@ -1,6 +1,6 @@
 import json from '../../../data/screens.json';
 import { bottom, right, type Rect } from '../geometry/rect';
-import type { Bars } from '../scene/scene';
+import type { Bars } from './bar-rules';
 import { barsOf } from './bars';
 import { readCatalogue } from './catalogue';
 import { regionsOf } from './regions';

@@ -1,6 +1,6 @@
 import { bottom, fromSize, right, type Rect, type Side } from '../geometry/rect';
-import type { Bars, BarSymbols } from '../scene/scene';
-import { resolveColour, type Appearance, type NamedValue } from '../scene/values';
+import type { Bars, BarSymbols } from './bar-rules';
+import { resolveColour, type Appearance, type NamedValue } from '../values/values';
 import type { RoundRect } from './outline';
 import { shownBars, type ShownBar } from './regions';
 import type { Turned } from './turn';

@@ -1,4 +1,4 @@
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import { Rotation, type Screen } from './screen';
 import { orientationOf } from './turn';
 

@@ -1,4 +1,4 @@
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import { caseId, type Case } from './cases';
 import type { Screen } from './screen';
 

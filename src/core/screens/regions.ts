@@ -1,6 +1,6 @@
 import { fromSize, inset, mapSides, type PerSide, type Rect, type Side } from '../geometry/rect';
-import { resolveLength, type NamedValue } from '../scene/values';
-import type { Bars, Margin } from '../scene/scene';
+import { resolveLength, type NamedValue } from '../values/values';
+import type { Bars, Margin } from './bar-rules';
 import { cutoutDepths, isPortrait, turnSide, type Turned } from './turn';
 
 /** What edges are measured from on one case, absolute on the screen, logical units. */

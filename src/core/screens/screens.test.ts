@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import json from '../../../data/screens.json';
 import { area, bottom, right } from '../geometry/rect';
-import { lu, percent } from '../scene/values';
-import type { Bars } from '../scene/scene';
+import { lu, percent } from '../values/values';
+import type { Bars } from './bar-rules';
 import { casesOf, defaultRotations, findCase } from './cases';
 import { readCatalogue } from './catalogue';
 import { kindGroupOf } from './kinds';

@@ -1,6 +1,6 @@
-import { sayAlpha, sayNumber } from '../formats/numbers';
-import type { Paint } from '../scene/paint';
-import type { Colour } from '../scene/values';
+import { sayAlpha, sayNumber } from '../words/numbers';
+import type { Paint } from '../values/paint';
+import type { Colour } from '../values/values';
 import type { Part, Path } from './parts';
 import type { Names } from './words';
 

@@ -1,9 +1,9 @@
-import { sayNumber } from '../formats/numbers';
+import { sayNumber } from '../words/numbers';
 import { presetOf, type FitPreset } from '../fit/presets';
 import { isRepeating, type Fit, type FitSize, type Repeat } from '../fit/rule';
 import type { Cut, Picture } from '../pictures/picture';
 import type { Placing } from '../placing/rule';
-import { isZero, type Length } from '../scene/values';
+import { isZero, type Length } from '../values/values';
 import { joined, type Part, type Path, type Token } from './parts';
 import { sayLengthOf, type Names } from './words';
 

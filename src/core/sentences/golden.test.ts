@@ -12,7 +12,7 @@ import type { AxisRule, Edge, Extent, Placing, Region } from '../placing/rule';
 import type { Fit } from '../fit/rule';
 import type { Layer, PanelLayer, PictureLayer, TextLayer } from '../scene/scene';
 import type { When } from '../scene/when';
-import { lu, percent, type Length } from '../scene/values';
+import { lu, percent, type Length } from '../values/values';
 import { layerSentence, whenSentence } from './layer';
 import { sentenceText } from './parts';
 

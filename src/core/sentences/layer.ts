@@ -1,4 +1,4 @@
-import { sayNumber } from '../formats/numbers';
+import { sayNumber } from '../words/numbers';
 import type { Picture } from '../pictures/picture';
 import {
   isPlaced,
@@ -8,9 +8,9 @@ import {
   type PlacedLayer,
   type TextLayer,
 } from '../scene/scene';
-import { isZero } from '../scene/values';
+import { isZero } from '../values/values';
 import type { When } from '../scene/when';
-import { sameJson } from '../scene/patch';
+import { sameJson } from '../patch/patch';
 import { fontHash, USUAL_LINE, type TextStyle } from '../text/style';
 import { colourPart, paintPart } from './colour';
 import { clipPart, fitTokens, radiusPart } from './fit';

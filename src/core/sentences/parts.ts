@@ -1,10 +1,10 @@
-import { capitalised } from '../formats/words';
+import { capitalised } from '../words/words';
 import type { Align, Fit } from '../fit/rule';
 import type { Axis } from '../geometry/rect';
 import type { Extent, Ratio, Region } from '../placing/rule';
-import type { Paint } from '../scene/paint';
+import type { Paint } from '../values/paint';
 import type { LayerRole } from '../scene/scene';
-import type { Colour, Length } from '../scene/values';
+import type { Colour, Length } from '../values/values';
 import type { When } from '../scene/when';
 import type { TextStyle } from '../text/style';
 

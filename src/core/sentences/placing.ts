@@ -1,7 +1,7 @@
 import type { Axis } from '../geometry/rect';
 import type { AxisRule, Bound, Edge, Extent, Placing, Ratio, Region } from '../placing/rule';
-import { sameJson } from '../scene/patch';
-import { isPercent, isZero } from '../scene/values';
+import { sameJson } from '../patch/patch';
+import { isPercent, isZero } from '../values/values';
 import { joined, type Part, type Path, type Token } from './parts';
 import {
   articleOf,

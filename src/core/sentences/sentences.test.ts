@@ -1,5 +1,5 @@
 import { demoDocuments } from '../../../demo/documents';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import type { Layer, PictureLayer } from '../scene/scene';
 import { layerSentence, picturePart, whenSentence } from './layer';
 import { sentenceText } from './parts';

@@ -1,8 +1,8 @@
-import { sayNumber } from '../formats/numbers';
+import { sayNumber } from '../words/numbers';
 import type { Axis } from '../geometry/rect';
 import type { Basis, Region } from '../placing/rule';
 import type { LayerRole } from '../scene/scene';
-import type { Length, NamedValue } from '../scene/values';
+import type { Length, NamedValue } from '../values/values';
 import type { ProjectFont } from '../text/style';
 import type { Path } from './parts';
 

@@ -1,5 +1,5 @@
 import type { Cut } from '../pictures/picture';
-import { resolveLength } from '../scene/values';
+import { resolveLength } from '../values/values';
 import type { PictureLayer } from '../scene/scene';
 import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';

@@ -1,5 +1,5 @@
 import { breachId, gravestOfEach, type Breach, type Outcome } from '../measure/judge';
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import { freeWindow } from '../screens/free';
 import type { Screen } from '../screens/screen';
 import { surveyCase, type SurveyInput } from '../survey/survey';

@@ -1,7 +1,7 @@
 import { fillScreen } from '../placing/presets';
 import { casesOf } from '../screens/cases';
 import type { Measures } from '../measure/measures';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { survey, type PlacedResult } from '../survey/survey';
 import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { tellingCases } from './telling';

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { isPlaced, type Layer, type Scene } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
 import { anyFit, colour, paint, placing } from '../testing/arbitraries';
 import { resultsOf, surveyAgain, surveyRunning } from './again';

@@ -1,7 +1,7 @@
 import { isRepeated } from '../fit/tiles';
 import { bottom, intersect, meet, right, type Rect } from '../geometry/rect';
 import { coloursOf, countOf, type Colours, type Rgba } from '../pixels/raster';
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import { gridBeside, gridOf, overTiles, type Cuts, type Division, type Grid } from './grid';
 import { COVERED, covers, holdersOf, Pile, type Painted, type Pixels } from './pile';
 import type { LayerResult, PanelResult } from './result';

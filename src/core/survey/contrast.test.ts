@@ -5,7 +5,7 @@ import { contrastRatio, over } from '../pixels/colour';
 import { packRaster, unpackRaster } from '../pixels/file';
 import { colourAt, coloursOf, rgbaOf, type Raster, type Rgba } from '../pixels/raster';
 import type { Layer } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { background, ground, label, raster, veil, withPixels } from '../testing/painted';
 import { inputOf, middleOf, pictureLayer, UPRIGHT } from '../testing/scenes';
 import { inkOn } from './contrast';

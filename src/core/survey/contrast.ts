@@ -5,7 +5,7 @@ import { contrastRatio, laidOver } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
 import { inkBounds, isOpaque, type FilePixels } from '../pixels/file';
 import { rgbaOf, type Colours, type Rgba } from '../pixels/raster';
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import { passingUnder, seenAt, seenOn } from './backdrop';
 import type { SurveyInput } from './prepare';
 import type { CaseResult, LayerResult, PictureResult, PlacedResult, TextResult } from './result';

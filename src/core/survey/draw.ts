@@ -15,7 +15,7 @@ import {
   type PlacedLayer,
   type TextLayer,
 } from '../scene/scene';
-import { resolveColour, resolveLength } from '../scene/values';
+import { resolveColour, resolveLength } from '../values/values';
 import { type BarResult } from '../screens/bars';
 import type { Case } from '../screens/cases';
 import { type Outline } from '../screens/outline';

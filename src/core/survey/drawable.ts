@@ -1,4 +1,4 @@
-import type { Documents } from '../scene/documents';
+import type { Documents } from '../project/documents';
 import { isPlaced, Scene } from '../scene/scene';
 import { holds } from '../scene/when';
 import type { Case } from '../screens/cases';

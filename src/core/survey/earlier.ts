@@ -1,7 +1,7 @@
 import type { Rect } from '../geometry/rect';
 import { visibleDrawing } from '../measure/clearance';
 import { leansOn } from '../scene/layers';
-import { sameJson } from '../scene/patch';
+import { sameJson } from '../patch/patch';
 import { isPlaced, type Layer, type PlacedLayer } from '../scene/scene';
 import type { Outside, Prepared, Shell, SurveyInput } from './prepare';
 import type { CaseResult, GroundResult, LayerResult, PlacedResult } from './result';

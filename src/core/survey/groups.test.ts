@@ -4,7 +4,7 @@ import type { Rect } from '../geometry/rect';
 import { contrastRatio } from '../pixels/colour';
 import { colourAt, rgbaOf, type Raster, type Rgba } from '../pixels/raster';
 import type { Layer, PanelLayer, TextLayer } from '../scene/scene';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { background, ground, label, raster, veil, withPixels } from '../testing/painted';
 import { edgesOf, fitOf, inputOf, middleOf, UPRIGHT } from '../testing/scenes';
 import { inkOn, type InkOnTiles } from './contrast';

@@ -3,7 +3,7 @@ import type { Rect } from '../geometry/rect';
 import { Placing } from '../placing/rule';
 import { hugsNothing } from '../scene/layers';
 import { Scene, type PanelLayer, type PictureLayer } from '../scene/scene';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { casesOf } from '../screens/cases';
 import * as any from '../testing/arbitraries';
 import {

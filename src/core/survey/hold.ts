@@ -3,7 +3,7 @@ import { leansOnHolder, measuredFrom, movedAlong, type Inside } from '../placing
 import { isHugging, type AxisRule, type Placing } from '../placing/rule';
 import { hugsNothing } from '../scene/layers';
 import { isPlaced, type PanelLayer, type PlacedLayer, type Scene } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { ruleOn } from '../scene/when';
 import type { Case } from '../screens/cases';
 import { prepareCase, type Prepared, type SurveyInput } from './prepare';

@@ -4,7 +4,7 @@ import { filePixelsOf } from '../pixels/file';
 import type { Raster } from '../pixels/raster';
 import { stripAtBottom } from '../placing/presets';
 import type { Layer, LayerRole, TextLayer } from '../scene/scene';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { ground, label } from '../testing/painted';
 import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, UPRIGHT } from '../testing/scenes';
 

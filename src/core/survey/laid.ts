@@ -9,7 +9,7 @@ import {
   type Scene,
   type TextLayer,
 } from '../scene/scene';
-import { resolveLength, type NamedValue } from '../scene/values';
+import { resolveLength, type NamedValue } from '../values/values';
 import type { Regions } from '../screens/regions';
 import { fitsFreely, setText, type TextBlock, type TextMetrics } from '../text/layout';
 

@@ -1,5 +1,5 @@
 import type { Layer, PanelLayer, TextLayer } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { pictureLayer } from '../testing/scenes';
 import { inDrawingOrder, lineUpOn } from './line-up';
 

@@ -2,7 +2,7 @@ import { sentenceText } from '../sentences/parts';
 import { layerSentence } from '../sentences/layer';
 import type { AxisRule } from '../placing/rule';
 import type { PanelLayer, Scene } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { contextOf, askedLayer } from '../explain/context';
 import { whyEdge } from '../explain/box';
 import { inputOf, TURNED, UPRIGHT } from '../testing/scenes';

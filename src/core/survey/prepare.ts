@@ -3,7 +3,7 @@ import { chooseRendition, type Choice } from '../pictures/choose';
 import type { Picture } from '../pictures/picture';
 import type { FilePixels } from '../pixels/file';
 import { drawnMargin, type Layer, type PictureLayer, type Scene } from '../scene/scene';
-import type { NamedValue } from '../scene/values';
+import type { NamedValue } from '../values/values';
 import type { Case } from '../screens/cases';
 import { regionsOf, type Regions } from '../screens/regions';
 import { turn, type Turned } from '../screens/turn';

@@ -5,7 +5,7 @@ import type { Breach, Outcome } from '../measure/judge';
 import type { Measures } from '../measure/measures';
 import type { Cut, Rendition } from '../pictures/picture';
 import type { LayerRole } from '../scene/scene';
-import type { Appearance } from '../scene/values';
+import type { Appearance } from '../values/values';
 import type { BarResult } from '../screens/bars';
 import type { Outline } from '../screens/outline';
 import type { Regions } from '../screens/regions';

@@ -1,11 +1,11 @@
-import { Documents, usersOfPicture } from '../scene/documents';
+import { Documents, usersOfPicture } from '../project/documents';
 import { breachId, OUTCOMES } from '../measure/judge';
 import { findingsOf } from '../findings/finding';
 import { casesOf } from '../screens/cases';
 import { demo as documents, demoCases as cases, demoInput as input } from '../../../demo/testing';
 import { oneOfEachRule, whyNotDrawn } from './drawable';
 import { survey, surveyCase } from './survey';
-import { summarise, tally } from './summary';
+import { summarise, tally } from '../solve/summary';
 
 const find = (id: string) => cases.find((c) => c.id === id)!;
 

@@ -1,7 +1,7 @@
 import { withAccepted } from '../measure/accept';
 import { breachesOf, judged, openAgain, outcomeOf, type Breach } from '../measure/judge';
 import { sceneMeasures } from '../measure/scene';
-import type { Documents } from '../scene/documents';
+import type { Documents } from '../project/documents';
 import { emptyPanels } from '../scene/layers';
 import { isPlaced, type Scene } from '../scene/scene';
 import { barsIn, barsOf } from '../screens/bars';

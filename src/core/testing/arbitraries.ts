@@ -10,9 +10,9 @@ import {
   type Placing,
   type Region,
 } from '../placing/rule';
-import type { Paint } from '../scene/paint';
+import type { Paint } from '../values/paint';
 import type { Layer, PanelLayer, PictureLayer, TextLayer } from '../scene/scene';
-import { lu, percent, type Colour, type Length } from '../scene/values';
+import { lu, percent, type Colour, type Length } from '../values/values';
 import type { TextStyle } from '../text/style';
 
 /** Random inputs for property tests. */

@@ -3,7 +3,7 @@ import { fillScreen } from '../placing/presets';
 import { filePixelsOf } from '../pixels/file';
 import type { Raster } from '../pixels/raster';
 import type { Layer, PanelLayer, TextLayer } from '../scene/scene';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf } from './scenes';
 
 /** A photo on a ground, a veil over it, and a text: what contrast is told of. */

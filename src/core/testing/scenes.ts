@@ -3,7 +3,7 @@ import type { Fit } from '../fit/rule';
 import type { Picture, Rendition } from '../pictures/picture';
 import type { AxisRule, Extent, Placing, Region } from '../placing/rule';
 import { Scene, type Layer, type PictureLayer } from '../scene/scene';
-import { lu } from '../scene/values';
+import { lu } from '../values/values';
 import { readCatalogue } from '../screens/catalogue';
 import { findCase } from '../screens/cases';
 import type { SurveyInput } from '../survey/prepare';

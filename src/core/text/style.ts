@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Hash } from '../pictures/picture';
-import { Colour } from '../scene/values';
+import { Colour } from '../values/values';
 
 /** The fonts that come with the product. */
 export const FONTS = ['sans', 'serif'] as const;

@@ -1,4 +1,4 @@
-import type { NamedValue } from '../scene/values';
+import type { NamedValue } from '../values/values';
 import {
   aliasOf,
   at,

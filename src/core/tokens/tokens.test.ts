@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { demo } from '../../../demo/testing';
 import * as any from '../testing/arbitraries';
-import { usersOfNamed } from '../scene/named';
-import { plainOf, resolveColour, resolveLength, type NamedValue } from '../scene/values';
+import { usersOfNamed } from '../project/named';
+import { plainOf, resolveColour, resolveLength, type NamedValue } from '../values/values';
 import { mergedTokens, readTokens } from './read';
 import { tokensIn, type Json } from './tree';
 import { takeIn, writeTokens } from './write';

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { FORBIDDEN } from '../scene/patch';
+import { FORBIDDEN } from '../patch/patch';
 
 /**
  * Design tokens as a tree of JSON. Source: Design Tokens Community Group, Format Module 2025.10: a token has a `$value`, a

@@ -1,7 +1,7 @@
 import type { Color } from 'culori';
 import { z } from 'zod';
-import { keptColour, readColour } from '../scene/css-colour';
-import { PlainLength, type NamedValue } from '../scene/values';
+import { keptColour, readColour } from '../values/css-colour';
+import { PlainLength, type NamedValue } from '../values/values';
 import { isObject, type Json } from './tree';
 
 /**

@@ -1,4 +1,4 @@
-import { plainOf, type NamedValue } from '../scene/values';
+import { plainOf, type NamedValue } from '../values/values';
 import { entryFor, readTokens, type ReadToken, type ReadTokens } from './read';
 import {
   aliasOf,

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { z } from 'zod';
-import { Documents } from '../scene/documents';
+import { Documents } from '../project/documents';
 import { describe as described } from './problems';
 
 const said = (schema: z.ZodType, value: unknown): string => {

@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { LRUCache } from 'lru-cache';
-import { fontsOfScene, type Documents } from '@/core/scene/documents';
+import { fontsOfScene, type Documents } from '@/core/project/documents';
 import { FACES, type FONTS, type ShippedFace } from '@/core/text/style';
 import { createFonts, SUBSETS, type Fonts, type Subset } from '@/render/fonts';
 import { cached } from '@/render/cached';

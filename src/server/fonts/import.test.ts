@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { changeBetween } from '@/core/scene/change';
+import { changeBetween } from '@/core/patch/change';
 import { demoDocuments } from '../../../demo/documents';
 import { getDb } from '../db/client';
 import { fonts } from '../db/schema';

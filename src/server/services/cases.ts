@@ -1,6 +1,6 @@
 import { withPreset, type FitPreset } from '@/core/fit/presets';
 import type { Repeat } from '@/core/fit/rule';
-import { sceneWith } from '@/core/scene/documents';
+import { sceneWith } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
 import { surveyCase, surveyInput } from '@/core/survey/survey';

@@ -1,4 +1,4 @@
-import { targetOf } from '@/core/launch/launch';
+import { targetOf } from '@/core/project/launch';
 import { createLaunchSurvey, launchIn } from '@/core/launch/survey';
 import { framesOf, shownAt, timelineOf, type Start } from '@/core/launch/timeline';
 import { findCase } from '@/core/screens/cases';

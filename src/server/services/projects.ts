@@ -1,10 +1,10 @@
 import { and, asc, desc, eq, isNotNull, isNull, lte } from 'drizzle-orm';
-import { Project, SCHEMA_VERSION } from '@/core/scene/project';
+import { Project, SCHEMA_VERSION } from '@/core/project/project';
 import { DEFAULT_LIMITS } from '@/core/measure/defaults';
-import type { Change } from '@/core/scene/change';
-import { Documents } from '@/core/scene/documents';
-import { readDocuments } from '@/core/scene/migrate';
-import { nameOfCopy } from '@/core/scene/values';
+import type { Change } from '@/core/patch/change';
+import { Documents } from '@/core/project/documents';
+import { readDocuments } from '@/core/project/migrate';
+import { nameOfCopy } from '@/core/values/values';
 import { getDb, writing, type Db } from '../db/client';
 import { documents, history, projects } from '../db/schema';
 import { notFound, Problem } from '../problem';

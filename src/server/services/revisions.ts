@@ -1,7 +1,7 @@
 import { and, desc, eq, gt } from 'drizzle-orm';
-import type { Documents } from '@/core/scene/documents';
-import { readDocuments } from '@/core/scene/migrate';
-import { applyPatch, type Patch } from '@/core/scene/patch';
+import type { Documents } from '@/core/project/documents';
+import { readDocuments } from '@/core/project/migrate';
+import { applyPatch, type Patch } from '@/core/patch/patch';
 import { getDb } from '../db/client';
 import { history } from '../db/schema';
 import { Problem } from '../problem';

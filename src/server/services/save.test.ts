@@ -1,5 +1,5 @@
-import { changeBetween, inverted, type Change } from '@/core/scene/change';
-import type { Documents } from '@/core/scene/documents';
+import { changeBetween, inverted, type Change } from '@/core/patch/change';
+import type { Documents } from '@/core/project/documents';
 import { getDb } from '../db/client';
 import { and, eq } from 'drizzle-orm';
 import { documents as documentRows, history, projects } from '../db/schema';

@@ -1,9 +1,9 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { leadsBack, type Change } from '@/core/scene/change';
-import { filesOf, type Documents } from '@/core/scene/documents';
-import { NewerSchema, readDocuments } from '@/core/scene/migrate';
-import { applyPatch, diff, PatchError, sameJson } from '@/core/scene/patch';
+import { leadsBack, type Change } from '@/core/patch/change';
+import { filesOf, type Documents } from '@/core/project/documents';
+import { NewerSchema, readDocuments } from '@/core/project/migrate';
+import { applyPatch, diff, PatchError, sameJson } from '@/core/patch/patch';
 import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import { screensOf } from '../catalogue';

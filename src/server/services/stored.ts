@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { NewerSchema } from '@/core/scene/migrate';
+import { NewerSchema } from '@/core/project/migrate';
 import { describe, Problem } from '../problem';
 import { storeFault } from '../store-faults';
 

@@ -1,6 +1,6 @@
 import { and, eq } from 'drizzle-orm';
-import { changeBetween } from '@/core/scene/change';
-import { SCHEMA_VERSION } from '@/core/scene/project';
+import { changeBetween } from '@/core/patch/change';
+import { SCHEMA_VERSION } from '@/core/project/project';
 import { DEMO_PROJECT, demoDocuments } from '../../../demo/documents';
 import { getDb } from '../db/client';
 import { documents as rows, projects } from '../db/schema';

@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
-import { changeBetween } from '@/core/scene/change';
-import { readDocuments, schemaOf } from '@/core/scene/migrate';
-import { SCHEMA_VERSION } from '@/core/scene/project';
+import { changeBetween } from '@/core/patch/change';
+import { readDocuments, schemaOf } from '@/core/project/migrate';
+import { SCHEMA_VERSION } from '@/core/project/project';
 import { backUp, getDb, writing, type Db } from '../db/client';
 import { projects } from '../db/schema';
 import { appendHistory, storedDocuments, writeDocuments } from './projects';

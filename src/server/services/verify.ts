@@ -1,6 +1,6 @@
 import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
-import { filesOf, type Documents } from '@/core/scene/documents';
+import { filesOf, type Documents } from '@/core/project/documents';
 import { hasOriginal, readOriginal } from '../blobs';
 import { getDb } from '../db/client';
 import { blobs, fonts } from '../db/schema';

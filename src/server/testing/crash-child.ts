@@ -1,6 +1,6 @@
 import { mkdirSync } from 'node:fs';
 import sharp from 'sharp';
-import { changeBetween } from '@/core/scene/change';
+import { changeBetween } from '@/core/patch/change';
 import { getDb, migrateDb } from '../db/client';
 import { keepFile } from '../pictures/import';
 import { createEmptyProject, listProjects, loadProject } from '../services/projects';

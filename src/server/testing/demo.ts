@@ -1,6 +1,6 @@
 import { filePixelsOf, type FilePixels } from '@/core/pixels/file';
 import type { Asked } from '@/core/findings/advise';
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import { casesOf } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
 import { screensOf } from '../catalogue';

@@ -2,7 +2,7 @@
 import { previewAddress } from './pixels';
 import { previewFor } from '@/core/pictures/previews';
 import { widestOf, type Cut, type Picture } from '@/core/pictures/picture';
-import type { Appearance } from '@/core/scene/values';
+import type { Appearance } from '@/core/values/values';
 
 interface Props {
   picture: Picture;

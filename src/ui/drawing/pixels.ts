@@ -1,5 +1,5 @@
 import { previewFor, type FileSize } from '@/core/pictures/previews';
-import type { Project } from '@/core/scene/project';
+import type { Project } from '@/core/project/project';
 import type { Pixels } from '@/render/canvas';
 import { fetchInside } from '../session';
 

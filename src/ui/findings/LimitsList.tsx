@@ -4,7 +4,7 @@ import { DEFAULT_LIMITS } from '@/core/measure/defaults';
 import { LIMIT_ROLES, measuresFor, SIDED, type Limit, type MeasureName } from '@/core/measure/limit';
 import { measureNoun, sayValue, typedAs } from '@/core/measure/words';
 import { SIDES as PLAIN_SIDES } from '@/core/geometry/rect';
-import { sameJson } from '@/core/scene/patch';
+import { sameJson } from '@/core/patch/patch';
 import { EditorPopover } from '../scene/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import type { Advice } from '@/core/findings/advise';
 import type { Finding } from '@/core/findings/finding';
-import { applyPatch } from '@/core/scene/patch';
+import { applyPatch } from '@/core/patch/patch';
 import { distinctCases } from '@/core/screens/likeness';
 import { survey, surveyInput } from '@/core/survey/survey';
 import { PixelProvider } from '../drawing/CaseCanvas';

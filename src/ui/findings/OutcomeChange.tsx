@@ -1,5 +1,5 @@
 import { OUTCOMES } from '@/core/measure/judge';
-import type { Tally } from '@/core/survey/summary';
+import type { Tally } from '@/core/solve/summary';
 import { OUTCOME_SHAPES } from '../words';
 
 interface Props {

@@ -1,10 +1,10 @@
 'use client';
 import { useMemo } from 'react';
-import { sayShare, sayWeight } from '@/core/formats/numbers';
+import { sayShare, sayWeight } from '@/core/words/numbers';
 import { OUTCOMES } from '@/core/measure/judge';
 import { weightsOf } from '@/core/screens/weights';
 import { VALLEY_MEASURES } from '@/core/solve/valley';
-import { weightedTotals } from '@/core/survey/summary';
+import { weightedTotals } from '@/core/solve/summary';
 import { useCounted, useWorkbench } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import { WORDS } from '../valley/limits';

@@ -1,4 +1,4 @@
-import { sayWeight } from '@/core/formats/numbers';
+import { sayWeight } from '@/core/words/numbers';
 import type { Advice } from '@/core/findings/advise';
 import { OUTCOMES } from '@/core/measure/judge';
 import { countCases, OUTCOME_SHAPES } from '../words';

@@ -5,7 +5,7 @@ import { changes, LOSSES } from '@/core/measure/change';
 import { gravest, outcomeOf } from '@/core/measure/judge';
 import { figureOf } from '@/core/measure/measures';
 import { sayChange, sayFigure } from '@/core/measure/words';
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import type { Case } from '@/core/screens/cases';
 import type { CaseResult } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';

@@ -10,7 +10,7 @@ import {
   type Variant,
 } from '@/core/findings/variants';
 import { isPlaced } from '@/core/scene/scene';
-import { backgroundOf } from '@/core/survey/mark';
+import { backgroundOf } from '@/core/solve/mark';
 import { useAsked, type Asking } from '../state/ask';
 import { useTelling } from '../state/telling';
 import { useScene, useWorkbench } from '../state/context';

@@ -2,9 +2,9 @@
 import { useMemo, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Variant } from '@/core/findings/variants';
-import { sayWeight } from '@/core/formats/numbers';
+import { sayWeight } from '@/core/words/numbers';
 import { isRepeating } from '@/core/fit/rule';
-import { applyPatch } from '@/core/scene/patch';
+import { applyPatch } from '@/core/patch/patch';
 import type { Case } from '@/core/screens/cases';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';

@@ -1,6 +1,6 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { sayDensity } from '@/core/formats/numbers';
+import { sayDensity } from '@/core/words/numbers';
 import type { Picture } from '@/core/pictures/picture';
 import { besides, slotsOf, staying, type Scope, type Slot } from '@/core/pictures/replace';
 import { sayFile } from '../words';

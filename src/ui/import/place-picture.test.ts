@@ -1,6 +1,6 @@
 import { demo } from '../../../demo/testing';
 import type { KeptFile } from '@/core/pictures/kept-file';
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import { Scene } from '@/core/scene/scene';
 import { fileOf, guessRoles, placeImported } from './place-picture';
 

@@ -1,12 +1,13 @@
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import type { Arrived, Assigned } from '@/core/pictures/assign';
 import type { Picture, Rendition } from '@/core/pictures/picture';
 import { fillScreen, middleOfSafeArea } from '@/core/placing/presets';
 import type { Placing } from '@/core/placing/rule';
-import type { Bars, Layer, LayerRole, PictureLayer, Scene } from '@/core/scene/scene';
-import { lu } from '@/core/scene/values';
+import type { Layer, LayerRole, PictureLayer, Scene } from '@/core/scene/scene';
+import type { Bars } from '@/core/screens/bar-rules';
+import { lu } from '@/core/values/values';
 import type { KeptFile } from '@/core/pictures/kept-file';
-import { guessRole } from '@/core/pictures/role';
+import { guessRole } from '@/core/scene/role';
 
 const bars: Bars = {
   status: { shown: true },

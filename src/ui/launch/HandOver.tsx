@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { sayNumber, sayRatio } from '@/core/formats/numbers';
+import { sayNumber, sayRatio } from '@/core/words/numbers';
 import { sayShift } from '@/core/launch/bars';
 import { handoverOf, type Handover, type Jump } from '@/core/launch/handover';
 import { fadeOf } from '@/core/launch/timeline';

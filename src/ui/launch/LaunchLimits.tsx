@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import type { Launch } from '@/core/launch/launch';
+import type { Launch } from '@/core/project/launch';
 import {
   LAUNCH_LIMITS,
   LAUNCH_RULES,
@@ -9,7 +9,7 @@ import {
   withLaunchLimit,
   type LaunchLimit,
   type LaunchRule,
-} from '@/core/launch/limits';
+} from '@/core/project/launch-limits';
 import { EditorPopover } from '../scene/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbenchStore } from '../state/context';

@@ -1,9 +1,9 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { lightOnly } from '@/core/launch/dark';
-import { easingOf, fullAt } from '@/core/launch/easing';
-import { sayMs } from '@/core/formats/numbers';
-import { SYSTEMS, waitingStage, type Launch, type Stage } from '@/core/launch/launch';
+import { easingOf, fullAt } from '@/core/project/easing';
+import { sayMs } from '@/core/words/numbers';
+import { SYSTEMS, waitingStage, type Launch, type Stage } from '@/core/project/launch';
 import { newStage } from '@/core/launch/new';
 import { SYSTEM_WORDS } from '@/core/launch/system';
 import { useWorkbench, useWorkbenchStore } from '../state/context';

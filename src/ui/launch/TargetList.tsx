@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import { sayShare } from '@/core/formats/numbers';
-import { coverageOf, isIn, type Launch, type Target } from '@/core/launch/launch';
+import { sayShare } from '@/core/words/numbers';
+import { coverageOf, isIn, type Launch, type Target } from '@/core/project/launch';
 import { SYSTEM_WORDS } from '@/core/launch/system';
 import { EditorPopover } from '../scene/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';

@@ -1,8 +1,8 @@
 'use client';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
-import { sayDensity } from '@/core/formats/numbers';
-import type { Target } from '@/core/launch/launch';
+import { sayDensity } from '@/core/words/numbers';
+import type { Target } from '@/core/project/launch';
 import { KINDS, type Screen } from '@/core/screens/screen';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';

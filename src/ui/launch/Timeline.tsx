@@ -1,7 +1,7 @@
 'use client';
 import { useEffect, useRef, type PointerEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { sayMs } from '@/core/formats/numbers';
+import { sayMs } from '@/core/words/numbers';
 import { momentsOf, STARTS, type Start } from '@/core/launch/timeline';
 import { useWorkbench } from '../state/context';
 import { Choices } from '../workbench/Choices';

@@ -1,9 +1,9 @@
 'use client';
 import { useMemo } from 'react';
-import { targetOf, type Launch, type ScreenStage } from '@/core/launch/launch';
+import { targetOf, type Launch, type ScreenStage } from '@/core/project/launch';
 import { createLaunchSurvey, type StageResult } from '@/core/launch/survey';
 import { timelineOf, type Start, type Timeline } from '@/core/launch/timeline';
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import type { Case } from '@/core/screens/cases';
 import { edit } from '../state/edit';
 import { useOutside } from '../state/outside';

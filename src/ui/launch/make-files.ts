@@ -1,5 +1,5 @@
 import type { LaunchMend } from '@/core/launch/mend-kit';
-import type { Patch } from '@/core/scene/patch';
+import type { Patch } from '@/core/patch/patch';
 import { derive } from '../api';
 import { fileOf } from '../import/place-picture';
 

@@ -1,8 +1,8 @@
 'use client';
 import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
-import { easingOf, EASING_KEYWORDS } from '@/core/launch/easing';
-import { sayMs } from '@/core/formats/numbers';
+import { easingOf, EASING_KEYWORDS } from '@/core/project/easing';
+import { sayMs } from '@/core/words/numbers';
 import { EditorPopover } from '../scene/EditorPopover';
 import { ListEditor } from '../scene/editors/ListEditor';
 import { NumberField } from '../scene/editors/NumberField';

@@ -1,4 +1,4 @@
-import type { LaunchRule } from '@/core/launch/limits';
+import type { LaunchRule } from '@/core/project/launch-limits';
 
 export const RULE_WORDS: Record<LaunchRule, string> = {
   flash: 'Flash',

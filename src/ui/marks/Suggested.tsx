@@ -2,10 +2,10 @@
 import { produce } from 'immer';
 import { useCallback, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare } from '@/core/words/numbers';
 import type { Cut } from '@/core/pictures/picture';
 import type { Statistics } from '@/core/pixels/statistics';
-import { diff } from '@/core/scene/patch';
+import { diff } from '@/core/patch/patch';
 import type { OutcomesWith } from '@/workers/survey.worker';
 import { OutcomeChange } from '../findings/OutcomeChange';
 import { useAsked, type Asking } from '../state/ask';

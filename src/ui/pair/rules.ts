@@ -2,8 +2,8 @@
 import { useEffect, useMemo, useState } from 'react';
 import { FIT_LABELS } from '@/core/fit/presets';
 import { variantsOf, type Variant } from '@/core/findings/variants';
-import { Documents } from '@/core/scene/documents';
-import { applyPatch } from '@/core/scene/patch';
+import { Documents } from '@/core/project/documents';
+import { applyPatch } from '@/core/patch/patch';
 import { request } from '../api';
 import { backgroundOf } from '../state/edit';
 import { useScene, useWorkbench } from '../state/context';

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import { usersOfFont } from '@/core/scene/documents';
+import { usersOfFont } from '@/core/project/documents';
 import type { ProjectFont } from '@/core/text/style';
 import { sayScripts } from '../import/fonts';
 import { useWorkbench, useWorkbenchStore } from '../state/context';

@@ -2,7 +2,7 @@
 import { Button } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import type { Statistics } from '@/core/pixels/statistics';
-import type { Paint } from '@/core/scene/paint';
+import type { Paint } from '@/core/values/paint';
 import { masterOf } from '../drawing/PictureThumb';
 import { useWorkbench } from '../state/context';
 import { useStatistics } from '../state/statistics';

@@ -3,7 +3,7 @@ import { current } from 'immer';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Rect } from '@/core/geometry/rect';
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare } from '@/core/words/numbers';
 import { trimmed } from '@/core/pictures/derive';
 import { inkFiles, inkOffOf, inkOfCuts } from '@/core/pictures/cut-ink';
 import type { Cut, Picture } from '@/core/pictures/picture';

@@ -1,8 +1,8 @@
 'use client';
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { usersOfNamed } from '@/core/scene/named';
-import { namedFor, namedOf, plainOf, type Colour, type Length, type NamedValue } from '@/core/scene/values';
+import { usersOfNamed } from '@/core/project/named';
+import { namedFor, namedOf, plainOf, type Colour, type Length, type NamedValue } from '@/core/values/values';
 import { sayColour } from '@/core/sentences/colour';
 import { sayLengthOf } from '@/core/sentences/words';
 import { useWorkbench, useWorkbenchStore } from '../state/context';

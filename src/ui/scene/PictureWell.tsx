@@ -1,7 +1,7 @@
 'use client';
 import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
-import { sayNumber } from '@/core/formats/numbers';
-import { capitalised } from '@/core/formats/words';
+import { sayNumber } from '@/core/words/numbers';
+import { capitalised } from '@/core/words/words';
 import type { PictureLayer } from '@/core/scene/scene';
 import { fitOf } from '@/core/scene/when';
 import { PictureThumb, masterOfCut } from '../drawing/PictureThumb';

@@ -2,7 +2,7 @@
 import { useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
-import { usersOfPicture } from '@/core/scene/documents';
+import { usersOfPicture } from '@/core/project/documents';
 import { masterOf, PictureThumb } from '../drawing/PictureThumb';
 import { AddressForm } from '../import/AddressForm';
 import { ACCEPT, useImports } from '../import/ImportProvider';

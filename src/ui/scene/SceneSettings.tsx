@@ -1,10 +1,11 @@
 'use client';
 import { Form } from 'react-bootstrap';
 import { SIDES } from '@/core/geometry/rect';
-import type { Bars, Scene } from '@/core/scene/scene';
-import type { Colour } from '@/core/scene/values';
+import type { Scene } from '@/core/scene/scene';
+import type { Bars } from '@/core/screens/bar-rules';
+import type { Colour } from '@/core/values/values';
 import { Choices } from '../workbench/Choices';
-import { capitalised } from '@/core/formats/words';
+import { capitalised } from '@/core/words/words';
 import { useAxisWords } from './useAxisWords';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { ScrimOffer as Offer } from '@/core/findings/offer-scrim';
-import { sayAlpha, sayContrast, sayRatio } from '@/core/formats/numbers';
+import { sayAlpha, sayContrast, sayRatio } from '@/core/words/numbers';
 import { isPlaced, type Layer } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback } from 'react';
-import { sayShare, sayWeight } from '@/core/formats/numbers';
+import { sayShare, sayWeight } from '@/core/words/numbers';
 import type { Cut } from '@/core/pictures/picture';
 import type { SeenParts } from '@/core/solve/layer';
 import { useAsked, type Asking } from '../state/ask';

@@ -1,5 +1,5 @@
-import { coloursOf, type Paint } from '@/core/scene/paint';
-import { resolveColour, type Appearance, type NamedValue } from '@/core/scene/values';
+import { coloursOf, type Paint } from '@/core/values/paint';
+import { resolveColour, type Appearance, type NamedValue } from '@/core/values/values';
 
 interface Props {
   paint: Paint;

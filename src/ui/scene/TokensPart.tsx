@@ -1,7 +1,7 @@
 'use client';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { MOST_NAMED } from '@/core/scene/project';
+import { MOST_NAMED } from '@/core/project/project';
 import { mergedTokens, readTokens } from '@/core/tokens/read';
 import { takeIn, writeTokens } from '@/core/tokens/write';
 import { messageOf } from '../api';

@@ -10,10 +10,10 @@ import {
 } from '@/core/placing/presets';
 import { isHugging, type Placing } from '@/core/placing/rule';
 import type { Picture } from '@/core/pictures/picture';
-import { lu } from '@/core/scene/values';
+import { lu } from '@/core/values/values';
 import { USUAL_LINE } from '@/core/text/style';
 import type { Layer, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
-import { guessRole } from '@/core/pictures/role';
+import { guessRole } from '@/core/scene/role';
 import { groundLayer, pictureLayer } from '../import/place-picture';
 
 /** A usual rule that a layer is added with. */

@@ -1,6 +1,6 @@
 import type { Editable, Part } from '@/core/sentences/parts';
 import type { Layer, PlacedLayer } from '@/core/scene/scene';
-import type { NamedValue } from '@/core/scene/values';
+import type { NamedValue } from '@/core/values/values';
 
 export type Kind = Editable['kind'];
 type Of<K extends Kind> = Extract<Editable, { kind: K }>;

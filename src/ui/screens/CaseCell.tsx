@@ -4,7 +4,7 @@ import type { Case } from '@/core/screens/cases';
 import { hasToJudge } from '@/core/scene/layers';
 import { isCounted } from '@/core/screens/counted';
 import { turn } from '@/core/screens/turn';
-import { summarise } from '@/core/survey/summary';
+import { summarise } from '@/core/solve/summary';
 import { ownerName, sayFigure } from '@/core/measure/words';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult } from '../state/case-result';

@@ -3,7 +3,7 @@ import { Button } from 'react-bootstrap';
 import { FREE_WINDOW } from '@/core/screens/free';
 import { isCounted } from '@/core/screens/counted';
 import { naturalSize } from '@/core/screens/turn';
-import { sayDensity, saySize } from '@/core/formats/numbers';
+import { sayDensity, saySize } from '@/core/words/numbers';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';

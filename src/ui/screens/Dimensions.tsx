@@ -1,5 +1,5 @@
 import { bottom, distances, right, type Side } from '@/core/geometry/rect';
-import { sayNumber } from '@/core/formats/numbers';
+import { sayNumber } from '@/core/words/numbers';
 import type { Regions } from '@/core/screens/regions';
 
 /** Room around the drawing for its dimension lines, CSS px. */

@@ -1,5 +1,5 @@
 import { Fragment } from 'react';
-import { sayNumber } from '@/core/formats/numbers';
+import { sayNumber } from '@/core/words/numbers';
 import { distances, SIDES } from '@/core/geometry/rect';
 import { emptyPanels } from '@/core/scene/layers';
 import type { CaseResult, PlacedResult } from '@/core/survey/survey';

@@ -4,7 +4,7 @@ import { Button } from 'react-bootstrap';
 import { explain, explainScreen } from '@/core/explain/figure';
 import { steps, type Figure, type MetricNote, type Reason } from '@/core/explain/reason';
 import type { Axis, Side } from '@/core/geometry/rect';
-import { sameJson } from '@/core/scene/patch';
+import { sameJson } from '@/core/patch/patch';
 import { surveyInput } from '@/core/survey/survey';
 import { EditorPopover } from '../scene/EditorPopover';
 import { openPart } from '../scene/open-part';

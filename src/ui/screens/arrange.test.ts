@@ -2,7 +2,7 @@ import json from '../../../data/screens.json';
 import { casesOf } from '@/core/screens/cases';
 import { readCatalogue } from '@/core/screens/catalogue';
 import { turn } from '@/core/screens/turn';
-import type { CaseSummary } from '@/core/survey/summary';
+import type { CaseSummary } from '@/core/solve/summary';
 import { readView, writeView } from '../state/view';
 import { arrange, type CaseGroup } from './arrange';
 

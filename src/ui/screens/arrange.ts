@@ -2,8 +2,8 @@ import type { Case } from '@/core/screens/cases';
 import { KIND_GROUPS, kindGroupOf } from '@/core/screens/kinds';
 import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { isPortrait, orientationOf, turn } from '@/core/screens/turn';
-import type { CaseSummary } from '@/core/survey/summary';
-import type { Mark } from '@/core/survey/mark';
+import type { CaseSummary } from '@/core/solve/summary';
+import type { Mark } from '@/core/solve/mark';
 import { ratiosOf, type View } from '../state/view';
 
 export interface CaseGroup {

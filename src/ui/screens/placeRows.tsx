@@ -1,4 +1,4 @@
-import { sayLetters } from '@/core/formats/words';
+import { sayLetters } from '@/core/words/words';
 import {
   sayArea,
   sayContrast,
@@ -8,7 +8,7 @@ import {
   sayPixels,
   sayRatio,
   sayShare,
-} from '@/core/formats/numbers';
+} from '@/core/words/numbers';
 import type { FigureName } from '@/core/explain/reason';
 import { SIDES } from '@/core/geometry/rect';
 import type { PictureResult, PlacedResult, TextResult } from '@/core/survey/survey';

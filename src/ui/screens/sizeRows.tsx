@@ -1,4 +1,4 @@
-import { sayNumber, sayRatio, sayShare, sayTimes } from '@/core/formats/numbers';
+import { sayNumber, sayRatio, sayShare, sayTimes } from '@/core/words/numbers';
 import type { PlacedResult } from '@/core/survey/survey';
 import { asked, type Maybe, type Row } from './figures';
 

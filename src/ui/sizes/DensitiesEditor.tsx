@@ -1,7 +1,7 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayDensity } from '@/core/formats/numbers';
+import { sayDensity } from '@/core/words/numbers';
 import { USUAL_DENSITIES } from '@/core/pictures/check';
 import { sameDensity } from '@/core/pictures/picture';
 import { EditorPopover } from '../scene/EditorPopover';

@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import { sayDensity } from '@/core/formats/numbers';
+import { sayDensity } from '@/core/words/numbers';
 import type { FileFinding } from '@/core/pictures/check';
 import { masterIn, setsOf, withMaster } from '@/core/pictures/master';
 import type { Picture } from '@/core/pictures/picture';

@@ -1,6 +1,6 @@
 'use client';
 import { findCase } from '@/core/screens/cases';
-import { saySize } from '@/core/formats/numbers';
+import { saySize } from '@/core/words/numbers';
 import type { FileFinding, Needed } from '@/core/pictures/check';
 import { madeFrom, masterOfSet, setsOf, type FileSet } from '@/core/pictures/master';
 import { sameDensity, type Picture, type Rendition } from '@/core/pictures/picture';

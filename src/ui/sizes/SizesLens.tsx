@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayDensity } from '@/core/formats/numbers';
+import { sayDensity } from '@/core/words/numbers';
 import { checkFiles, USUAL_DENSITIES, type Needed } from '@/core/pictures/check';
 import { masterOfSet, setsOf } from '@/core/pictures/master';
 import type { Picture } from '@/core/pictures/picture';

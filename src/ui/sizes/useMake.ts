@@ -4,7 +4,7 @@ import type { FileFinding } from '@/core/pictures/check';
 import { madeFrom, masterOfSet, setsOf } from '@/core/pictures/master';
 import { putInto } from '@/core/pictures/assign';
 import type { Picture, Rendition } from '@/core/pictures/picture';
-import type { Project } from '@/core/scene/project';
+import type { Project } from '@/core/project/project';
 import { derive, messageOf } from '../api';
 import { fileOf } from '../import/place-picture';
 import { useWorkbenchStore } from '../state/context';

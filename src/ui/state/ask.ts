@@ -1,7 +1,7 @@
 'use client';
 import type { Remote } from 'comlink';
 import { useEffect, useState } from 'react';
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import type { SurveyWorker } from '@/workers/survey.worker';
 import { messageOf } from '../api';
 import { useWorkbench, useWorkbenchStore } from './context';

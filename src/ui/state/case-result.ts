@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import { freeWindow } from '@/core/screens/free';
 import { findCase, type Case } from '@/core/screens/cases';
 import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';

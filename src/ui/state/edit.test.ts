@@ -1,7 +1,7 @@
 import json from '../../../data/screens.json';
 import { demoDocuments } from '../../../demo/documents';
 import type { Rendition } from '@/core/pictures/picture';
-import { applyPatch } from '@/core/scene/patch';
+import { applyPatch } from '@/core/patch/patch';
 import { readCatalogue } from '@/core/screens/catalogue';
 import { commit, edit, editLive, inLayer, redo, undo } from './edit';
 import { readView } from './view';

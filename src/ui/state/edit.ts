@@ -1,14 +1,14 @@
 import { produce } from 'immer';
-import { changeBetween, inverted, undoable, type Change } from '@/core/scene/change';
-import type { Documents } from '@/core/scene/documents';
-import { applyPatch, type Patch } from '@/core/scene/patch';
+import { changeBetween, inverted, undoable, type Change } from '@/core/patch/change';
+import type { Documents } from '@/core/project/documents';
+import { applyPatch, type Patch } from '@/core/patch/patch';
 import type { Cut } from '@/core/pictures/picture';
 import type { Layer } from '@/core/scene/scene';
 import { whyNotDrawn } from '@/core/survey/drawable';
 import type { View } from './view';
 import { waitsForFonts, type WorkbenchState, type WorkbenchStore } from './workbench';
 
-export { backgroundOf } from '@/core/survey/mark';
+export { backgroundOf } from '@/core/solve/mark';
 
 const MOST_UNDO = 200;
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
-import { Change } from '@/core/scene/change';
-import { Documents } from '@/core/scene/documents';
-import { whereFits } from '@/core/scene/patch';
+import { Change } from '@/core/patch/change';
+import { Documents } from '@/core/project/documents';
+import { whereFits } from '@/core/patch/patch';
 import type { WorkbenchState, WorkbenchStore } from './workbench';
 
 /** What a tab keeps of its own over a reload; what its changes are to be laid on, as long as something is unsaved. */

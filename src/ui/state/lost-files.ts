@@ -1,4 +1,4 @@
-import type { Project } from '@/core/scene/project';
+import type { Project } from '@/core/project/project';
 import { request, RequestProblem } from '../api';
 import { APPEARANCE_LABELS } from '../words';
 import type { WorkbenchStore } from './workbench';

@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useMemo } from 'react';
-import { filesOfScene, type Documents } from '@/core/scene/documents';
+import { filesOfScene, type Documents } from '@/core/project/documents';
 import type { FilePixels } from '@/core/pixels/file';
 import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';

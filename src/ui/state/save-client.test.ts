@@ -1,9 +1,9 @@
 import json from '../../../data/screens.json';
 import { demoDocuments } from '../../../demo/documents';
-import type { Change } from '@/core/scene/change';
-import type { Documents } from '@/core/scene/documents';
-import { placeKey } from '@/core/scene/merge';
-import { applyPatch, diff } from '@/core/scene/patch';
+import type { Change } from '@/core/patch/change';
+import type { Documents } from '@/core/project/documents';
+import { placeKey } from '@/core/project/merge';
+import { applyPatch, diff } from '@/core/patch/patch';
 import { readCatalogue } from '@/core/screens/catalogue';
 import { commit, edit, editLive, undo } from './edit';
 import { resolveConflict, watchSaving } from './save-client';

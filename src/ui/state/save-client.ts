@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { changeBetween, type Change } from '@/core/scene/change';
-import { Documents } from '@/core/scene/documents';
-import { merge3, type Side } from '@/core/scene/merge';
-import { applyPatch, Operation, whereFits } from '@/core/scene/patch';
+import { changeBetween, type Change } from '@/core/patch/change';
+import { Documents } from '@/core/project/documents';
+import { merge3, type Side } from '@/core/project/merge';
+import { applyPatch, Operation, whereFits } from '@/core/patch/patch';
 import { messageOf, request, RequestProblem } from '../api';
 import { committedOf, queueGesture } from './edit';
 import { keepOver, takeUp } from './kept-over';

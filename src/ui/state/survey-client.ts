@@ -1,10 +1,10 @@
 import * as Comlink from 'comlink';
 import type { Remote } from 'comlink';
 import { messageOf } from '../api';
-import type { CaseSummary } from '@/core/survey/summary';
+import type { CaseSummary } from '@/core/solve/summary';
 import type { Documented, SurveyWorker } from '@/workers/survey.worker';
-import { sameJson } from '@/core/scene/patch';
-import type { Documents } from '@/core/scene/documents';
+import { sameJson } from '@/core/patch/patch';
+import type { Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { surveyInput } from '@/core/survey/survey';
 import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';

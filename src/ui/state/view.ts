@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Appearance } from '@/core/scene/values';
+import { Appearance } from '@/core/values/values';
 import { OUTCOMES } from '@/core/measure/judge';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { KIND_GROUPS } from '@/core/screens/kinds';

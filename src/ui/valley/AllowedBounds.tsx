@@ -1,7 +1,7 @@
 'use client';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { usePlotArea, useXAxisInverseScale, useXAxisScale } from 'recharts';
-import { sayRatio } from '@/core/formats/numbers';
+import { sayRatio } from '@/core/words/numbers';
 import { useAllowed, type Range } from './allowed';
 
 const STEPS: Record<string, number> = {

@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FIT_LABELS } from '@/core/fit/presets';
-import { sayRatio, sayShare } from '@/core/formats/numbers';
+import { sayRatio, sayShare } from '@/core/words/numbers';
 import { RATIO_FITS } from '@/core/solve/ratio';
 import {
   emptyStretches,

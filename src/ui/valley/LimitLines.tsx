@@ -1,7 +1,7 @@
 'use client';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 import { usePlotArea, useYAxisInverseScale, useYAxisScale } from 'recharts';
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare } from '@/core/words/numbers';
 import type { Limit } from '@/core/measure/limit';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 

@@ -10,10 +10,10 @@ import {
   XAxis,
   YAxis,
 } from 'recharts';
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare } from '@/core/words/numbers';
 import { findCase } from '@/core/screens/cases';
 import { curve, type Valley, type ValleyMeasure } from '@/core/solve/valley';
-import type { Mark } from '@/core/survey/mark';
+import type { Mark } from '@/core/solve/mark';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { openCase } from '../state/open-case';
 import { caseName } from '../words';

@@ -1,8 +1,8 @@
 'use client';
 import { useRef, useState, type PointerEvent } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayRatio, sayShare } from '@/core/formats/numbers';
-import { capitalised } from '@/core/formats/words';
+import { sayRatio, sayShare } from '@/core/words/numbers';
+import { capitalised } from '@/core/words/words';
 import { findCase } from '@/core/screens/cases';
 import { heldAll } from '@/core/solve/ratio';
 import { curve, VALLEY_MEASURES, type ValleyMeasure } from '@/core/solve/valley';

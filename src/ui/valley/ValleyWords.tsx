@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import { sayRatio, sayShare } from '@/core/formats/numbers';
+import { sayRatio, sayShare } from '@/core/words/numbers';
 import { EditorPopover } from '../scene/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';

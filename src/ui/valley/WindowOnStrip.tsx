@@ -1,8 +1,8 @@
 'use client';
-import { sayRatio, sayShare } from '@/core/formats/numbers';
+import { sayRatio, sayShare } from '@/core/words/numbers';
 import type { Outcome } from '@/core/measure/judge';
 import type { ValleyMeasure } from '@/core/solve/valley';
-import type { Mark } from '@/core/survey/mark';
+import type { Mark } from '@/core/solve/mark';
 import { WORDS } from './limits';
 import { MarkShape } from './MarkShape';
 import { xOf, yOf, type ValleyScale } from './scale';

@@ -1,6 +1,6 @@
-import { sayShare } from '@/core/formats/numbers';
+import { sayShare } from '@/core/words/numbers';
 import type { ValleyMeasure } from '@/core/solve/valley';
-import type { Mark } from '@/core/survey/mark';
+import type { Mark } from '@/core/solve/mark';
 import { WORDS } from './limits';
 
 /** How a mark is drawn where one measure is looked at, and what is said of it. */

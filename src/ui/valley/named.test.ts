@@ -1,4 +1,4 @@
-import type { CutValley } from '@/core/survey/mark';
+import type { CutValley } from '@/core/solve/mark';
 import { named } from './named';
 
 const when = [{ orientation: 'portrait' as const }, { minWidth: 600 }];

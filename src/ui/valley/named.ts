@@ -1,7 +1,7 @@
-import { sayRatio } from '@/core/formats/numbers';
+import { sayRatio } from '@/core/words/numbers';
 import type { PictureLayer } from '@/core/scene/scene';
 import { sayWhen } from '@/core/sentences/layer';
-import { curveKey, type CutValley } from '@/core/survey/mark';
+import { curveKey, type CutValley } from '@/core/solve/mark';
 
 /** A curve, and what tells it from the others; nothing of the only one. */
 export interface NamedValley extends CutValley {

@@ -2,7 +2,7 @@
 import { useMemo } from 'react';
 import { turn } from '@/core/screens/turn';
 import type { Limit } from '@/core/measure/limit';
-import { backgroundOf, valleysOf, type Mark } from '@/core/survey/mark';
+import { backgroundOf, valleysOf, type Mark } from '@/core/solve/mark';
 import { VALLEY_MEASURES, type ValleyMeasure } from '@/core/solve/valley';
 import { useScene, useWorkbench } from '../state/context';
 import { named, type NamedValley } from './named';

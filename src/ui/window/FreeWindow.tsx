@@ -2,11 +2,11 @@
 import { useCallback, useMemo, useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { Button } from 'react-bootstrap';
 import { ruleOf } from '@/core/findings/rule';
-import { sayNumber, sayRatio } from '@/core/formats/numbers';
+import { sayNumber, sayRatio } from '@/core/words/numbers';
 import { breachId, type Breach } from '@/core/measure/judge';
 import { ownerName } from '@/core/measure/words';
 import type { Stretch } from '@/core/solve/stretches';
-import { markOf } from '@/core/survey/mark';
+import { markOf } from '@/core/solve/mark';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useAsked, type Asking } from '../state/ask';

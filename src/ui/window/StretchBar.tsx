@@ -1,6 +1,6 @@
 'use client';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
-import { sayNumber } from '@/core/formats/numbers';
+import { sayNumber } from '@/core/words/numbers';
 import type { Stretch } from '@/core/solve/stretches';
 
 interface Props {

@@ -1,8 +1,8 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
-import type { Documents } from '@/core/scene/documents';
-import { merge3, placeKey, type Clash, type Merged, type Side } from '@/core/scene/merge';
+import type { Documents } from '@/core/project/documents';
+import { merge3, placeKey, type Clash, type Merged, type Side } from '@/core/project/merge';
 import { sayPlace, saySides } from '@/core/sentences/differences';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { resolveConflict } from '../state/save-client';

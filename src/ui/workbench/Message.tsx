@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import type { Documents } from '@/core/scene/documents';
+import type { Documents } from '@/core/project/documents';
 import { download } from '../download';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 

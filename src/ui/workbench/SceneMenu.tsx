@@ -2,7 +2,7 @@
 import type { KeyboardEvent } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Scene } from '@/core/scene/scene';
-import { duplicateScene, launchesOf, removeScene } from '@/core/scene/scenes';
+import { duplicateScene, launchesOf, removeScene } from '@/core/project/scenes';
 import { newScene } from '../import/place-picture';
 import { EditorPopover } from '../scene/EditorPopover';
 import { NameField } from '../scene/editors/NameField';

@@ -1,7 +1,7 @@
 'use client';
 import { OUTCOMES } from '@/core/measure/judge';
 import { hasToJudge } from '@/core/scene/layers';
-import { tally } from '@/core/survey/summary';
+import { tally } from '@/core/solve/summary';
 import { useCounted, useWorkbench } from '../state/context';
 import { sceneOf } from '../state/workbench';
 import { countCases, OUTCOME_SHAPES } from '../words';

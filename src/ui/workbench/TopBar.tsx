@@ -1,6 +1,6 @@
 'use client';
 import Link from 'next/link';
-import { APPEARANCES, type Appearance } from '@/core/scene/values';
+import { APPEARANCES, type Appearance } from '@/core/values/values';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { LENSES, withAppearance } from '../state/view';
 import { sceneOf } from '../state/workbench';

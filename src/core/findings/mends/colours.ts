@@ -1,8 +1,8 @@
 import { around } from '../../placing/presets';
-import { lu, type Colour } from '../../scene/values';
+import { lu, type Colour } from '../../values/values';
 import type { Layer, PanelLayer, PlacedLayer, Scene } from '../../scene/scene';
-import { sayAlpha } from '../../formats/numbers';
-import { resolveColour } from '../../scene/values';
+import { sayAlpha } from '../../words/numbers';
+import { resolveColour } from '../../values/values';
 import type { Case } from '../../screens/cases';
 import type { SurveyInput } from '../../survey/prepare';
 import { scrimFor, type Scrim } from '../../survey/scrim';

@@ -1,9 +1,9 @@
 import { FIT_PRESETS, withPreset, type FitPreset } from '../../fit/presets';
 import type { Fit } from '../../fit/rule';
-import { sayShare } from '../../formats/numbers';
+import { sayShare } from '../../words/numbers';
 import type { Interval } from '../../solve/interval';
 import { positionOf } from '../../solve/layer';
-import { lu, percentOf } from '../../scene/values';
+import { lu, percentOf } from '../../values/values';
 import { offMiddle } from '../../pixels/centre';
 import { withInkCentred } from '../../scene/ink-rules';
 import { fittingRules, presetOfAll } from '../../scene/rules';

@@ -1,6 +1,6 @@
 import { faceOf, FONTS, type TextStyle } from '../../text/style';
-import { sayNumber } from '../../formats/numbers';
-import { sayLetters } from '../../formats/words';
+import { sayNumber } from '../../words/numbers';
+import { sayLetters } from '../../words/words';
 import { layerMend, type Mender, type Sick } from '../mend';
 
 /** The fonts that a text could be written in, with what each is called. */

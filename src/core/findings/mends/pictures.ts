@@ -1,6 +1,6 @@
 import { masterOfSet, setsOf } from '../../pictures/master';
 import { unmarkedIn, widestOf, type Cut, type Picture } from '../../pictures/picture';
-import { usersOfPicture } from '../../scene/documents';
+import { usersOfPicture } from '../../project/documents';
 import { mendOf, pictureLayer, pictureOf, type Mender } from '../mend';
 
 const fileOf = (cut: Cut) => widestOf(cut.renditions);

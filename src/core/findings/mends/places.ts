@@ -1,8 +1,8 @@
-import { sayNumber } from '../../formats/numbers';
+import { sayNumber } from '../../words/numbers';
 import { extent as extentOf } from '../../geometry/rect';
 import { mapMeasured } from '../../placing/measured';
 import type { AxisRule, Bound, Edge, Extent, Placing, Region } from '../../placing/rule';
-import { isPercent, lu, percent, type Length } from '../../scene/values';
+import { isPercent, lu, percent, type Length } from '../../values/values';
 import { isPlaced, type PlacedLayer } from '../../scene/scene';
 import type { When } from '../../scene/when';
 import { turn } from '../../screens/turn';

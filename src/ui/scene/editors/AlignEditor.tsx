@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import type { Align } from '@/core/fit/rule';
-import { lu } from '@/core/scene/values';
+import { lu } from '@/core/values/values';
 import type { PictureLayer } from '@/core/scene/scene';
 import { useWorkbenchStore } from '../../state/context';
 import { editLive, setFocalPoint } from '../../state/edit';

@@ -1,9 +1,9 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { namedOf, resolveColour, type Colour, type NamedValue } from '@/core/scene/values';
+import { namedOf, resolveColour, type Colour, type NamedValue } from '@/core/values/values';
 import { useState } from 'react';
 import { NumberField } from './NumberField';
-import { alphaOf, readColour, withAlpha } from '@/core/scene/css-colour';
+import { alphaOf, readColour, withAlpha } from '@/core/values/css-colour';
 
 interface Props {
   value: Colour;

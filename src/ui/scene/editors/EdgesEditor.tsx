@@ -1,8 +1,8 @@
 'use client';
 import type { Axis } from '@/core/geometry/rect';
 import type { Placing } from '@/core/placing/rule';
-import type { Length, NamedValue } from '@/core/scene/values';
-import { capitalised } from '@/core/formats/words';
+import type { Length, NamedValue } from '@/core/values/values';
+import { capitalised } from '@/core/words/words';
 import { useAxisWords } from '../useAxisWords';
 import { LengthField } from './LengthField';
 

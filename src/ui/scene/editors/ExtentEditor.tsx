@@ -3,7 +3,7 @@ import { Form } from 'react-bootstrap';
 import type { Axis } from '@/core/geometry/rect';
 import type { Basis, Extent } from '@/core/placing/rule';
 import { AXIS_WORDS, REGION_WORDS } from '@/core/sentences/words';
-import { isPercent, lu, percent, type NamedValue } from '@/core/scene/values';
+import { isPercent, lu, percent, type NamedValue } from '@/core/values/values';
 import { LengthField } from './LengthField';
 
 interface Props {

@@ -2,7 +2,7 @@
 import { Form } from 'react-bootstrap';
 import { FIT_PRESETS, presetOf, withPreset } from '@/core/fit/presets';
 import { isRepeating, type Fit, type FitSize, type Repeat } from '@/core/fit/rule';
-import { percent, type Length, type NamedValue } from '@/core/scene/values';
+import { percent, type Length, type NamedValue } from '@/core/values/values';
 import { FIT_WORDS } from '../../words';
 import { LengthField } from './LengthField';
 import { ListEditor } from './ListEditor';

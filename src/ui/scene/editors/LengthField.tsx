@@ -1,6 +1,6 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { namedOf, type Length, type NamedValue } from '@/core/scene/values';
+import { namedOf, type Length, type NamedValue } from '@/core/values/values';
 import { NumberField } from './NumberField';
 
 interface Props {

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import { coloursOf, type Gradient, type Paint } from '@/core/scene/paint';
-import type { NamedValue } from '@/core/scene/values';
+import { coloursOf, type Gradient, type Paint } from '@/core/values/paint';
+import type { NamedValue } from '@/core/values/values';
 import { Choices } from '../../workbench/Choices';
 import { ColourEditor } from './ColourEditor';
 import { NumberField } from './NumberField';

@@ -1,7 +1,7 @@
 'use client';
 import { useCallback, useEffect } from 'react';
 import { Button } from 'react-bootstrap';
-import { sayShare, sayWeight } from '@/core/formats/numbers';
+import { sayShare, sayWeight } from '@/core/words/numbers';
 import { fittingRules } from '@/core/scene/rules';
 import { findCase } from '@/core/screens/cases';
 import type { AxisAnswer, PositionAnswer } from '@/core/solve/position';

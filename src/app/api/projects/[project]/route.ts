@@ -1,4 +1,4 @@
-import { Change } from '@/core/scene/change';
+import { Change } from '@/core/patch/change';
 import { Problem } from '@/server/problem';
 import { deleteProject, loadProject, removeProject } from '@/server/services/projects';
 import { saveChange } from '@/server/services/save';

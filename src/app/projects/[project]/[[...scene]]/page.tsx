@@ -1,6 +1,6 @@
 import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
-import { sceneWith } from '@/core/scene/documents';
+import { sceneWith } from '@/core/project/documents';
 import { screensOf } from '@/server/catalogue';
 import { Problem } from '@/server/problem';
 import { loadProject, recentChanges } from '@/server/services/projects';

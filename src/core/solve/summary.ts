@@ -1,8 +1,8 @@
 import { gravest, type Outcome } from '../measure/judge';
 import type { MeasureName } from '../measure/limit';
-import { VALLEY_MEASURES } from '../solve/valley';
+import { VALLEY_MEASURES } from './valley';
 import type { Mark } from './mark';
-import type { CaseResult } from './survey';
+import type { CaseResult } from '../survey/survey';
 
 /** The figure by which a case is read at a glance. */
 export interface Headline {

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
 import { demo } from '../../../demo/testing';
-import { scenesShown } from '../launch/launch';
+import { scenesShown } from './launch';
 import { sayPlace, saySides } from '../sentences/differences';
 import { Documents } from './documents';
 import { merge3, placeKey, type Side } from './merge';
-import type { PictureLayer } from './scene';
+import type { PictureLayer } from '../scene/scene';
 
 const changed = (recipe: (d: Documents) => void): Documents => {
   const copy = structuredClone(demo);

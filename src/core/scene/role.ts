@@ -1,4 +1,4 @@
-import type { LayerRole } from '../scene/scene';
+import type { LayerRole } from './scene';
 
 /** What is known of a picture before it is placed. */
 export interface Taken {

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { HexColour } from '@/core/scene/values';
+import { HexColour } from '@/core/values/values';
 import { alphaOf, readColour, withAlpha } from './css-colour';
 
 describe('a colour as it is typed', () => {

@@ -1,8 +1,8 @@
-import { scenesShown } from '../launch/launch';
+import { scenesShown } from './launch';
 import type { Documents } from './documents';
-import { copiesOf } from './layers';
+import { copiesOf } from '../scene/layers';
 import type { Project } from './project';
-import { nameOfCopy } from './values';
+import { nameOfCopy } from '../values/values';
 
 /** Names of the launches that show a scene, so that it cannot simply go. */
 export const launchesOf = (sceneId: string, { launches = [] }: Project): string[] =>

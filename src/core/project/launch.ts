@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { Id } from '../scene/values';
+import { Id } from '../values/values';
 import { KINDS, Screen } from '../screens/screen';
 import { easingOf } from './easing';
-import { LaunchAcceptance, LaunchLimits } from './limits';
+import { LaunchAcceptance, LaunchLimits } from './launch-limits';
 
 /** What draws a stage: a window of the system of one of three kinds, or the app itself. */
 export const SYSTEMS = ['flat', 'icon', 'layout', 'app'] as const;

@@ -1,5 +1,5 @@
 import { Documents } from './documents';
-import { sameJson } from './patch';
+import { sameJson } from '../patch/patch';
 
 /** Where something stands in documents: keys of objects, and names of the entries of lists. */
 export type Place = readonly string[];

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Launch } from '../launch/launch';
+import { Launch } from './launch';
 import { Acceptance } from '../measure/accept';
 import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
@@ -7,7 +7,7 @@ import { Picture } from '../pictures/picture';
 import { Screen } from '../screens/screen';
 import { ProjectFont } from '../text/style';
 import { KeptTokens } from '../tokens/tree';
-import { Id, NamedValue } from './values';
+import { Id, NamedValue } from '../values/values';
 
 /**
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.

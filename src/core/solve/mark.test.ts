@@ -1,13 +1,13 @@
 import fc from 'fast-check';
-import { lossAt, VALLEY_MEASURES } from '../solve/valley';
+import { lossAt, VALLEY_MEASURES } from './valley';
 import { casesOf } from '../screens/cases';
 import { fillScreen } from '../placing/presets';
-import { RATIO_FITS } from '../solve/ratio';
+import { RATIO_FITS } from './ratio';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
-import { lu, percent } from '../scene/values';
+import { lu, percent } from '../values/values';
 import type { Limit } from '../measure/limit';
 import { markOf, valleysOf } from './mark';
-import { surveyCase, type SurveyInput } from './survey';
+import { surveyCase, type SurveyInput } from '../survey/survey';
 
 const cases = casesOf(SCREENS, ['light']);
 const share = fc.integer({ min: 0, max: 100 });

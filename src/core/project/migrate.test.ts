@@ -2,10 +2,10 @@ import { demo } from '../../../demo/testing';
 import { DRAWN_IS_JUDGED, MISSING_LETTERS, WASTE_IS_SAID } from '../measure/later-limits';
 import type { Documents } from './documents';
 import { NewerSchema, readDocuments, schemaOf } from './migrate';
-import { sameJson } from './patch';
+import { sameJson } from '../patch/patch';
 import { SCHEMA_VERSION } from './project';
-import type { Layer, PictureLayer } from './scene';
-import { lu } from './values';
+import type { Layer, PictureLayer } from '../scene/scene';
+import { lu } from '../values/values';
 
 const SCENE = 'winter-splash';
 const extent = { kind: 'length' as const, length: lu(200) };

@@ -1,8 +1,8 @@
 import { z } from 'zod';
-import { sayLength, sayMs, sayNumber, sayShare } from '../formats/numbers';
+import { sayLength, sayMs, sayNumber, sayShare } from '../words/numbers';
 import { Given } from '../measure/accept';
 import type { Outcome } from '../measure/judge';
-import { Id } from '../scene/values';
+import { Id } from '../values/values';
 
 /** In the order in which they are best mended: what changes a window first, then what depends on it. */
 export const LAUNCH_RULES = [

@@ -1,15 +1,15 @@
 import type { Fit } from '../fit/rule';
 import { area, contains } from '../geometry/rect';
 import { isRepeated } from '../fit/tiles';
-import { isZero } from '../scene/values';
+import { isZero } from '../values/values';
 import type { PictureLayer, Scene } from '../scene/scene';
 import { fitOf, fitRuleOn } from '../scene/when';
-import { RATIO_FITS, type RatioFit } from '../solve/ratio';
+import { RATIO_FITS, type RatioFit } from './ratio';
 import { outcomeOf, type Breach, type Outcome } from '../measure/judge';
-import { VALLEY_MEASURES, type Valley, type ValleyMeasure } from '../solve/valley';
+import { VALLEY_MEASURES, type Valley, type ValleyMeasure } from './valley';
 import type { Picture } from '../pictures/picture';
 import type { Regions } from '../screens/regions';
-import type { CaseResult, PictureResult } from './result';
+import type { CaseResult, PictureResult } from '../survey/result';
 
 /** A case on the valley of the background: the ratio of its box, and what the survey measured there. */
 export interface Mark {

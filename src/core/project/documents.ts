@@ -1,9 +1,9 @@
 import { z } from 'zod';
-import { scenesShown } from '../launch/launch';
+import { scenesShown } from './launch';
 import type { Picture } from '../pictures/picture';
 import { fontHash } from '../text/style';
 import { Project } from './project';
-import { Scene } from './scene';
+import { Scene } from '../scene/scene';
 
 /** All documents of a project under its one revision. The keys of `scenes` are the ids in `project.scenes`. */
 export const Documents = z
