@@ -1,6 +1,17 @@
 import { LRUCache } from 'lru-cache';
 import type { Size } from '@/core/geometry/rect';
-import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern, Rounding } from './drawing';
+import type {
+  Command,
+  Drawing,
+  Fill,
+  Glass,
+  Group,
+  Image,
+  FillInk,
+  Letters,
+  Pattern,
+  Rounding,
+} from './drawing';
 import { cached } from './cached';
 
 type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
@@ -9,7 +20,7 @@ type Context = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
  * Finds the pixels of a file, with at least as many columns and rows as are drawn where there are as many; `null` while
  * they are loading. `drawn` is in px.
  */
-export type Pixels = (hash: string, drawn: Size) => ImageBitmap | null;
+export type BitmapOf = (hash: string, drawn: Size) => ImageBitmap | null;
 
 function roundedPath(path: Path2D, { rect, radius }: Rounding) {
   path.roundRect(rect.x, rect.y, rect.width, rect.height, radius);
@@ -83,7 +94,7 @@ function drawPattern(ctx: Context, command: Pattern, bitmap: ImageBitmap) {
   ctx.restore();
 }
 
-function styleOf(ctx: Context, ink: Ink): string | CanvasGradient {
+function styleOf(ctx: Context, ink: FillInk): string | CanvasGradient {
   if (ink.kind === 'colour') return ink.colour;
   const gradient =
     ink.kind === 'linear'
@@ -121,7 +132,7 @@ function fillLetters(ctx: Context, { lines, scale, colour }: Letters, from: { x:
   }
 }
 
-/** The same letters at the same place of the px grid are drawn once: filling outlines is what takes long. */
+/** Letters as they lie on the px grid, drawn once for wherever they lie alike: filling outlines is what takes long. */
 function spriteOf(letters: Letters): ImageBitmap {
   const { lines, bounds, scale, colour } = letters;
   const each = lines.map(({ outline, at }) => {
@@ -146,7 +157,7 @@ function drawLetters(ctx: Context, letters: Letters) {
 }
 
 /** A group that is see-through is drawn by itself first, so that its layers do not show through one another. */
-function drawGroup(ctx: Context, group: Group, size: Size, pixels: Pixels): boolean {
+function drawGroup(ctx: Context, group: Group, size: Size, pixels: BitmapOf): boolean {
   const { clip, opacity, commands } = group;
   if (opacity === 0) return true;
   ctx.save();
@@ -180,7 +191,7 @@ function drawGlass(ctx: Context, { glass, holes, colour }: Glass) {
   ctx.globalCompositeOperation = 'source-over';
 }
 
-function drawPixels(ctx: Context, command: Image | Pattern, pixels: Pixels): boolean {
+function drawPixels(ctx: Context, command: Image | Pattern, pixels: BitmapOf): boolean {
   const bitmap = pixels(command.hash, command.kind === 'image' ? command.dest : command.tile);
   if (!bitmap) return false;
   if (command.kind === 'image') drawImage(ctx, command, bitmap);
@@ -188,7 +199,7 @@ function drawPixels(ctx: Context, command: Image | Pattern, pixels: Pixels): boo
   return true;
 }
 
-function drawAll(ctx: Context, commands: readonly Command[], size: Size, pixels: Pixels): boolean {
+function drawAll(ctx: Context, commands: readonly Command[], size: Size, pixels: BitmapOf): boolean {
   let complete = true;
   for (const command of commands) {
     if (command.kind === 'fill') drawFill(ctx, command);
@@ -204,7 +215,7 @@ function drawAll(ctx: Context, commands: readonly Command[], size: Size, pixels:
  * Carries out a drawing on a canvas of exactly its size.
  * @returns whether every picture was there; what is missing is left out and can be drawn again later
  */
-export function paintCanvas(ctx: Context, drawing: Drawing, pixels: Pixels): boolean {
+export function paintCanvas(ctx: Context, drawing: Drawing, pixels: BitmapOf): boolean {
   ctx.clearRect(0, 0, drawing.size.width, drawing.size.height);
   ctx.imageSmoothingQuality = 'high';
   return drawAll(ctx, drawing.commands, drawing.size, pixels);

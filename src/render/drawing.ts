@@ -19,7 +19,7 @@ interface Stop {
 }
 
 /** Colours are `#rrggbb` or `#rrggbbaa`; between stops they are mixed without being premultiplied, as surfaces do it. */
-export type Ink =
+export type FillInk =
   | { kind: 'colour'; colour: string }
   | { kind: 'linear'; from: Point; to: Point; stops: Stop[] }
   | { kind: 'radial'; centre: Point; radius: number; stops: Stop[] };
@@ -30,7 +30,7 @@ export interface Fill {
   rect: Rect;
   /** of the corners */
   radius: number;
-  ink: Ink;
+  ink: FillInk;
   /** 0..1 */
   opacity: number;
 }

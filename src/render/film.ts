@@ -1,4 +1,4 @@
-import type { Shown } from '@/core/launch/timeline';
+import type { StageShown } from '@/core/launch/timeline';
 import type { CaseResult } from '@/core/survey/survey';
 import type { Command, Drawing, Group } from './drawing';
 import { drawingOf, type PaintOptions } from './painter';
@@ -29,7 +29,7 @@ function layered(result: CaseResult, options: PaintOptions): Layered {
 export function createFilm(
   stages: readonly FilmStage[],
   options: PaintOptions,
-): (shown: readonly Shown[]) => Drawing | null {
+): (shown: readonly StageShown[]) => Drawing | null {
   const drawn = stages.map((s) => s && layered(s, options));
   const [first] = drawn.filter((d) => d !== null);
   if (!first) return () => null;

@@ -4,7 +4,7 @@ import type { Reading, TextMetrics } from '@/core/text/layout';
 import { FACES, fontHash, type Face, type ShippedFace } from '@/core/text/style';
 import { cached } from './cached';
 import { unpackedFont } from './woff';
-import { advanceOf, breaksOf, EM, missingIn, outlineOf, readingOf, shaped } from './shape';
+import { advanceOf, breaksOf, EM, missingIn, letterOutline, readingOf, shaped } from './shape';
 
 export { EM } from './shape';
 
@@ -52,7 +52,7 @@ function fontsOf(shipped: Shipped, imported: ReadonlyMap<string, Font>): Fonts {
   return {
     width: keptByText(width),
     outline: keptByText((text: string, face: Face, reading: Reading) =>
-      outlineOf(shaped(text, listOf(face), reading)),
+      letterOutline(shaped(text, listOf(face), reading)),
     ),
     vertical: (face) => {
       const { ascent, descent, unitsPerEm } = listOf(face)[0]!;
@@ -104,7 +104,7 @@ export async function loadFonts(): Promise<Fonts> {
   return createFonts(Object.fromEntries(await Promise.all(entries)) as Record<ShippedFace, Uint8Array[]>);
 }
 
-/** The same fonts with imported ones that they do not have yet; the very same where they have all. */
+/** Adds imported fonts to those that are loaded; they stay the very object where all of them are there. */
 export async function withImported(fonts: Fonts, hashes: readonly string[]): Promise<Fonts> {
   const missing = hashes.filter((hash) => !fonts.has(`font:${hash}`));
   if (missing.length === 0) return fonts;

@@ -15,7 +15,7 @@ import { straightStops, type PlacedPaint } from '@/core/fit/gradient';
 import type { BarResult } from '@/core/screens/bars';
 import type { CaseResult, LayerResult, PanelResult, PictureResult, TextResult } from '@/core/survey/survey';
 import type { RoundRect } from '@/core/screens/outline';
-import type { Command, Drawing, Fill, Group, Image, Ink, Letters, Pattern, Rounding } from './drawing';
+import type { Command, Drawing, Fill, Group, Image, FillInk, Letters, Pattern, Rounding } from './drawing';
 import { EM, type Fonts } from './fonts';
 
 export interface PaintOptions {
@@ -71,7 +71,7 @@ function picture(layer: PictureResult, whole: Rect, scale: number): Image | Patt
   return isRepeated(p) ? pattern(p, cut, scale) : { kind: 'image', ...cut, dest: snap(p.drawn, scale) };
 }
 
-function inkOf(paint: PlacedPaint, scale: number): Ink {
+function inkOf(paint: PlacedPaint, scale: number): FillInk {
   const px = (p: { x: number; y: number }) => ({ x: p.x * scale, y: p.y * scale });
   if (paint.kind === 'colour') return paint;
   const stops = straightStops(paint.stops);
@@ -79,7 +79,7 @@ function inkOf(paint: PlacedPaint, scale: number): Ink {
   return { ...paint, stops, centre: px(paint.centre), radius: paint.radius * scale };
 }
 
-const solid = (colour: string): Ink => ({ kind: 'colour', colour });
+const solid = (colour: string): FillInk => ({ kind: 'colour', colour });
 
 /** Outlines are not snapped: a letter that moves by whole px from line to line would dance. */
 function letters(

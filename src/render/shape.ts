@@ -116,7 +116,7 @@ function boxOutline(x: number): string {
 }
 
 /** A shaped line as SVG path data, starting at 0 on the baseline, in units of `EM`. */
-export function outlineOf(parts: readonly Shaped[]): string {
+export function letterOutline(parts: readonly Shaped[]): string {
   let x = 0;
   return parts
     .map((part) => {

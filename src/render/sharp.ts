@@ -2,7 +2,7 @@ import { LRUCache } from 'lru-cache';
 import sharp, { type OutputInfo, type OverlayOptions, type Sharp } from 'sharp';
 import type { Rect, Size } from '@/core/geometry/rect';
 import { mostTimes } from '@/core/pictures/previews';
-import type { Command, Drawing, Fill, Glass, Group, Image, Ink, Letters, Pattern } from './drawing';
+import type { Command, Drawing, Fill, Glass, Group, Image, FillInk, Letters, Pattern } from './drawing';
 
 /** The bytes of a file, as something sharp can decode. */
 export type Bytes = (hash: string) => Promise<Buffer>;
@@ -146,7 +146,7 @@ function glass({ glass: { rect, radius }, holes, colour }: Glass): OverlayOption
 }
 
 /** A gradient as SVG, or the colour itself: what `fill` refers to, and the definition that it needs. */
-function inkSvg(ink: Ink): { fill: string; definition: string } {
+function inkSvg(ink: FillInk): { fill: string; definition: string } {
   if (ink.kind === 'colour') return { fill: ink.colour, definition: '' };
   const stops = ink.stops.map((s) => `<stop offset="${s.at}" stop-color="${s.colour}"/>`).join('');
   const units = 'id="ink" gradientUnits="userSpaceOnUse"';

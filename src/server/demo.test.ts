@@ -1,4 +1,4 @@
-import { advise, findingsIn, openOn, type Asked } from '@/core/findings/advise';
+import { advise, findingsIn, openOn, type AdviceAsked } from '@/core/findings/advise';
 import { because, causeOf } from '@/core/findings/because';
 import type { Finding } from '@/core/findings/finding';
 import { steps } from '@/core/explain/reason';
@@ -15,7 +15,7 @@ ownStore();
 const MINUTES = 60_000;
 
 /** The best mend of the first finding that anything helps against. */
-function firstMend(open: readonly Finding[], here: Asked) {
+function firstMend(open: readonly Finding[], here: AdviceAsked) {
   for (const finding of open) {
     const [mend] = advise(here, finding, 1);
     if (mend) return mend;

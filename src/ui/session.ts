@@ -18,7 +18,7 @@ export function letIn(): void {
 }
 
 /**
- * The same as `fetch`, but where the session has ended it waits until the passphrase was entered, and asks again: what was
+ * Asks the server as `fetch` does; where the session has ended it waits until the passphrase was entered, and asks again: what was
  * asked for is not lost.
  */
 export async function fetchInside(path: string | URL | Request, init?: RequestInit): Promise<Response> {

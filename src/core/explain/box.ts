@@ -14,7 +14,7 @@ import {
   sayRegion,
   seenBy,
 } from '../sentences/words';
-import { askedLayer, rulePath, sideAt, type Asked, type Context } from './context';
+import { askedLayer, rulePath, sideAt, type AskedLayer, type Context } from './context';
 import { whyNatural } from './natural';
 import { reason, type Reason } from './reason';
 import { whyBars, whyInset, whyScreen } from './screen';
@@ -24,14 +24,14 @@ type End = 'start' | 'end';
 /** More steps than this are not followed through layers that lean on one another. */
 const DEEPEST = 6;
 
-const nameOf = ({ names }: Context, { layer }: Asked) => seenBy(layer, names);
+const nameOf = ({ names }: Context, { layer }: AskedLayer) => seenBy(layer, names);
 
-const theRegion = (context: Context, asked: Asked, region: Region) => {
+const theRegion = (context: Context, asked: AskedLayer, region: Region) => {
   const names = nameOf(context, asked);
   return `${articleOf(region, names)}${sayRegion(region, names)}`;
 };
 
-const partAt = (context: Context, { layer }: Asked, ...path: (string | number)[]) => ({
+const partAt = (context: Context, { layer }: AskedLayer, ...path: (string | number)[]) => ({
   layerId: layer.id,
   path: [...rulePath(context, layer.id), 'placing', ...path],
 });
@@ -43,7 +43,7 @@ const at = (context: Context, axis: Axis, value: number) =>
 /** Where one side of a region comes from. */
 function whyRegionSide(
   context: Context,
-  asked: Asked,
+  asked: AskedLayer,
   region: Region,
   axis: Axis,
   end: End,
@@ -65,7 +65,7 @@ function whyRegionSide(
   return [whyEdge(context, leaned, axis, end, depth + 1)];
 }
 
-function whyHolderSide(context: Context, asked: Asked, axis: Axis, end: End, depth: number): Reason[] {
+function whyHolderSide(context: Context, asked: AskedLayer, axis: Axis, end: End, depth: number): Reason[] {
   if (asked.layer.parent === undefined) return [];
   const panel = askedLayer(context, asked.layer.parent);
   const side = sideAt(context, axis, end);
@@ -77,7 +77,7 @@ function whyHolderSide(context: Context, asked: Asked, axis: Axis, end: End, dep
 
 function whyPinned(
   context: Context,
-  asked: Asked,
+  asked: AskedLayer,
   edge: Edge,
   axis: Axis,
   own: End,
@@ -113,7 +113,7 @@ function besideSafe(context: Context, region: Region, axis: Axis, middle: number
   return ` The middle of the safe area lies ${sayNumber(Math.abs(off))} further to the ${towards}.`;
 }
 
-function whyMiddle(context: Context, asked: Asked, axis: Axis, end: End, depth: number): Reason {
+function whyMiddle(context: Context, asked: AskedLayer, axis: Axis, end: End, depth: number): Reason {
   const rule = asked.layer.placing[axis];
   if (rule.kind !== 'middle') throw new Error('Only a rule by the middle has one.');
   const region = context.prepared.laid().resolver.region(asked.placeable, rule.region, axis);
@@ -137,7 +137,7 @@ function whyMiddle(context: Context, asked: Asked, axis: Axis, end: End, depth: 
 }
 
 /** Why one edge of a layer’s box lies where it does. */
-export function whyEdge(context: Context, asked: Asked, axis: Axis, end: End, depth = 0): Reason {
+export function whyEdge(context: Context, asked: AskedLayer, axis: Axis, end: End, depth = 0): Reason {
   const rule = asked.layer.placing[axis];
   const side = sideAt(context, axis, end);
   if (depth > DEEPEST) return reason(`The ${side} edge of ${asked.layer.name} follows from more layers.`);
@@ -153,7 +153,7 @@ export function whyEdge(context: Context, asked: Asked, axis: Axis, end: End, de
 
 function whyBasis(
   context: Context,
-  asked: Asked,
+  asked: AskedLayer,
   of: Basis | undefined,
   axis: Axis,
   depth: number,
@@ -171,7 +171,13 @@ function whyBasis(
 }
 
 /** Which bound decides, in words; or that nothing bounds a share. */
-function sayBounds(context: Context, asked: Asked, extent: Extent, axis: Axis, own: number | null): string {
+function sayBounds(
+  context: Context,
+  asked: AskedLayer,
+  extent: Extent,
+  axis: Axis,
+  own: number | null,
+): string {
   const { low, high } = context.prepared.laid().resolver.sizes.limits(asked.placeable, axis);
   if (own === null) return '';
   if (own > high && high >= low) return ` It is held to its upper bound, ${sayNumber(high)}.`;
@@ -180,7 +186,7 @@ function sayBounds(context: Context, asked: Asked, extent: Extent, axis: Axis, o
   return share && high === Infinity ? ' Nothing bounds it above.' : '';
 }
 
-function whyLength(context: Context, asked: Asked, axis: Axis, depth: number): Reason {
+function whyLength(context: Context, asked: AskedLayer, axis: Axis, depth: number): Reason {
   const rule = asked.layer.placing[axis];
   if (rule.kind === 'edges' || rule.extent.kind !== 'length') throw new Error('Only a length has one.');
   const { extent } = rule;
@@ -201,7 +207,7 @@ function whyLength(context: Context, asked: Asked, axis: Axis, depth: number): R
   );
 }
 
-function whyHug(context: Context, asked: Asked, axis: Axis, depth: number): Reason {
+function whyHug(context: Context, asked: AskedLayer, axis: Axis, depth: number): Reason {
   const word = AXIS_WORDS[axis].extent;
   const { name, id } = asked.layer;
   const part = partAt(context, asked, axis, 'extent');
@@ -221,7 +227,7 @@ function whyHug(context: Context, asked: Asked, axis: Axis, depth: number): Reas
 }
 
 /** Why a layer’s box is as wide or as high as it is. */
-export function whyExtent(context: Context, asked: Asked, axis: Axis, depth = 0): Reason {
+export function whyExtent(context: Context, asked: AskedLayer, axis: Axis, depth = 0): Reason {
   const rule = asked.layer.placing[axis];
   const word = AXIS_WORDS[axis].extent;
   const { name, placing } = asked.layer;

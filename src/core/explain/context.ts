@@ -29,12 +29,12 @@ export function contextOf(input: SurveyInput, c: Case): Context {
 }
 
 /** A layer as it is on this case, with what placing knows of it. */
-export interface Asked {
+export interface AskedLayer {
   layer: PlacedLayer;
   placeable: Placeable;
 }
 
-export function askedLayer({ prepared }: Context, id: string): Asked {
+export function askedLayer({ prepared }: Context, id: string): AskedLayer {
   const layer = prepared.layers.find((l) => l.id === id);
   const placeable = prepared.laid().placeableOf(id);
   if (!layer || !isPlaced(layer) || !placeable) throw new Error(`No layer “${id}” is placed in this scene.`);

@@ -3,7 +3,7 @@ import { contrastsOf, tenthOf } from '../measure/contrast';
 import { colourAt, hexOf } from '../pixels/raster';
 import { inkOn } from '../survey/contrast';
 import { TILES } from '../survey/backdrop';
-import type { Asked, Context } from './context';
+import type { AskedLayer, Context } from './context';
 import { reason, type Reason } from './reason';
 
 const WHERE = [
@@ -19,7 +19,7 @@ function sayPlace(tile: number): string {
 }
 
 /** The colours that a contrast is between: the ink’s and that of the tile where it is least. */
-export function whyContrast({ input, result }: Context, { layer }: Asked): Reason {
+export function whyContrast({ input, result }: Context, { layer }: AskedLayer): Reason {
   const found = inkOn(result, layer.id, input);
   if (!found) return reason('Nothing is known of the pixels under it.');
   const { ink, inks, tiles, onBorder } = found;

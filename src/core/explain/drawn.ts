@@ -4,7 +4,7 @@ import { distances, extent, type Axis, type Side } from '../geometry/rect';
 import { sayFit } from '../sentences/fit';
 import { AXIS_WORDS } from '../sentences/words';
 import { whyEdge, whyExtent } from './box';
-import { drawnLayer, rulePath, sideAt, type Asked, type Context } from './context';
+import { drawnLayer, rulePath, sideAt, type AskedLayer, type Context } from './context';
 import { whyNatural } from './natural';
 import { reason, type Reason } from './reason';
 
@@ -12,14 +12,14 @@ export const AXIS_OF: Record<Side, Axis> = { left: 'x', right: 'x', top: 'y', bo
 export const endOf = (context: Context, side: Side): 'start' | 'end' =>
   sideAt(context, AXIS_OF[side], 'start') === side ? 'start' : 'end';
 
-const fitPart = (context: Context, { layer }: Asked, ...path: string[]) => {
+const fitPart = (context: Context, { layer }: AskedLayer, ...path: string[]) => {
   const rule = rulePath(context, layer.id);
   const when = layer.kind === 'picture' && layer.when?.[Number(rule[1])]?.fit ? rule : [];
   return { layerId: layer.id, path: [...when, 'fit', ...path] };
 };
 
 /** Why a picture is drawn at its scale: the fit, the box, and the file. */
-export function whyScale(context: Context, asked: Asked): Reason {
+export function whyScale(context: Context, asked: AskedLayer): Reason {
   const { layer } = asked;
   const { placement } = drawnLayer(context, layer.id);
   if (layer.kind !== 'picture') return reason(`${layer.name} is drawn as it is.`);
@@ -44,7 +44,7 @@ export function whyScale(context: Context, asked: Asked): Reason {
   );
 }
 
-export function whyDrawn(context: Context, asked: Asked, axis: Axis): Reason {
+export function whyDrawn(context: Context, asked: AskedLayer, axis: Axis): Reason {
   const { placement } = drawnLayer(context, asked.layer.id);
   const drawn = extent(placement.drawn, axis);
   const screen = extent(context.prepared.regions.screen, axis);
@@ -62,7 +62,7 @@ export function whyDrawn(context: Context, asked: Asked, axis: Axis): Reason {
 }
 
 /** Why the drawing ends where it does at one side: by the position in its box, or by the box itself. */
-export function whyDrawnEdge(context: Context, asked: Asked, side: Side): Reason {
+export function whyDrawnEdge(context: Context, asked: AskedLayer, side: Side): Reason {
   const { layer } = asked;
   const { placement } = drawnLayer(context, layer.id);
   const off = distances(paintedRect(placement), placement.box)[side];

@@ -1,8 +1,8 @@
 import { sayArea, sayLength, sayNumber } from '../words/numbers';
-import { distances, meet, SIDES, type PerSide, type Side } from '../geometry/rect';
+import { distances, intersects, SIDES, type PerSide, type Side } from '../geometry/rect';
 import { visibleDrawing } from '../measure/clearance';
 import { AXIS_WORDS } from '../sentences/words';
-import { drawnLayer, type Asked, type Context } from './context';
+import { drawnLayer, type AskedLayer, type Context } from './context';
 import { whyDrawn, whyDrawnEdge } from './drawn';
 import { reason, type Reason } from './reason';
 import { whyInset } from './screen';
@@ -13,7 +13,12 @@ const smallestSide = (sides: PerSide): Side => SIDES.reduce((a, b) => (sides[b] 
 const EDGES = { safe: 'the safe area', screen: 'the screen' } as const;
 
 /** How far the drawing stands off a side of the safe area or of the screen; without a side, the nearest. */
-export function whyClearance(context: Context, asked: Asked, from: 'safe' | 'screen', wanted?: Side): Reason {
+export function whyClearance(
+  context: Context,
+  asked: AskedLayer,
+  from: 'safe' | 'screen',
+  wanted?: Side,
+): Reason {
   const { measures, placement, window } = drawnLayer(context, asked.layer.id);
   const clear = measures.clearance?.[from];
   if (!clear)
@@ -44,12 +49,12 @@ const HIDDEN = {
 } as const;
 
 /** How much of a layer the glass or the bars hide, and what brings it there: its nearest side to the edge. */
-export function whyUnder(context: Context, asked: Asked, what: keyof typeof HIDDEN): Reason {
+export function whyUnder(context: Context, asked: AskedLayer, what: keyof typeof HIDDEN): Reason {
   const { measures, placement, window } = drawnLayer(context, asked.layer.id);
   const { intrusion, clearance } = measures;
   const seen = visibleDrawing(placement, window);
   if (!intrusion || !clearance || !seen) return reason(`Nothing of ${asked.layer.name} is seen.`);
-  const bars = context.result.bars.filter((b) => meet(b.rect, seen)).map((b) => `the ${b.kind} bar`);
+  const bars = context.result.bars.filter((b) => intersects(b.rect, seen)).map((b) => `the ${b.kind} bar`);
   const where = what === 'bar' && bars.length > 0 ? `lies under ${bars.join(' and ')}` : HIDDEN[what];
   const side = smallestSide(clearance.safe);
   return reason(`${sayArea(intrusion[what])} of what is seen of ${asked.layer.name} ${where}.`, [
@@ -59,7 +64,7 @@ export function whyUnder(context: Context, asked: Asked, what: keyof typeof HIDD
 }
 
 /** Over which length a fold crosses a layer, and what makes the layer reach over it. */
-export function whyAcrossFold(context: Context, asked: Asked): Reason {
+export function whyAcrossFold(context: Context, asked: AskedLayer): Reason {
   const { intrusion } = drawnLayer(context, asked.layer.id).measures;
   const folds = context.prepared.turned.cutouts.filter((c) => c.shape === 'hinge');
   const [fold] = folds;

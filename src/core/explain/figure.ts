@@ -5,7 +5,7 @@ import { AXIS_WORDS } from '../sentences/words';
 import type { Case } from '../screens/cases';
 import type { SurveyInput } from '../survey/prepare';
 import { whyExtent } from './box';
-import { askedLayer, contextOf, drawnLayer, type Asked, type Context } from './context';
+import { askedLayer, contextOf, drawnLayer, type AskedLayer, type Context } from './context';
 import { whyContrast } from './contrast';
 import { AXIS_OF, whyDrawn, whyDrawnEdge, whyScale } from './drawn';
 import { whyAcrossFold, whyClearance, whyUnder } from './edges';
@@ -13,10 +13,10 @@ import { whyFile } from './file';
 import { whyExcess, whySpill, whySubPixel } from './pixels';
 import { whySeenEdge } from './seen';
 import { whyOffCentre, whyOverlap } from './together';
-import { reason, type Figure, type FigureName, type Reason } from './reason';
+import { reason, type AskedFigure, type FigureName, type Reason } from './reason';
 import { whyInset, whyScreen } from './screen';
 
-function whyCrop(context: Context, asked: Asked, side?: Side): Reason {
+function whyCrop(context: Context, asked: AskedLayer, side?: Side): Reason {
   const { measures, placement } = drawnLayer(context, asked.layer.id);
   const { crop } = measures;
   if (!crop) return reason('Of a repeated picture no crop is counted: some copy is nearly always cut.');
@@ -36,7 +36,7 @@ function whyCrop(context: Context, asked: Asked, side?: Side): Reason {
   );
 }
 
-function whyBareScreen(context: Context, asked: Asked, side?: Side): Reason {
+function whyBareScreen(context: Context, asked: AskedLayer, side?: Side): Reason {
   const { bareScreen } = drawnLayer(context, asked.layer.id).measures;
   if (side)
     return reason(
@@ -50,7 +50,7 @@ function whyBareScreen(context: Context, asked: Asked, side?: Side): Reason {
   );
 }
 
-function whyShare(context: Context, asked: Asked, axis: Axis): Reason {
+function whyShare(context: Context, asked: AskedLayer, axis: Axis): Reason {
   const { measures } = drawnLayer(context, asked.layer.id);
   const share = axis === 'x' ? measures.share.width : measures.share.height;
   const word = AXIS_WORDS[axis].extent;
@@ -60,7 +60,7 @@ function whyShare(context: Context, asked: Asked, axis: Axis): Reason {
   ]);
 }
 
-function whyEnlarged(context: Context, asked: Asked): Reason {
+function whyEnlarged(context: Context, asked: AskedLayer): Reason {
   const { measures, placement } = drawnLayer(context, asked.layer.id);
   const choice = context.prepared.chosen.get(asked.layer.id);
   if (!choice) return reason('It is drawn sharp at any size.');
@@ -74,21 +74,21 @@ function whyEnlarged(context: Context, asked: Asked): Reason {
   );
 }
 
-function whyDistorted(context: Context, asked: Asked): Reason {
+function whyDistorted(context: Context, asked: AskedLayer): Reason {
   const { scale } = drawnLayer(context, asked.layer.id).placement;
   return reason(`It is drawn ${sayTimes(scale.x)} across and ${sayTimes(scale.y)} down.`, [
     whyScale(context, asked),
   ]);
 }
 
-function whyBare(context: Context, asked: Asked): Reason {
+function whyBare(context: Context, asked: AskedLayer): Reason {
   const { measures } = drawnLayer(context, asked.layer.id);
   return reason(`The drawing leaves ${sayShare(measures.bare?.total ?? 0)} of its box empty.`, [
     whyScale(context, asked),
   ]);
 }
 
-function whyCollapsed(context: Context, asked: Asked): Reason {
+function whyCollapsed(context: Context, asked: AskedLayer): Reason {
   const { box } = drawnLayer(context, asked.layer.id);
   const axes = (['x', 'y'] as const).filter((a) => extent(box, a) <= 0);
   return reason(
@@ -97,7 +97,7 @@ function whyCollapsed(context: Context, asked: Asked): Reason {
   );
 }
 
-function whyMillimetres(context: Context, asked: Asked): Reason {
+function whyMillimetres(context: Context, asked: AskedLayer): Reason {
   const { screen } = context.prepared.turned;
   const { share } = drawnLayer(context, asked.layer.id).measures;
   const width = share.width * context.prepared.regions.screen.width;
@@ -107,7 +107,7 @@ function whyMillimetres(context: Context, asked: Asked): Reason {
   );
 }
 
-function whyFontSize(context: Context, asked: Asked): Reason {
+function whyFontSize(context: Context, asked: AskedLayer): Reason {
   const { layer } = asked;
   const drawn = drawnLayer(context, layer.id);
   if (layer.kind !== 'text' || drawn.kind !== 'text') return reason('Only a text has a font size.');
@@ -124,7 +124,7 @@ function whyFontSize(context: Context, asked: Asked): Reason {
 }
 
 /** Which subjects are cut, and at which sides the picture loses something. */
-function whyKept(context: Context, asked: Asked): Reason {
+function whyKept(context: Context, asked: AskedLayer): Reason {
   const { keep, crop } = drawnLayer(context, asked.layer.id).measures;
   const said = (keep ?? []).map(({ subject, lost }) => `${subject} ${sayShare(lost)}`).join(', ');
   const sides = (['left', 'right', 'top', 'bottom'] as const).filter((s) => (crop?.[s] ?? 0) > 1e-9);
@@ -135,7 +135,7 @@ function whyKept(context: Context, asked: Asked): Reason {
 }
 
 /** Which letters a text has that its font has not. */
-function whyMissing(context: Context, asked: Asked): Reason {
+function whyMissing(context: Context, asked: AskedLayer): Reason {
   const drawn = drawnLayer(context, asked.layer.id);
   const letters = drawn.kind === 'text' ? drawn.missing : [];
   if (letters.length === 0) return reason(`The font has every letter of ${asked.layer.name}.`);
@@ -146,7 +146,7 @@ function whyMissing(context: Context, asked: Asked): Reason {
   );
 }
 
-const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) => Reason> = {
+const FIGURE_REASONS: Record<FigureName, (context: Context, asked: AskedLayer, side?: Side) => Reason> = {
   'drawn-width': (c, a) => whyDrawn(c, a, 'x'),
   'drawn-height': (c, a) => whyDrawn(c, a, 'y'),
   scale: whyScale,
@@ -181,9 +181,9 @@ const FIGURES: Record<FigureName, (context: Context, asked: Asked, side?: Side) 
  * Where a figure of a layer on one case comes from, down to the parts of rules and the metrics of the screen.
  * @throws when the layer is not placed or not drawn on the case
  */
-export function explain(input: SurveyInput, c: Case, layerId: string, figure: Figure): Reason {
+export function explain(input: SurveyInput, c: Case, layerId: string, figure: AskedFigure): Reason {
   const context = contextOf(input, c);
-  return FIGURES[figure.name](context, askedLayer(context, layerId), figure.side);
+  return FIGURE_REASONS[figure.name](context, askedLayer(context, layerId), figure.side);
 }
 
 /** Where a dimension of the screen itself comes from: an extent, or how far the safe area stands off a side. */

@@ -1,7 +1,7 @@
 import { sayDensity } from '../words/numbers';
 import { sameDensity, type Rendition } from '../pictures/picture';
 import { isPortrait } from '../screens/turn';
-import type { Asked, Context } from './context';
+import type { AskedLayer, Context } from './context';
 import { reason, type Reason } from './reason';
 
 /** Why this density of those there are, by the rule of the screen’s family. */
@@ -22,7 +22,7 @@ function whyDensity(context: Context, list: readonly Rendition[], taken: Renditi
 }
 
 /** Which file of its picture a layer takes on the case, and by which rules: cut, then appearance, then density. */
-export function whyFile(context: Context, { layer }: Asked): Reason {
+export function whyFile(context: Context, { layer }: AskedLayer): Reason {
   const choice = context.prepared.chosen.get(layer.id);
   if (!choice) return reason('It is not drawn from a file.');
   const { cut, rendition } = choice;

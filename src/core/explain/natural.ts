@@ -1,11 +1,11 @@
 import { sayNumber } from '../words/numbers';
 import { extent as extentOf, type Axis } from '../geometry/rect';
 import { AXIS_WORDS } from '../sentences/words';
-import type { Asked, Context } from './context';
+import type { AskedLayer, Context } from './context';
 import { reason, type Reason } from './reason';
 
 /** The natural size of a picture, down to its file; of a text, its widest line or its lines. */
-export function whyNatural(context: Context, asked: Asked, axis: Axis): Reason {
+export function whyNatural(context: Context, asked: AskedLayer, axis: Axis): Reason {
   const word = AXIS_WORDS[axis].extent;
   const { layer, placeable } = asked;
   const choice = context.prepared.chosen.get(layer.id);

@@ -1,12 +1,12 @@
 import { sayNumber, sayPixels, sayShare, sayTimes } from '../words/numbers';
 import { right, bottom, type Side } from '../geometry/rect';
-import { drawnLayer, type Asked, type Context } from './context';
+import { drawnLayer, type AskedLayer, type Context } from './context';
 import { whyDrawnEdge, whyScale } from './drawn';
 import { whyFile } from './file';
 import { reason, type Reason } from './reason';
 
 /** How many px of the file are decoded for one that is drawn. */
-export function whyExcess(context: Context, asked: Asked): Reason {
+export function whyExcess(context: Context, asked: AskedLayer): Reason {
   const { measures, placement } = drawnLayer(context, asked.layer.id);
   const choice = context.prepared.chosen.get(asked.layer.id);
   if (!choice || measures.excess === null) return reason('It is not drawn from the pixels of a file.');
@@ -22,7 +22,7 @@ export function whyExcess(context: Context, asked: Asked): Reason {
 }
 
 /** How much of the drawing lies outside of its box and is seen all the same. */
-export function whySpill(context: Context, asked: Asked): Reason {
+export function whySpill(context: Context, asked: AskedLayer): Reason {
   const { measures } = drawnLayer(context, asked.layer.id);
   return reason(
     `${sayShare(measures.spill)} of the drawing of ${asked.layer.name} lies outside of its box, and nothing cuts it off there.`,
@@ -31,7 +31,7 @@ export function whySpill(context: Context, asked: Asked): Reason {
 }
 
 /** How far an edge lies off the lines of the device’s grid. */
-export function whySubPixel(context: Context, asked: Asked, side: Side): Reason {
+export function whySubPixel(context: Context, asked: AskedLayer, side: Side): Reason {
   const { measures, placement } = drawnLayer(context, asked.layer.id);
   const { drawn } = placement;
   const { density } = context.prepared.turned.screen;

@@ -69,7 +69,7 @@ export type FigureName =
   | 'collapse'
   | 'missing-letters';
 
-export interface Figure {
+export interface AskedFigure {
   name: FigureName;
   /** of a figure that has sides; without one it is the total */
   side?: Side;

@@ -2,7 +2,7 @@ import { paintedRect } from '../fit/tiles';
 import { distances, type Rect, type Side } from '../geometry/rect';
 import { holdersOf } from '../survey/pile';
 import { whyEdge } from './box';
-import { askedLayer, drawnLayer, type Asked, type Context } from './context';
+import { askedLayer, drawnLayer, type AskedLayer, type Context } from './context';
 import { AXIS_OF, endOf, whyDrawnEdge } from './drawn';
 import { reason, type Reason } from './reason';
 
@@ -13,7 +13,7 @@ const HAIR = 0.05;
  * Why what is seen of a picture ends where it does at one side: at the edge of a panel that cuts it off, at that of its own
  * box, or where the drawing itself ends, whichever lies furthest inside.
  */
-export function whySeenEdge(context: Context, asked: Asked, side: Side): Reason {
+export function whySeenEdge(context: Context, asked: AskedLayer, side: Side): Reason {
   const layer = drawnLayer(context, asked.layer.id);
   const { placement } = layer;
   const { screen } = context.prepared.regions;

@@ -2,13 +2,13 @@ import { sayArea, sayNumber } from '../words/numbers';
 import type { Axis } from '../geometry/rect';
 import { overlapWith } from '../measure/overlap';
 import { standingOf } from '../survey/together';
-import { drawnLayer, rulePath, type Asked, type Context } from './context';
+import { drawnLayer, rulePath, type AskedLayer, type Context } from './context';
 import { reason, type Reason } from './reason';
 
 const WORDS: Record<Axis, [string, string]> = { x: ['right', 'left'], y: ['below', 'above'] };
 
 /** How far the ink lies off where the rule puts the middle, and that the file’s room is why. */
-export function whyOffCentre(context: Context, { layer }: Asked): Reason {
+export function whyOffCentre(context: Context, { layer }: AskedLayer): Reason {
   const { measures } = drawnLayer(context, layer.id);
   const along = (axis: Axis) => {
     const off = measures.offCentre[axis];
@@ -29,7 +29,7 @@ export function whyOffCentre(context: Context, { layer }: Asked): Reason {
 }
 
 /** What a layer lies across. */
-export function whyOverlap({ result }: Context, { layer }: Asked): Reason {
+export function whyOverlap({ result }: Context, { layer }: AskedLayer): Reason {
   const own = result.layers.find((l) => l.id === layer.id);
   if (!own || own.kind === 'ground' || !own.placement.visible) return reason('Nothing of it is seen.');
   const standing = standingOf(result.layers);

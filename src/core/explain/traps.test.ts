@@ -17,7 +17,7 @@ import {
 import type { SurveyInput } from '../survey/prepare';
 import { surveyCase } from '../survey/survey';
 import { explain, explainScreen } from './figure';
-import { steps, type Figure } from './reason';
+import { steps, type AskedFigure } from './reason';
 
 /** What goes wrong in layouts, reproduced, and explained in words down to the rule and the metric of the screen. */
 
@@ -31,7 +31,7 @@ const length = (value: ReturnType<typeof lu>): Extent => ({ kind: 'length', leng
 const own = { value: 'own', strict: true } as const;
 
 const input = (layers: Layer[], more: Partial<Scene> = {}) => inputOf(layers, pictures, more);
-const why = (asked: SurveyInput, figure: Figure, c = UPRIGHT, id = 'it') => {
+const why = (asked: SurveyInput, figure: AskedFigure, c = UPRIGHT, id = 'it') => {
   const list = steps(explain(asked, c, id, figure)).map((s) => s.reason);
   return { text: list.map((r) => r.text).join(' '), list };
 };

@@ -26,7 +26,7 @@ export interface Advice extends Mend {
 }
 type Outcomes = Record<Outcome, number>;
 
-export interface Asked {
+export interface AdviceAsked {
   documents: Documents;
   sceneId: string;
   cases: readonly Case[];
@@ -38,18 +38,18 @@ export interface Asked {
   allows?: (after: Documents) => boolean;
 }
 
-const inputFor = ({ sceneId, outside }: Asked, documents: Documents) =>
+const inputFor = ({ sceneId, outside }: AdviceAsked, documents: Documents) =>
   surveyInput(documents, documents.scenes[sceneId]!, outside);
 
 /** What is wrong with a scene over all cases. */
-export const findingsIn = (asked: Asked): Finding[] =>
+export const findingsIn = (asked: AdviceAsked): Finding[] =>
   findingsOf(survey(inputFor(asked, asked.documents), asked.cases, asked.earlier), asked.cases);
 
 /** On how many cases a finding is that nobody has accepted. */
 export const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
 
 /** What is wrong after a mend, unless the scene can then not be drawn. */
-function tried(asked: Asked, mend: Mend): { findings: Finding[]; outcomes: Outcomes } | null {
+function tried(asked: AdviceAsked, mend: Mend): { findings: Finding[]; outcomes: Outcomes } | null {
   const documents = applyPatch(asked.documents, mend.patch);
   if (!Scene.safeParse(documents.scenes[asked.sceneId]).success) return null;
   if (asked.allows && !asked.allows(documents)) return null;
@@ -79,7 +79,7 @@ export interface Progress {
  * What would mend a finding, the best first: every candidate is tried on all cases, and those are kept with which the
  * finding is gone on some case and less is wrong in all. Stops after each candidate to say how far it is.
  */
-export function* advising(asked: Asked, finding: Finding, most = 6): Generator<Progress, Advice[]> {
+export function* advising(asked: AdviceAsked, finding: Finding, most = 6): Generator<Progress, Advice[]> {
   const { documents, sceneId, cases, newId } = asked;
   const scene = documents.scenes[sceneId]!;
   const input = inputFor(asked, documents);
@@ -105,8 +105,8 @@ export function* advising(asked: Asked, finding: Finding, most = 6): Generator<P
   return found.toSorted((a, b) => b.gain - a.gain).slice(0, most);
 }
 
-/** The same without a stop. */
-export function advise(asked: Asked, finding: Finding, most?: number): Advice[] {
+/** Advice on one finding, without a stop in between. */
+export function advise(asked: AdviceAsked, finding: Finding, most?: number): Advice[] {
   const steps = advising(asked, finding, most);
   for (;;) {
     const { done, value } = steps.next();

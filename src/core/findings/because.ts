@@ -1,6 +1,6 @@
 import { explain } from '../explain/figure';
 import { capitalised } from '../words/words';
-import { reason, steps, type Figure, type Reason } from '../explain/reason';
+import { reason, steps, type AskedFigure, type Reason } from '../explain/reason';
 import { sayFigure, sayLimit } from '../measure/words';
 import type { LayerMeasure, MeasureName } from '../measure/limit';
 import { SIDES, type PerSide, type Side } from '../geometry/rect';
@@ -11,7 +11,7 @@ import type { Finding } from './finding';
 const largest = (sides: PerSide): Side => SIDES.reduce((a, b) => (sides[b] > sides[a] ? b : a));
 
 /** The figure of the close-up that says most about a measure. */
-const FIGURES: Record<LayerMeasure, Figure['name']> = {
+const FIGURE_OF_MEASURE: Record<LayerMeasure, AskedFigure['name']> = {
   crop: 'crop',
   'keep-lost': 'keep',
   'keep-hidden': 'keep',
@@ -64,7 +64,7 @@ export function because(input: SurveyInput, finding: Finding, cases: readonly Ca
   const said = `${figure}; accepted is ${sayLimit(breach.limit)}.`;
   const { measure } = breach.limit;
   if (measure in WHOLE) return reason(said, [reason(WHOLE[measure as keyof typeof WHOLE])]);
-  const name = FIGURES[measure as LayerMeasure];
+  const name = FIGURE_OF_MEASURE[measure as LayerMeasure];
   const side = sideOf(surveyCase(input, c), finding.layerId, breach.limit.measure);
   return reason(said, [explain(input, c, finding.layerId, { name, side })]);
 }

@@ -10,7 +10,7 @@ export interface FoundOn {
   breach: Breach;
 }
 
-/** The same thing wrong with the same layer, on however many cases. */
+/** One thing that is wrong with one layer, on however many cases. */
 export interface Finding {
   /** stays the same for as long as it is the same thing on the same layer */
   id: string;

@@ -6,7 +6,7 @@ import { filePixelsOf } from '../pixels/file';
 import { survey, surveyInput } from '../survey/survey';
 import { demo, demoCases } from '../../../demo/testing';
 import { middleOf, pictureLayer, pictureOf } from '../testing/scenes';
-import { advise, type Asked } from './advise';
+import { advise, type AdviceAsked } from './advise';
 import { findingsOf } from './finding';
 import { offerScrim } from './offer-scrim';
 
@@ -32,7 +32,7 @@ const fileOf = (border: [number, number, number, number]) => {
   return filePixelsOf({ width: 12, height: 9, data });
 };
 
-function asked(layers: Layer[], border: [number, number, number, number]): Asked {
+function asked(layers: Layer[], border: [number, number, number, number]): AdviceAsked {
   const picture = pictureOf('logo', { widthPx: 1200, heightPx: 900, density: 3 });
   const scene = { ...demo.scenes['winter-splash']!, layers };
   const project = { ...demo.project, pictures: [picture], scenes: [scene.id], launches: [], accepted: [] };

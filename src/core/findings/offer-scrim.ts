@@ -1,7 +1,7 @@
 import { diff, type Patch } from '../patch/patch';
 import { isPlaced } from '../scene/scene';
 import { survey, surveyInput, type CaseResult } from '../survey/survey';
-import { openOn, type Asked } from './advise';
+import { openOn, type AdviceAsked } from './advise';
 import { costsOf } from './costs';
 import { findingsOf, type Finding } from './finding';
 import { withScrim } from './mends/colours';
@@ -36,7 +36,7 @@ const leastContrast = (results: readonly CaseResult[], layerId: string): number 
  * where none helps, as under an opaque picture, which stands on its own border.
  * @param least contrast ratio, such as 3 or 4.5
  */
-export function offerScrim(asked: Asked, layerId: string, least: number): ScrimOffer | null {
+export function offerScrim(asked: AdviceAsked, layerId: string, least: number): ScrimOffer | null {
   const { documents, sceneId, cases, outside, newId, earlier } = asked;
   const scene = documents.scenes[sceneId];
   const layer = scene?.layers.find((l) => l.id === layerId);

@@ -27,7 +27,7 @@ export const FIT_LABELS: Record<FitPreset, string> = {
 };
 
 /**
- * The same fit with the middle of the ink where the middle of the file was; it has to fill its box, so that a share of
+ * Moves a fit so that the middle of the ink lies where the middle of the file was; it has to fill its box, so that a share of
  * the one is the same share of the other.
  * @param off how far the ink lies off the middle of its file, shares of the file
  */
@@ -39,7 +39,10 @@ export function centredByInk(fit: Fit, off: { x: number; y: number }): Fit {
 /** Per cent by which a shift may differ from that of the ink and still be it. */
 const SAME_SHIFT = 0.5;
 
-/** The same fit without the shift that centred it by its ink: what is trimmed to its ink needs none. @param off as above */
+/**
+ * Takes the shift out of a fit that centred it by its ink: what is trimmed to its ink needs none.
+ * @param off how far the ink lay off the middle of its file, shares of the file
+ */
 export function withoutInkShift(fit: Fit, off: { x: number; y: number }): Fit {
   const { align } = fit;
   if (align.kind !== 'position') return fit;
@@ -50,7 +53,7 @@ export function withoutInkShift(fit: Fit, off: { x: number; y: number }): Fit {
   return { ...fit, align: { kind: 'position', x: middle, y: middle } };
 }
 
-/** The same fit with another size; a repeated picture has no focal point, so it takes the middle instead. */
+/** Gives a fit another size; a repeated picture has no focal point, so it takes the middle instead. */
 export function withPreset(fit: Fit, preset: FitPreset): Fit {
   if (preset !== 'tile') return { ...fit, size: preset, repeat: { x: 'no-repeat', y: 'no-repeat' } };
   const middle = { percent: 50, offset: { value: 0, unit: 'lu' as const } };

@@ -79,7 +79,7 @@ export function intersect(a: Rect, b: Rect): Rect | null {
 }
 
 /** Whether the two share any area. */
-export const meet = (a: Rect, b: Rect): boolean =>
+export const intersects = (a: Rect, b: Rect): boolean =>
   Math.min(right(a), right(b)) > Math.max(a.x, b.x) && Math.min(bottom(a), bottom(b)) > Math.max(a.y, b.y);
 
 /** The rectangle with each side moved inwards; an axis that would turn inside out becomes empty at its start. */

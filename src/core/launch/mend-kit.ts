@@ -6,7 +6,7 @@ import type { LaunchAsked, LaunchFinding } from './findings';
 import { stagesOn, targetOf, type Launch, type Stage, type Target } from '../project/launch';
 
 /** Everything that a mend is thought up from. */
-export interface Sick extends LaunchAsked {
+export interface SickLaunch extends LaunchAsked {
   finding: LaunchFinding;
   newId: () => string;
 }
@@ -17,7 +17,7 @@ export interface LaunchMend extends Mend {
   make?: readonly { stands: string; from: Derivation }[];
 }
 
-export type Mender = (sick: Sick) => LaunchMend[];
+export type LaunchMender = (sick: SickLaunch) => LaunchMend[];
 
 export const withScene = (documents: Documents, scene: Scene): Documents => ({
   ...documents,
@@ -34,14 +34,17 @@ export const withLaunch = (documents: Documents, launch: Launch): Documents => (
     launches: documents.project.launches?.map((l) => (l.id === launch.id ? launch : l)),
   },
 });
-export const withStage = ({ documents, launch, finding }: Sick, change: (s: Stage) => Stage): Documents =>
+export const withStage = (
+  { documents, launch, finding }: SickLaunch,
+  change: (s: Stage) => Stage,
+): Documents =>
   withLaunch(documents, {
     ...launch,
     stages: launch.stages.map((s, i) => (i === finding.stage ? change(s) : s)),
   });
 
 /** The target whose first window the worst case of a finding shows. */
-function worstTarget({ launch, finding, cases }: Sick): Target | null {
+function worstTarget({ launch, finding, cases }: SickLaunch): Target | null {
   const { target, caseId } = finding.worst;
   const { screen } = cases.find((one) => one.id === caseId)!;
   return target === undefined
@@ -50,7 +53,7 @@ function worstTarget({ launch, finding, cases }: Sick): Target | null {
 }
 
 /** The stages of the finding on its worst case, with their scenes. */
-export function worstOf(sick: Sick) {
+export function worstOf(sick: SickLaunch) {
   const { documents, launch, finding, cases } = sick;
   const c = cases.find((one) => one.id === finding.worst.caseId)!;
   const target = worstTarget(sick);

@@ -14,8 +14,8 @@ import {
   withLayers,
   withScene,
   worstOf,
-  type Mender,
-  type Sick,
+  type LaunchMender,
+  type SickLaunch,
 } from './mend-kit';
 import { createLaunchSurvey } from './survey';
 import { asDrawn } from './system';
@@ -24,7 +24,7 @@ import { fadeOf } from './timeline';
 const USUAL_FADE = { enter: 'fade', durationMs: 300, easing: 'ease-in-out' } as const;
 
 /** The later stage comes in by a fade, where the app draws it. */
-function fadeIn(sick: Sick, name: string): Mend[] {
+function fadeIn(sick: SickLaunch, name: string): Mend[] {
   const { documents, launch, finding } = sick;
   const next = launch.stages[finding.stage + 1];
   if (next?.system !== 'app' || fadeOf(next) >= USUAL_FADE.durationMs) return [];
@@ -33,7 +33,7 @@ function fadeIn(sick: Sick, name: string): Mend[] {
 }
 
 /** The ground of the later stage, or its mean colour, in the earlier one too. */
-export const flash: Mender = (sick) => {
+export const flash: LaunchMender = (sick) => {
   const { documents, launch, finding, outside } = sick;
   const { c, sceneOf } = worstOf(sick);
   const [before, after] = [sceneOf(finding.stage), sceneOf(finding.stage + 1)];
@@ -64,7 +64,7 @@ export const flash: Mender = (sick) => {
 };
 
 /** A first window for one target alone, that of the others without a picture. */
-function windowWithout(sick: Sick, target: Target, scene: Scene, layer: PictureLayer): Mend[] {
+function windowWithout(sick: SickLaunch, target: Target, scene: Scene, layer: PictureLayer): Mend[] {
   const { documents, launch, finding, newId } = sick;
   if (finding.stage !== 0) return [];
   const id = newId();
@@ -80,7 +80,7 @@ function windowWithout(sick: Sick, target: Target, scene: Scene, layer: PictureL
 }
 
 /** The stages of a jump on one screen of a target, and the layers that it is between. */
-function jumpFor(sick: Sick, c: Case, target: Target | null) {
+function jumpFor(sick: SickLaunch, c: Case, target: Target | null) {
   const { launch, finding, documents, outside } = sick;
   const results = createLaunchSurvey(documents, launch, outside).on(c, target);
   const [from, to] = [results[finding.stage], results[finding.stage + 1]];
@@ -95,7 +95,7 @@ function jumpFor(sick: Sick, c: Case, target: Target | null) {
 }
 
 /** The logo of the later stage where the earlier one leaves it, or the other way round, for each kind of window. */
-export const jump: Mender = (sick) => {
+export const jump: LaunchMender = (sick) => {
   const { documents, launch, finding, cases } = sick;
   const on = new Set(finding.on.map((o) => o.caseId));
   const byTarget = new Map<Target | null, Case>();
@@ -121,7 +121,7 @@ export const jump: Mender = (sick) => {
 
 /** Two pictures of one content may have other room around it, so that only the same one lies in the same place. */
 function withOnePicture(
-  sick: Sick,
+  sick: SickLaunch,
   { stage, next, before, after, was, own, is }: NonNullable<ReturnType<typeof jumpFor>>,
   forWhom: string,
 ): Mend[] {
@@ -137,7 +137,7 @@ function withOnePicture(
 }
 
 /** One bar as the other stage has it. */
-export const bars: Mender = (sick) => {
+export const bars: LaunchMender = (sick) => {
   const { documents, finding } = sick;
   const { sceneOf } = worstOf(sick);
   const [before, after] = [sceneOf(finding.stage), sceneOf(finding.stage + 1)];

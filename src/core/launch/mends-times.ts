@@ -1,9 +1,9 @@
 import { mendOf } from '../findings/mend';
-import { withStage, worstOf, type Mender } from './mend-kit';
+import { withStage, worstOf, type LaunchMender } from './mend-kit';
 import { timelineOf } from './timeline';
 
 /** Holds a stage no longer than the loading takes. */
-export const held: Mender = (sick) => {
+export const heldShorter: LaunchMender = (sick) => {
   const { launch, finding } = sick;
   const { stages, sceneOf } = worstOf(sick);
   const { start, fadeMs } = timelineOf(launch, stages).spans[finding.stage]!;
@@ -27,7 +27,7 @@ export const held: Mender = (sick) => {
 };
 
 /** Gives a fade no more time than there is. */
-export const cut: Mender = (sick) => {
+export const cut: LaunchMender = (sick) => {
   const { launch, finding } = sick;
   const { stages, sceneOf } = worstOf(sick);
   const { start, end } = timelineOf(launch, stages).spans[finding.stage]!;

@@ -3,7 +3,15 @@ import type { FilePixels } from '../pixels/file';
 import type { PictureLayer, Scene } from '../scene/scene';
 import { outsideCircle } from './handover';
 import { launchLimit } from '../project/launch-limits';
-import { placedAs, withLaunch, withLayers, withScene, withStage, worstOf, type Mender } from './mend-kit';
+import {
+  placedAs,
+  withLaunch,
+  withLayers,
+  withScene,
+  withStage,
+  worstOf,
+  type LaunchMender,
+} from './mend-kit';
 import { asDrawn, ICON_WINDOW } from './system';
 
 /** A layer that shows a picture. */
@@ -11,7 +19,7 @@ const shows = (scene: Scene, picture: string): PictureLayer | undefined =>
   scene.layers.find((l): l is PictureLayer => l.kind === 'picture' && l.visible && l.picture === picture);
 
 /** Moves a layer to the next stage, or hides it where the next one has it already. */
-export const outside: Mender = (sick) => {
+export const outside: LaunchMender = (sick) => {
   const { documents, finding, newId } = sick;
   const { stages, sceneOf } = worstOf(sick);
   const here = sceneOf(finding.stage);
@@ -49,7 +57,7 @@ function roomFor(file: FilePixels, shape: { width: number; height: number }, mos
 }
 
 /** Room around the icon, so that its circle leaves enough of it. */
-export const masked: Mender = (sick) => {
+export const masked: LaunchMender = (sick) => {
   const { documents, launch, finding, outside: handed } = sick;
   const { target, stages, sceneOf } = worstOf(sick);
   const files = documents.project.pictures.find((p) => p.id === finding.about)?.cuts[0]?.renditions ?? [];

@@ -1,16 +1,16 @@
 import type { LaunchFinding } from './findings';
-import type { Mender } from './mend-kit';
+import type { LaunchMender } from './mend-kit';
 import { bars, flash, jump } from './mends-between';
-import { cut, held } from './mends-times';
+import { cut, heldShorter } from './mends-times';
 import { masked, outside } from './mends-windows';
 import { room } from './room';
 
 /** What may help against each rule; to be tried. */
-export const LAUNCH_MENDERS: Record<LaunchFinding['rule'], Mender> = {
+export const LAUNCH_MENDERS: Record<LaunchFinding['rule'], LaunchMender> = {
   flash,
   jump,
   'bar-change': bars,
-  'held-too-long': held,
+  'held-too-long': heldShorter,
   'fade-cut-short': cut,
   'outside-stage': (sick) => [...room(sick), ...outside(sick)],
   'icon-masked': masked,

@@ -6,7 +6,7 @@ import type { Cut, Picture, Rendition } from '../pictures/picture';
 import type { Documents } from '../project/documents';
 import type { PictureLayer, Scene } from '../scene/scene';
 import type { AxisRule } from '../placing/rule';
-import { layerIn, withLayers, withScene, worstOf, type LaunchMend, type Sick } from './mend-kit';
+import { layerIn, withLayers, withScene, worstOf, type LaunchMend, type SickLaunch } from './mend-kit';
 import { createLaunchSurvey } from './survey';
 import { plainFit, sideOf } from './system';
 
@@ -105,7 +105,7 @@ function shownFlush(
 }
 
 /** The size and the distances of a layer in a flat window said as they are drawn, or put into files of its own. */
-export function room(sick: Sick): LaunchMend[] {
+export function room(sick: SickLaunch): LaunchMend[] {
   const { documents, launch, outside, finding, newId } = sick;
   const { c, stages, sceneOf } = worstOf(sick);
   const stage = stages[finding.stage]!;

@@ -19,7 +19,7 @@ export const ICON_WINDOW = {
 export const MASK_ID = 'system-mask';
 
 /** A layer that a window of the system does not draw as its rules say, and what becomes of it. */
-export interface Outside {
+export interface Undrawn {
   layerId: string;
   why: string;
   /** that it is drawn, but may lie elsewhere than its rule says: on which cases it does, their results tell */
@@ -29,7 +29,7 @@ export interface Outside {
 /** A scene as a window of the system really draws it. */
 export interface AsDrawn {
   scene: Scene;
-  outside: Outside[];
+  outside: Undrawn[];
 }
 
 const centred: Fit['align'] = {
@@ -114,7 +114,7 @@ function placingDropped(layer: PictureLayer): string {
 }
 
 /** Of a picture in a flat window. Where it only is placed otherwise, that is seen where it then lies elsewhere. */
-function dropped(layer: PictureLayer): Outside {
+function dropped(layer: PictureLayer): Undrawn {
   const look = lookDropped(layer);
   const why = [placingDropped(layer), look].filter((w) => w !== null).join('; ');
   return { layerId: layer.id, why, ...(look === null && !isFullBleed(layer) && { placed: true as const }) };
@@ -124,7 +124,7 @@ const visible = (scene: Scene) => scene.layers.filter((l) => l.visible);
 const isGround = (l: Layer): l is GroundLayer => l.kind === 'ground';
 const isPicture = (l: Layer): l is PictureLayer => l.kind === 'picture';
 
-function moreGrounds(scene: Scene): Outside[] {
+function moreGrounds(scene: Scene): Undrawn[] {
   return visible(scene)
     .filter(isGround)
     .slice(1)

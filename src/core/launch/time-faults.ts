@@ -3,7 +3,7 @@ import type { LaunchFault } from './fault';
 import type { Launch } from '../project/launch';
 import { launchLimit } from '../project/launch-limits';
 import type { StageResult } from './survey';
-import { timelineOf, type Span, type Timeline } from './timeline';
+import { timelineOf, type StageSpan, type Timeline } from './timeline';
 
 /** A fade that a stage has no time for. */
 function cutFades({ spans }: Timeline, names: readonly string[]): LaunchFault[] {
@@ -36,7 +36,7 @@ function waits(launch: Launch, { spans }: Timeline, names: readonly string[]): L
   const waited = last.start - loaded;
   const held = spans.slice(0, -1).filter((s) => s.end > loaded);
   if (waited <= 0 || held.length === 0) return [];
-  const afterLoading = (s: Span) => s.end - Math.max(s.start, loaded);
+  const afterLoading = (s: StageSpan) => s.end - Math.max(s.start, loaded);
   const longest = held.reduce((a, b) => (afterLoading(b) > afterLoading(a) ? b : a));
   const shown = longest.end - longest.start;
   const { fail } = launchLimit(launch, 'held-too-long');

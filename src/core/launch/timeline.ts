@@ -6,7 +6,7 @@ export const STARTS = ['cold', 'warm'] as const;
 export type Start = (typeof STARTS)[number];
 
 /** When one stage is on the screen, ms from the tap. */
-export interface Span {
+export interface StageSpan {
   index: number;
   start: number;
   /** Infinity of the last stage, which stays */
@@ -18,7 +18,7 @@ export interface Span {
 }
 
 export interface Timeline {
-  spans: Span[];
+  spans: StageSpan[];
   /** when the last stage is wholly there */
   readyMs: number;
 }
@@ -38,7 +38,7 @@ export function timelineOf(launch: Launch, stages: readonly ScreenStage[], start
   const { systemMs, loadingMs } = timesOf(launch, start);
   const last = stages.length - 1;
   const waiting = waitingStage(stages);
-  const spans: Span[] = [];
+  const spans: StageSpan[] = [];
   let from = 0;
   for (const [index, stage] of stages.entries()) {
     const fadeMs = fadeOf(stage);
@@ -56,13 +56,13 @@ export function timelineOf(launch: Launch, stages: readonly ScreenStage[], start
 }
 
 /** A stage and how much of it is there, 0..1. */
-export interface Shown {
+export interface StageShown {
   index: number;
   opacity: number;
 }
 
 /** How far a stage has come in at a time; 1 from the end of its fade on. */
-function opacityAt({ start, fadeMs }: Span, { easing }: Stage, t: number): number {
+function opacityAt({ start, fadeMs }: StageSpan, { easing }: Stage, t: number): number {
   if (t - start >= fadeMs) return 1;
   return Math.min(1, Math.max(0, easingOf(easing)!((t - start) / fadeMs)));
 }
@@ -71,10 +71,10 @@ function opacityAt({ start, fadeMs }: Span, { easing }: Stage, t: number): numbe
  * What is on the screen at a time: stages back to front. While one comes in, the one before it is seen through it as
  * it was at its end. A time before the tap counts as the tap.
  */
-export function shownAt({ spans }: Timeline, stages: readonly ScreenStage[], t: number): Shown[] {
+export function shownAt({ spans }: Timeline, stages: readonly ScreenStage[], t: number): StageShown[] {
   const at = Math.max(0, t);
   const found = spans.findLastIndex((s) => at >= s.start && s.end > s.start);
-  const list: Shown[] = [];
+  const list: StageShown[] = [];
   let when = at;
   for (let i = Math.max(0, found); i >= 0; i--) {
     const span = spans[i]!;

@@ -2,7 +2,7 @@ import type { Documents } from '../project/documents';
 import { sameJson } from '../patch/patch';
 import type { Scene } from '../scene/scene';
 import { targetsOf, stagesOn, type Launch, type ScreenStage } from '../project/launch';
-import { asDrawn, type Outside } from './system';
+import { asDrawn, type Undrawn } from './system';
 import type { Screen } from '../screens/screen';
 
 /** How a stage draws its scene. */
@@ -24,10 +24,10 @@ function waysOf({ project }: Documents, sceneId: string, screens: readonly Scree
   return [...ways.values()];
 }
 
-const has = (list: readonly Outside[], one: Outside) => list.some((o) => sameJson(o, one));
+const has = (list: readonly Undrawn[], one: Undrawn) => list.some((o) => sameJson(o, one));
 
 /** Whether a window leaves out more of a scene than it did before. */
-export function leavesOutMore(before: readonly Outside[], after: readonly Outside[]): boolean {
+export function leavesOutMore(before: readonly Undrawn[], after: readonly Undrawn[]): boolean {
   return after.some((o) => !has(before, o));
 }
 

@@ -63,7 +63,7 @@ export function bare(p: Placement): WithTotal | null {
 }
 
 /**
- * The same of the whole screen, with the distance in lu from each edge of the screen.
+ * What stays bare of the whole screen, with the distance in lu from each edge of the screen.
  * @param window what ends the view of the picture: the screen, and each clipping panel around it
  */
 export function bareScreen(p: Placement, screen: Rect, window: Rect): BareScreen {

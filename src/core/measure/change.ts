@@ -9,7 +9,7 @@ export interface LayerState {
 }
 
 /** By how much a figure is larger than another time. */
-export interface Change {
+export interface Growth {
   measure: LayerMeasure;
   /** in the measure's own unit */
   by: number;
@@ -22,7 +22,7 @@ export const LOSSES: readonly LayerMeasure[] = ['crop', 'bare', 'distortion'];
  * By how much the losses of a layer, and whatever breaks a limit in one of two states, differ from one state to the other;
  * nothing of what is not measured in both.
  */
-export function changes(is: LayerState, was: LayerState): Change[] {
+export function changes(is: LayerState, was: LayerState): Growth[] {
   const broken = [...is.breaches, ...was.breaches].map((b) => b.limit.measure).filter(isOfLayers);
   return [...new Set([...LOSSES, ...broken])].flatMap((measure) => {
     const read = figureOf(measure);

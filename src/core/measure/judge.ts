@@ -97,7 +97,7 @@ export function outcomeOf(breaches: readonly Breach[]): Outcome {
 export const byOutcome = (a: Outcome, b: Outcome) => rank[b] - rank[a];
 const byGravity = (a: Breach, b: Breach) => byOutcome(a.limit.outcome, b.limit.outcome);
 
-/** The same for the same measure and side of the same layer, whichever of its limits is broken. */
+/** By which a breach is known: its layer, measure and side, whichever of their limits is broken. */
 export const breachId = ({ layerId, limit: { measure, side } }: Breach): string =>
   [layerId, measure, side].filter(Boolean).join(' ');
 

@@ -168,7 +168,7 @@ const furthest =
   ({ offCentre: { x, y } }) =>
     x || y ? Math.max(x ? Math.abs(from(x)) : 0, y ? Math.abs(from(y)) : 0) : null;
 
-const FIGURES: Record<LayerMeasure, (side?: MeasureSide) => Figure> = {
+const FIGURE_READERS: Record<LayerMeasure, (side?: MeasureSide) => Figure> = {
   crop: (side) => loss((m) => m.crop, side),
   bare: (side) => loss((m) => m.bare, side),
   'bare-screen': (side) => loss((m) => m.bareScreen, side),
@@ -203,4 +203,4 @@ const FIGURES: Record<LayerMeasure, (side?: MeasureSide) => Figure> = {
  * What reads the figure that a limit is held against; it gives `null` where the measure does not apply. Without a side a
  * measure of losses gives its total and a clearance its smallest side.
  */
-export const figureOf = (name: LayerMeasure, side?: MeasureSide): Figure => FIGURES[name](side);
+export const figureOf = (name: LayerMeasure, side?: MeasureSide): Figure => FIGURE_READERS[name](side);

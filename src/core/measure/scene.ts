@@ -1,6 +1,6 @@
 import type { Layer } from '../scene/scene';
 import type { Appearance } from '../values/values';
-import { coloursOf } from '../values/paint';
+import { paintColours } from '../values/paint';
 import { resolveColour, type NamedValue } from '../values/values';
 
 /** Of one case as a whole. */
@@ -16,7 +16,9 @@ export interface SceneMeasures {
 
 const hasDark = (layer: Layer, named: readonly NamedValue[]) =>
   layer.kind === 'ground' &&
-  coloursOf(layer.colour).some((c) => resolveColour(c, 'dark', named) !== resolveColour(c, 'light', named));
+  paintColours(layer.colour).some(
+    (c) => resolveColour(c, 'dark', named) !== resolveColour(c, 'light', named),
+  );
 
 /** @param shown the layers that are drawn; @param fileOf the appearance of the file that a picture layer takes */
 export function sceneMeasures(

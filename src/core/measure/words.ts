@@ -15,7 +15,7 @@ const CONTRAST: Typed = { unit: ': 1', factor: 1 };
 const COUNT: Typed = { unit: '', factor: 1 };
 
 /** How a figure of each measure is said after the measure’s word, and typed. */
-const FIGURES: Record<MeasureName, { word: string; say: (value: number) => string; typed: Typed }> = {
+const MEASURE_WORDS: Record<MeasureName, { word: string; say: (value: number) => string; typed: Typed }> = {
   crop: { word: 'crop', say: sayShare, typed: SHARE },
   bare: { word: 'bare', say: sayShare, typed: SHARE },
   'bare-screen': { word: 'bare', say: sayShare, typed: SHARE },
@@ -85,21 +85,21 @@ const NOUNS: Partial<Record<MeasureName, string>> = {
   'letter-size': 'size of letters',
 };
 /** What a measure is called where it is not followed by a figure. */
-export const measureNoun = (measure: MeasureName) => NOUNS[measure] ?? FIGURES[measure].word;
-export const typedAs = (measure: MeasureName) => FIGURES[measure].typed;
+export const measureNoun = (measure: MeasureName) => NOUNS[measure] ?? MEASURE_WORDS[measure].word;
+export const typedAs = (measure: MeasureName) => MEASURE_WORDS[measure].typed;
 /** A value of a measure with its unit: “65.3 %”. */
-export const sayValue = (measure: MeasureName, value: number) => FIGURES[measure].say(value);
+export const sayValue = (measure: MeasureName, value: number) => MEASURE_WORDS[measure].say(value);
 
 /** “crop 65.3 %”, “enlarged 1.42 ×”, “to safe edge −12 lu” */
 export const sayFigure = (measure: MeasureName, value: number) =>
-  `${FIGURES[measure].word} ${FIGURES[measure].say(value)}`;
+  `${MEASURE_WORDS[measure].word} ${MEASURE_WORDS[measure].say(value)}`;
 
 /** Less than this of what is typed is not said. */
 const LEAST_SAID = 0.05;
 
 /** “crop −66.3 %”, “to safe edge +12 lu”; `null` for next to nothing. @param by in the measure’s own unit */
 export function sayChange(measure: MeasureName, by: number): string | null {
-  const { word, typed } = FIGURES[measure];
+  const { word, typed } = MEASURE_WORDS[measure];
   const amount = Math.abs(by) * typed.factor;
   if (amount < LEAST_SAID) return null;
   const unit = typed === CONTRAST || typed === COUNT ? '' : ` ${typed.unit}`;
@@ -120,8 +120,8 @@ export const ownerName = (id: string, layers: readonly { id: string; name: strin
 
 /** “at most 50 %”, “at least 8 lu” */
 export function sayLimit(limit: Limit): string {
-  const { say } = FIGURES[limit.measure];
-  if (limit.max === 0 && FIGURES[limit.measure].typed === COUNT) return 'none';
+  const { say } = MEASURE_WORDS[limit.measure];
+  if (limit.max === 0 && MEASURE_WORDS[limit.measure].typed === COUNT) return 'none';
   if (limit.min !== undefined && limit.min === limit.max) return `exactly ${say(limit.min)}`;
   const parts = [
     limit.max === undefined ? null : `at most ${say(limit.max)}`,

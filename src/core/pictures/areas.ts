@@ -25,7 +25,7 @@ export function areaBetween(one: Point, two: Point): Rect {
   };
 }
 
-/** The same area elsewhere; it stops at the edges. */
+/** Moves an area, by shares of the picture; it stops at the edges. */
 export const movedArea = (r: Rect, by: Point): Rect => ({
   ...r,
   x: clamp(r.x + by.x, 0, 1 - r.width),

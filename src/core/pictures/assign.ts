@@ -11,7 +11,7 @@ export interface Arrived {
 }
 
 /** Where a file goes. */
-export interface Place {
+export interface FilePlace {
   picture: string;
   cut: Cut['cut'];
   appearance: Appearance;
@@ -19,7 +19,7 @@ export interface Place {
   density: number;
 }
 
-export interface Assigned extends Place {
+export interface Assigned extends FilePlace {
   arrived: Arrived;
   /** how the density was found, in words */
   because: string;
@@ -76,14 +76,14 @@ export function assign(files: readonly Arrived[], naming: Naming): Assigned[] {
   return drafts.map((d) => bySize(d, drafts));
 }
 
-const samePlace = (a: Place, b: Place) =>
+const samePlace = (a: FilePlace, b: FilePlace) =>
   sameName(a.picture, b.picture) &&
   a.cut === b.cut &&
   a.appearance === b.appearance &&
   sameDensity(a.density, b.density);
 
 /** The files that want a place that another one before them has already, by their number in the list. */
-export const clashes = (list: readonly Place[]): number[] =>
+export const clashes = (list: readonly FilePlace[]): number[] =>
   list.flatMap((place, i) => (list.slice(0, i).some((p) => samePlace(p, place)) ? [i] : []));
 
 const newCut = (cut: Cut['cut'], rendition: Rendition): Cut => ({
@@ -115,7 +115,7 @@ export function putInto(picture: Picture, cut: Cut['cut'], rendition: Rendition)
  */
 export function takeFiles(
   pictures: readonly Picture[],
-  files: readonly Pick<Assigned, keyof Place | 'arrived'>[],
+  files: readonly Pick<Assigned, keyof FilePlace | 'arrived'>[],
   newId: () => string,
 ): Picture[] {
   const out = [...pictures];

@@ -3,7 +3,7 @@ import { madeFrom, setsOf, type FileSet } from './master';
 import { sameDensity, type Picture, type Rendition } from './picture';
 
 /** What of a picture a new file takes the place of: one file, or that and all others that are for the same cut and appearance. */
-export type Scope = 'all' | 'one';
+export type ReplaceWhich = 'all' | 'one';
 
 type Own = Pick<Rendition, 'appearance' | 'density' | 'vector'>;
 /** The place of a file within its picture. */
@@ -33,14 +33,14 @@ export function slotForAll(picture: Picture, slot: Slot): Slot {
 const isSame = (a: Slot, b: Slot) => a.cut === b.cut && isAt(b)(a);
 
 /** A file that is made from the new one, px. */
-export interface ToMake {
+export interface FileToMake {
   density: number;
   widthPx: number;
   heightPx: number;
 }
 
 /** What has to be made of a new file to replace all others with it. A vector fits every density by itself. */
-export function toMake(picture: Picture, slot: Slot, file: Arrived['file']): ToMake[] {
+export function toMake(picture: Picture, slot: Slot, file: Arrived['file']): FileToMake[] {
   if (file.vector) return [];
   const at = slotForAll(picture, slot);
   const master: Rendition = { ...file, appearance: at.appearance, density: at.density };

@@ -11,7 +11,7 @@ const STEPS = 8;
 const TABLE = Float64Array.from({ length: 255 * STEPS + 2 }, (_, i) => linearOf(i / STEPS));
 
 /**
- * The same from a table, exact at whole coded values: means of many pixels ask for it hundreds of thousands of times.
+ * Linear light of a coded value from a table, exact at whole coded values: means of many pixels ask for it hundreds of thousands of times.
  * @param coded 0..255, or out of it by the last bits of a mean: the table goes on for one entry, and cutting to a whole
  *   number takes what is just under 0 to the first. Holding it in between takes as long as all the rest
  */
@@ -27,7 +27,7 @@ const weighed = (r: number, g: number, b: number) =>
 /** Relative luminance of an opaque colour, 0 black to 1 white. */
 export const luminance = ({ r, g, b }: Omit<Rgba, 'a'>) => weighed(r, g, b);
 
-/** The same of one of many. */
+/** Relative luminance of one of many colours, 0..1. */
 export const luminanceAt = (colours: Colours, i: number) =>
   weighed(colours[i * 3]!, colours[i * 3 + 1]!, colours[i * 3 + 2]!);
 
@@ -36,7 +36,7 @@ export function contrastRatio(a: Omit<Rgba, 'a'>, b: Omit<Rgba, 'a'>): number {
   return ratioOf(luminance(a), luminance(b));
 }
 
-/** The same of two relative luminances. */
+/** Contrast of two relative luminances, 1 to 21. */
 export const ratioOf = (a: number, b: number): number =>
   a > b ? (a + 0.05) / (b + 0.05) : (b + 0.05) / (a + 0.05);
 
@@ -48,7 +48,7 @@ export const over = (top: Rgba, below: Omit<Rgba, 'a'>): Rgba => ({
   a: 1,
 });
 
-/** The same over each of many. */
+/** A colour over each of many opaque ones. */
 export function laidOver({ r, g, b, a }: Rgba, below: Colours): Colours {
   const own = [r, g, b];
   return below.map((value, k) => own[k % 3]! * a + value * (1 - a));

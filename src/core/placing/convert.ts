@@ -36,7 +36,7 @@ function converted(placing: Placing, axis: Axis, hold: Hold): AxisRule {
   return { kind: hold, edge: edgeFor(rule, hold), extent };
 }
 
-/** The same placing held otherwise along one axis: same region, and as much of the old rule as the new one has room for. */
+/** Holds a placing otherwise along one axis: its region, and as much of the old rule as the new one has room for. */
 export const heldBy = (placing: Placing, axis: Axis, hold: Hold): Placing =>
   placing[axis].kind === hold
     ? placing

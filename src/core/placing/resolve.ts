@@ -2,7 +2,7 @@ import { fromSpans, span as spanOf, type Axis, type Rect, type Span } from '../g
 import type { Regions } from '../screens/regions';
 import { isPercent, plainOf, resolveLength, type Length, type NamedValue } from '../values/values';
 import type { Basis, Bound, Edge, Region } from './rule';
-import { extentRule, Sizes, type Around, type Placeable } from './sizes';
+import { extentRule, Sizes, type SizesAround, type Placeable } from './sizes';
 
 export type { Placeable } from './sizes';
 
@@ -50,7 +50,7 @@ const hugs = (layer: Placeable, axis: Axis) => extentRule(layer.placing[axis])?.
  * Every method throws PlacingCycle when layers are measured from one another in a circle on the same axis, and an
  * Error when a rule refers to a layer that is not there, or to the natural size or shape of something without one.
  */
-export class Resolver implements Around {
+export class Resolver implements SizesAround {
   readonly sizes = new Sizes(this);
   /** by the layer's place in the list; lists of so few are searched faster than maps are made */
   private readonly done: Record<Axis, (LocalSpan | undefined)[]> = { x: [], y: [] };

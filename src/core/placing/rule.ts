@@ -86,7 +86,7 @@ export const Placing = z
   });
 export type Placing = z.infer<typeof Placing>;
 
-/** The same rule without a shape that it cannot keep, because width and height are both given. */
+/** Takes a shape out of a rule that cannot keep it, because width and height are both given. */
 export function withoutIdleShape<P extends Shaped>(placing: P): P {
   if (!hasIdleShape(placing)) return placing;
   const { ratio: _, ...rest } = placing;

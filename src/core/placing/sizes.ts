@@ -21,7 +21,7 @@ export interface Placeable {
 }
 
 /** What sizes need to know of everything else. */
-export interface Around {
+export interface SizesAround {
   nameOf: (layer: Placeable) => string;
   /** the extent between two pinned edges, lu, ≥ 0 */
   pinned: (layer: Placeable, axis: Axis) => number;
@@ -50,7 +50,7 @@ const isNaturalBoth = ({ placing: { x, y, ratio } }: Placeable) =>
 
 /** Sizes of layers along each axis, after min, max and the held ratio. */
 export class Sizes {
-  constructor(private readonly around: Around) {}
+  constructor(private readonly around: SizesAround) {}
 
   /** lu, ≥ 0 */
   sizeOf(layer: Placeable, axis: Axis): number {

@@ -3,7 +3,7 @@ import { demo } from '../../../demo/testing';
 import { scenesShown } from './launch';
 import { sayPlace, saySides } from '../sentences/differences';
 import { Documents } from './documents';
-import { merge3, placeKey, type Side } from './merge';
+import { merge3, placeKey, type Version } from './merge';
 import type { PictureLayer } from '../scene/scene';
 
 const changed = (recipe: (d: Documents) => void): Documents => {
@@ -58,7 +58,12 @@ describe('what two people made of the same project', () => {
       ]),
     );
     const [opacity] = asked.clashes.filter((c) => c.place.at(-1) === 'opacity');
-    const { documents } = merge3(demo, mine, theirs, new Map([[placeKey(opacity!.place), 'theirs' as Side]]));
+    const { documents } = merge3(
+      demo,
+      mine,
+      theirs,
+      new Map([[placeKey(opacity!.place), 'theirs' as Version]]),
+    );
     expect(layer(documents, first)).toMatchObject({ opacity: 0.45, name: 'Mine' });
   });
 
@@ -82,7 +87,7 @@ describe('what two people made of the same project', () => {
       demo,
       mine,
       theirs,
-      new Map([[placeKey(asked.clashes[0]!.place), 'theirs' as Side]]),
+      new Map([[placeKey(asked.clashes[0]!.place), 'theirs' as Version]]),
     );
     expect(layer(theirWay.documents, first)).toBeUndefined();
     expect(theirWay.problem).toBeNull();

@@ -11,13 +11,13 @@ export interface Clash {
   theirs: unknown;
 }
 
-export type Side = 'mine' | 'theirs';
+export type Version = 'mine' | 'theirs';
 
 export interface Merged {
   documents: Documents;
   clashes: Clash[];
   /** what only one of both changed, and is taken from there */
-  taken: { place: Place; from: Side }[];
+  taken: { place: Place; from: Version }[];
   /** what is wrong with the documents that would come of it; `null` when they are whole */
   problem: string | null;
 }
@@ -91,7 +91,7 @@ class Merger {
   readonly taken: Merged['taken'] = [];
 
   constructor(
-    private readonly choices: ReadonlyMap<string, Side>,
+    private readonly choices: ReadonlyMap<string, Version>,
     /** whether single things are chosen; else all or nothing */
     private readonly divides: boolean,
   ) {}
@@ -120,7 +120,7 @@ class Merger {
     return b && m && t ? this.lists(place, b, m, t) : null;
   }
 
-  private take(place: Place, from: Side, value: unknown): unknown {
+  private take(place: Place, from: Version, value: unknown): unknown {
     this.taken.push({ place, from });
     return value;
   }
@@ -189,7 +189,7 @@ export function merge3(
   base: Documents,
   mine: Documents,
   theirs: Documents,
-  choices: ReadonlyMap<string, Side> = new Map(),
+  choices: ReadonlyMap<string, Version> = new Map(),
 ): Merged {
   const laid = (divides: boolean) => {
     const merger = new Merger(choices, divides);

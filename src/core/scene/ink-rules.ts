@@ -10,7 +10,7 @@ interface Off {
   y: number;
 }
 
-/** The same of the cut that is shown upright, and of the one that is shown in landscape. */
+/** How far the ink lies off the middle: of the cut that is shown upright, and of the one that is shown in landscape. */
 export type InkOff = Record<'portrait' | 'landscape', Off>;
 
 /** Shares up to which two cuts have their ink in the same place. */
@@ -46,7 +46,7 @@ export function withInkCentred(layer: PictureLayer, off: InkOff): PictureLayer {
   return { ...layer, fit: centredByInk(layer.fit, off.portrait), when: [...when, ...turned] };
 }
 
-/** The same layer without those shifts, once its files are trimmed to their ink; rules that say nothing any more go. */
+/** Takes the shifts by ink out of a layer, once its files are trimmed to their ink; rules that say nothing any more go. */
 export function withoutInkShifts(layer: PictureLayer, off: InkOff): PictureLayer {
   const { when, ...plain } = withFits(layer, (fit) =>
     withoutInkShift(withoutInkShift(fit, off.portrait), off.landscape),

@@ -1,7 +1,7 @@
 import type { LayerRole } from './scene';
 
 /** What is known of a picture before it is placed. */
-export interface Taken {
+export interface TakenPicture {
   /** of the picture or its file */
   name: string;
   /** whether some of it is see-through; `undefined` where nobody looked */
@@ -24,7 +24,7 @@ const LEAST_BACKGROUND_PX = 600;
  * one background.
  */
 export function guessRole(
-  { name, transparent, widthPx, heightPx }: Taken,
+  { name, transparent, widthPx, heightPx }: TakenPicture,
   hasBackground: boolean,
 ): Exclude<LayerRole, 'text'> {
   const said = SAYS.find(([, word]) => word.test(name))?.[0] as Exclude<LayerRole, 'text'> | undefined;

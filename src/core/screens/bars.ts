@@ -67,7 +67,7 @@ const colourOf = (
   named: readonly NamedValue[],
 ) => (colour ? resolveColour(colour, appearance, named) : null);
 
-/** The same bars in another appearance. */
+/** Bars of a case as they are in another appearance. */
 export const barsIn = (
   appearance: Appearance,
   list: readonly BarResult[],

@@ -5,7 +5,7 @@ import type { Limit } from '../measure/limit';
 import { measureNoun, sayLimit } from '../measure/words';
 import type { Placing } from '../placing/rule';
 import { sceneWith, type Documents } from '../project/documents';
-import type { Clash, Place, Side } from '../project/merge';
+import type { Clash, Place, Version } from '../project/merge';
 import type { Paint } from '../values/paint';
 import { diff, pointerKeys } from '../patch/patch';
 import type { Layer, Scene } from '../scene/scene';
@@ -216,8 +216,8 @@ const MOST_LEAVES = 4;
 /** What a clash has on both sides, each by its sentence or its figure; two that differ are never read alike. */
 export function saySides(
   { place, mine, theirs }: Clash,
-  sides: Record<Side, Documents>,
-): Record<Side, string> {
+  sides: Record<Version, Documents>,
+): Record<Version, string> {
   const said = { mine: saySide(place, mine, sides.mine), theirs: saySide(place, theirs, sides.theirs) };
   if (said.mine !== said.theirs) return said;
   const [more, others] = [inside(mine, theirs), inside(theirs, mine)];

@@ -91,7 +91,7 @@ export interface CutValley extends Valley, Pick<Mark, 'cut' | 'rule'> {
   high: number;
 }
 
-/** The same for all marks that lie on one curve. */
+/** What marks that lie on one curve have in common, as a key. */
 export const curveKey = ({ cut, own, rule }: Pick<CutValley, 'cut' | 'own' | 'rule'>) =>
   `${cut} ${own} ${rule}`;
 

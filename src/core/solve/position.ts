@@ -50,7 +50,7 @@ function heldByShare(need: Interval, d: number, size: number): Interval | null {
 }
 
 /**
- * The same of a focal point: the picture starts at clamp(f·w − W/(2s), min(0, D), max(0, D)), so that a bound which
+ * The focal points that hold a need along one axis: the picture starts at clamp(f·w − W/(2s), min(0, D), max(0, D)), so that a bound which
  * is reached by clamping holds for every focal point beyond it.
  */
 function heldByFocal(need: Interval, d: number, w: number, half: number): Interval | null {

@@ -25,7 +25,7 @@ const leastVisible = (a: number, b: number, p: number) =>
  * Ratios at which the position in use shows the keep area whole when the picture covers its box: only these are safe.
  * @param position shares 0..1; `null` where neither more nor less of the picture would do
  */
-export function held(
+export function heldRatios(
   area: Rect,
   { width: w, height: h }: Size,
   position: { x: number; y: number },
@@ -44,7 +44,7 @@ export const heldAll = (
   position: { x: number; y: number },
 ): Interval | null =>
   areas.reduce<Interval | null>((range, area) => {
-    const own = held(area, size, position);
+    const own = heldRatios(area, size, position);
     return range && own && common(range, own);
   }, EVERYTHING);
 

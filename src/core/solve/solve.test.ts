@@ -7,7 +7,7 @@ import { crop } from '../measure/crop';
 import { distortion } from '../measure/distortion';
 import { fitOf } from '../testing/scenes';
 import { solvePosition, type AlignKind, type PlacedCase } from './position';
-import { held, rangeWithin, reachable, RATIO_FITS, type RatioFit } from './ratio';
+import { heldRatios, rangeWithin, reachable, RATIO_FITS, type RatioFit } from './ratio';
 import { seenEverywhere, seenSomewhere } from './seen';
 import {
   curve,
@@ -230,7 +230,7 @@ describe('ratios', () => {
   it('are held where the position in use shows the area: inside, outside, at each bound ± 1e-6, and by bisection', () => {
     fc.assert(
       fc.property(size(100, 500), areaIn, position, (natural, keep, at) => {
-        const range = held(keep, natural, at);
+        const range = heldRatios(keep, natural, at);
         const own = natural.width / natural.height;
         if (!range) return;
         const hasRoom = range.high / range.low > 1 + 3e-6;

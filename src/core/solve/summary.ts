@@ -73,10 +73,10 @@ export function weightedTotals(
 
 /** Number of cases with each outcome. */
 /** Numbers of cases by outcome. */
-export type Tally = Record<Outcome, number>;
+export type OutcomeCounts = Record<Outcome, number>;
 
-export function tally(summaries: Iterable<Pick<CaseSummary, 'outcome'>>): Tally {
-  const counts: Tally = { fail: 0, warn: 0, clear: 0 };
+export function tally(summaries: Iterable<Pick<CaseSummary, 'outcome'>>): OutcomeCounts {
+  const counts: OutcomeCounts = { fail: 0, warn: 0, clear: 0 };
   for (const s of summaries) counts[s.outcome]++;
   return counts;
 }

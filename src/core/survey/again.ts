@@ -1,5 +1,5 @@
 import type { Case } from '../screens/cases';
-import { foundOn, isSameGround, withKnown, type Earlier, type Found } from './earlier';
+import { foundOn, isSameGround, withKnown, type Earlier, type FoundCase } from './earlier';
 import { createSurvey, surveyEach, type CaseResult, type SurveyInput } from './survey';
 
 /** A survey that keeps what the next one, after an edit, need not work out again. */
@@ -11,7 +11,7 @@ export interface Keeping {
 
 /** @param earlier a survey before, of whatever scene */
 export function createKeeping(input: SurveyInput, earlier: Earlier | null): Keeping {
-  const found = new Map<string, Found>();
+  const found = new Map<string, FoundCase>();
   const known = earlier ? withKnown(input, earlier) : input;
   const next = createSurvey(known, earlier);
   const on = (c: Case) => {
@@ -25,7 +25,7 @@ export function createKeeping(input: SurveyInput, earlier: Earlier | null): Keep
 export const resultsOf = ({ found }: Earlier, cases: readonly Case[]): CaseResult[] =>
   cases.map((c) => found.get(c.id)!.result);
 
-/** The same of all cases at once. */
+/** Surveys all cases at once, taking over from an earlier survey what cannot have changed. */
 export function surveyAgain(
   input: SurveyInput,
   cases: readonly Case[],
@@ -38,10 +38,10 @@ export function surveyAgain(
 }
 
 /**
- * The same while an edit goes on, as while a value runs: each state is compared with what was kept before the first, and
+ * Surveys all cases while an edit goes on, as while a value runs: each state is compared with what was kept before the first, and
  * is not kept itself. Keeping thousands of results for a moment costs a good part of what taking them over saves.
  * @param kept what was kept before the edit
- * @returns what is kept now: the same, unless nothing of it says anything of this scene
+ * @returns what is kept now: what was kept before, unless nothing of it says anything of this scene
  */
 export function surveyRunning(
   input: SurveyInput,

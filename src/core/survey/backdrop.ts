@@ -1,9 +1,9 @@
 import { isRepeated } from '../fit/tiles';
-import { bottom, intersect, meet, right, type Rect } from '../geometry/rect';
+import { bottom, intersect, intersects, right, type Rect } from '../geometry/rect';
 import { coloursOf, countOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../values/values';
 import { gridBeside, gridOf, overTiles, type Cuts, type Division, type Grid } from './grid';
-import { COVERED, covers, holdersOf, Pile, type Painted, type Pixels } from './pile';
+import { COVERED, covers, holdersOf, Pile, type PaintedLayers, type Pixels } from './pile';
 import type { LayerResult, PanelResult } from './result';
 
 /** Under a text, a logo or a bar. */
@@ -62,7 +62,13 @@ function levelsBelow(
   return [...faded.map((panel) => ({ from: layers.indexOf(panel), panel })), { from: 0, panel: null }];
 }
 
-function pileOf(first: number, last: number, panel: PanelResult | null, grid: Grid, painted: Painted): Pile {
+function pileOf(
+  first: number,
+  last: number,
+  panel: PanelResult | null,
+  grid: Grid,
+  painted: PaintedLayers,
+): Pile {
   const pile = new Pile(grid);
   pile.addLayers(panel ? first + 1 : first, last, painted);
   if (panel && pile.most > COVERED) pile.addLayer(panel, 1, painted.pixels);
@@ -90,7 +96,7 @@ function cutsIn(rect: Rect, layers: readonly LayerResult[], pixels: Pixels, coun
   const found: Rect[] = [];
   for (let k = count - 1; k >= 0; k--) {
     const edges = edgesOf(layers[k]!);
-    if (!edges || !meet(edges, rect)) continue;
+    if (!edges || !intersects(edges, rect)) continue;
     if (runThrough(edges, rect)) found.push(edges);
     else if (covers(layers[k]!, rect, layers, pixels)) break;
   }
@@ -99,7 +105,7 @@ function cutsIn(rect: Rect, layers: readonly LayerResult[], pixels: Pixels, coun
 }
 
 /** The piles under a place, the innermost first, on cells of one grid. */
-function pilesUnder(grid: Grid, count: number, painted: Painted): { pile: Pile; opacity: number }[] {
+function pilesUnder(grid: Grid, count: number, painted: PaintedLayers): { pile: Pile; opacity: number }[] {
   let last = count - 1;
   return levelsBelow(count, painted.layers).map(({ from, panel }, i) => {
     const pile = pileOf(from, last, panel, i === 0 ? grid : gridBeside(grid), painted);
@@ -160,7 +166,7 @@ export function seenAt({ colours, through }: Under, tile: number, laid: readonly
   return { r: of('r', tile * 3), g: of('g', tile * 3 + 1), b: of('b', tile * 3 + 2), a: 1 };
 }
 
-/** The same of every tile. */
+/** The colours that are seen on every tile under layers of one colour each. */
 export const seenOn = (under: Under, laid: readonly Rgba[]): Colours =>
   coloursOf(Array.from({ length: countOf(under.colours) }, (_, i) => seenAt(under, i, laid)));
 

@@ -30,12 +30,12 @@ import {
   type Lying,
   type PlacedResult,
 } from './result';
-import { keptGround, keptLayer, liesAsBefore, type Kept } from './earlier';
+import { keptGround, keptLayer, liesAsBefore, type KeptCase } from './earlier';
 import { blockOf } from './laid';
 import { type Prepared, type SurveyInput } from './prepare';
 
 /** Everything that is the same for all layers of a case. */
-export interface Scope {
+export interface CaseScope {
   input: SurveyInput;
   c: Case;
   prepared: Prepared;
@@ -44,13 +44,14 @@ export interface Scope {
   /** the same screen, turned alike and with files of the same sizes, in the other appearance */
   twin: CaseResult | null;
   /** the same case in an earlier survey */
-  kept: Kept | null;
+  kept: KeptCase | null;
 }
 
-const boxOf = (id: string, { prepared, kept }: Scope): Rect => kept?.known(id) ?? prepared.laid().boxOf(id);
+const boxOf = (id: string, { prepared, kept }: CaseScope): Rect =>
+  kept?.known(id) ?? prepared.laid().boxOf(id);
 
 /** What ends the view of a layer: the screen, and each clipping panel around it. */
-function windowOf(layer: PlacedLayer, scope: Scope): Rect {
+function windowOf(layer: PlacedLayer, scope: CaseScope): Rect {
   const { prepared } = scope;
   let window: Rect | null = prepared.regions.screen;
   const holderOf = ({ parent }: PlacedLayer) =>
@@ -61,7 +62,7 @@ function windowOf(layer: PlacedLayer, scope: Scope): Rect {
   return window ?? rectOf(0, 0, 0, 0);
 }
 
-export function drawGround(layer: GroundLayer, { input, c, prepared, kept }: Scope): GroundResult {
+export function drawGround(layer: GroundLayer, { input, c, prepared, kept }: CaseScope): GroundResult {
   const was = keptGround(layer.id, kept);
   if (was) return was;
   const box = prepared.regions.screen;
@@ -73,7 +74,7 @@ function lying(
   layer: PlacedLayer,
   placement: Placement,
   file: { rendition: Rendition; cut: Cut } | null,
-  scope: Scope,
+  scope: CaseScope,
 ): Lying {
   const { regions, turned } = scope.prepared;
   const window = windowOf(layer, scope);
@@ -91,7 +92,7 @@ function lying(
   return { placement, window, measures };
 }
 
-/** The same in the other appearance. What is only measured once everything is drawn is each one's own. */
+/** How a layer lies that lies alike in the other appearance. What is only measured once everything is drawn is each one's own. */
 const lyingAlike = ({ placement, window, measures }: PlacedResult): Lying => ({
   placement,
   window,
@@ -103,7 +104,7 @@ function offCentres(
   layer: PlacedLayer,
   { drawn }: Placement,
   rendition: Rendition | null,
-  scope: Scope,
+  scope: CaseScope,
 ): OffCentres {
   const { prepared, input } = scope;
   const file = rendition && input.pixels?.get(rendition.hash);
@@ -117,13 +118,13 @@ function offCentres(
   return new OffCentres(along('x'), along('y'));
 }
 
-/** The same layer in the other appearance: where it lies there, it lies here. */
-function twinOf<K extends PlacedResult['kind']>(id: string, kind: K, { twin }: Scope) {
+/** What was found of a layer in the other appearance: where it lies there, it lies here. */
+function twinOf<K extends PlacedResult['kind']>(id: string, kind: K, { twin }: CaseScope) {
   const found = twin?.layers.find((l) => l.id === id);
   return found?.kind === kind ? (found as Extract<PlacedResult, { kind: K }>) : null;
 }
 
-function drawPicture(layer: PictureLayer, scope: Scope): PictureResult {
+function drawPicture(layer: PictureLayer, scope: CaseScope): PictureResult {
   const { input, c, prepared } = scope;
   const choice = prepared.chosen.get(layer.id)!;
   const { rendition, cut } = choice;
@@ -157,7 +158,7 @@ const lettersIn = (text: string) => [...text.replaceAll(/[\s…]/gu, '')].length
 const PLACES = { start: 0, middle: 0.5, end: 1 } as const;
 const MIRRORED = { start: 'end', middle: 'middle', end: 'start' } as const;
 
-function drawText(layer: TextLayer, scope: Scope): TextResult {
+function drawText(layer: TextLayer, scope: CaseScope): TextResult {
   const { input, c } = scope;
   const { style } = layer;
   const colour = resolveColour(style.colour, c.appearance, input.named);
@@ -193,7 +194,7 @@ function drawText(layer: TextLayer, scope: Scope): TextResult {
   return result;
 }
 
-function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
+function drawPanel(layer: PanelLayer, scope: CaseScope): PanelResult {
   const { input, c } = scope;
   const twin = twinOf(layer.id, 'panel', scope);
   const box = twin?.box ?? boxOf(layer.id, scope);
@@ -207,14 +208,14 @@ function drawPanel(layer: PanelLayer, scope: Scope): PanelResult {
 }
 
 /** The layer as it was, if neither its rule nor anything else has changed it. */
-function keptPlaced(layer: PlacedLayer, scope: Scope): PlacedResult | null {
+function keptPlaced(layer: PlacedLayer, scope: CaseScope): PlacedResult | null {
   const { kept, prepared } = scope;
   const was = kept && keptLayer(layer, kept, prepared);
   if (!was || kept.unmoved.has(layer.id)) return was;
   return liesAsBefore(was, boxOf(layer.id, scope), windowOf(layer, scope)) ? was : null;
 }
 
-export function drawPlaced(layer: PlacedLayer, scope: Scope): PlacedResult {
+export function drawPlaced(layer: PlacedLayer, scope: CaseScope): PlacedResult {
   const was = keptPlaced(layer, scope);
   if (was) return was;
   if (layer.kind === 'picture') return drawPicture(layer, scope);

@@ -6,8 +6,25 @@ import { isPlaced, type Layer, type PlacedLayer } from '../scene/scene';
 import type { Outside, Prepared, Shell, SurveyInput } from './prepare';
 import type { CaseResult, GroundResult, LayerResult, PlacedResult } from './result';
 
+/*
+ * A survey of a project is thousands of cases, and an edit changes little of each. Four words say what is taken over from
+ * where; each is only ever a shortcut, and what comes of it is the same to the last bit as without.
+ *
+ * - A *twin* is the result of the same case in the other appearance. Light and dark differ in colours and files, hardly
+ *   ever in where things lie: a layer whose twin was drawn by the same rule from a file of the same shape lies as the twin
+ *   does, and only what hangs on colours is measured again. Twins are of one survey, and nothing of them outlives it.
+ * - An *earlier* survey is what was asked before and what it found, case by case: `Earlier`. The next survey compares its
+ *   input with that one, layer by layer (`Unchanged`), and takes over whatever cannot have changed: placements, measures,
+ *   contrast, breaches. Compared is by identity, because documents are edited in place of copies.
+ * - What is *kept* is as much of a result as the next survey can use (`KeptCase`): the result itself, and how its case was
+ *   prepared without what placed its layers, which is large and quickly made anew. While a value runs, every state is
+ *   compared with what was kept before the first, and is not kept itself.
+ * - An input is made *known* by giving it the very layers and text styles of an earlier one wherever they say the same
+ *   (`withKnown`): what comes from another thread is a copy all over, and by identity it would be a stranger.
+ */
+
 /** What was found on a case, and as what it was prepared; what placed its layers is not kept. */
-export interface Found {
+export interface FoundCase {
   prepared: Shell;
   result: CaseResult;
 }
@@ -15,7 +32,7 @@ export interface Found {
 /** A survey that was made before: what was asked, and what it found, by case. */
 export interface Earlier {
   input: SurveyInput;
-  found: ReadonlyMap<string, Found>;
+  found: ReadonlyMap<string, FoundCase>;
 }
 
 /** What of an earlier survey may still hold. */
@@ -29,20 +46,20 @@ export interface Unchanged {
 }
 
 /** What is to be kept of a survey for the next one. */
-export const foundOn = (result: CaseResult, prepared: Prepared): Found => {
+export const foundOn = (result: CaseResult, prepared: Prepared): FoundCase => {
   const { turned, regions, layers, drawn, chosen } = prepared;
   return { result, prepared: { turned, regions, layers, drawn, chosen } };
 };
 
-/** The same of one case. */
-export class Kept implements Unchanged, Found {
+/** What is kept of one case of an earlier survey. */
+export class KeptCase implements Unchanged, FoundCase {
   readonly prepared: Shell;
   readonly result: CaseResult;
   readonly same: ReadonlySet<string>;
   readonly unmoved: ReadonlySet<string>;
   readonly judgedAlike: boolean;
 
-  constructor({ prepared, result }: Found, { same, unmoved, judgedAlike }: Unchanged) {
+  constructor({ prepared, result }: FoundCase, { same, unmoved, judgedAlike }: Unchanged) {
     this.prepared = prepared;
     this.result = result;
     this.same = same;
@@ -90,7 +107,7 @@ function movedWith(first: readonly string[], layers: readonly Layer[]): Set<stri
 }
 
 /**
- * The same input with the very layers and text styles of an earlier one wherever they say the same, so that what is
+ * Gives an input the very layers and text styles of an earlier one wherever they say the same, so that what is
  * kept by them is found again; what comes from another thread is new all over.
  */
 export function withKnown(input: SurveyInput, earlier: Earlier): SurveyInput {
@@ -148,15 +165,15 @@ function hasSameFile(was: PlacedResult, { chosen }: Prepared): boolean {
   return was.cut === cut.cut && r.hash === hash && r.density === density && r.appearance === appearance;
 }
 
-const resultOf = (id: string, { result }: Found) => result.layers.find((l) => l.id === id);
+const resultOf = (id: string, { result }: FoundCase) => result.layers.find((l) => l.id === id);
 
-export function keptGround(id: string, kept: Kept | null): GroundResult | null {
+export function keptGround(id: string, kept: KeptCase | null): GroundResult | null {
   const was = kept?.same.has(id) ? resultOf(id, kept) : undefined;
   return was?.kind === 'ground' ? was : null;
 }
 
 /** A layer as it was drawn and measured before, if its rule is the same and what it is drawn from; else `null`. */
-export function keptLayer(layer: PlacedLayer, kept: Kept, prepared: Prepared): PlacedResult | null {
+export function keptLayer(layer: PlacedLayer, kept: KeptCase, prepared: Prepared): PlacedResult | null {
   if (!kept.same.has(layer.id)) return null;
   const was = resultOf(layer.id, kept);
   if (!was || was.kind === 'ground') return null;
@@ -169,7 +186,7 @@ export const liesAsBefore = (was: PlacedResult, box: Rect, window: Rect): boolea
   sameRect(was.box, box) && sameRect(was.window, window);
 
 /** Where a case looks different from before: what was, or is, seen of a layer, by its place in the drawing order. */
-export interface Change {
+export interface RedrawnPart {
   at: number;
   rect: Rect;
 }
@@ -178,9 +195,12 @@ const seenOf = (layer: LayerResult): Rect | null =>
   layer.kind === 'ground' ? layer.box : visibleDrawing(layer.placement, layer.window);
 
 /** `null` where other layers are drawn than before, or in another order. */
-export function changesSince({ layers: were }: CaseResult, layers: readonly LayerResult[]): Change[] | null {
+export function changesSince(
+  { layers: were }: CaseResult,
+  layers: readonly LayerResult[],
+): RedrawnPart[] | null {
   if (were.length !== layers.length) return null;
-  const changes: Change[] = [];
+  const changes: RedrawnPart[] = [];
   for (let at = 0; at < layers.length; at++) {
     const was = were[at]!;
     const is = layers[at]!;

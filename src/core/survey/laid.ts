@@ -85,7 +85,7 @@ function paddingOf(
 }
 
 /** What places the layers of a case: lengths that only the case can give are resolved when they are asked for. */
-export interface Around {
+export interface CaseAround {
   scene: Pick<Scene, 'direction'>;
   named: readonly NamedValue[];
   fonts: TextMetrics | null;
@@ -103,7 +103,7 @@ function textOf(layer: TextLayer, fonts: TextMetrics | null): Placeable['text'] 
   };
 }
 
-const placeableOf = (l: PlacedLayer, choice: Choice | undefined, around: Around): Placeable => ({
+const placeableOf = (l: PlacedLayer, choice: Choice | undefined, around: CaseAround): Placeable => ({
   id: l.id,
   name: l.name,
   placing: l.placing,
@@ -115,7 +115,7 @@ const placeableOf = (l: PlacedLayer, choice: Choice | undefined, around: Around)
 });
 
 /** What is known already, as it lies in the mirror. */
-const knownMirrored = ({ known, regions }: Around) =>
+const knownMirrored = ({ known, regions }: CaseAround) =>
   known &&
   ((id: string) => {
     const box = known(id);
@@ -131,7 +131,7 @@ export class Laid {
   private readonly mirror: number | null;
 
   /** @param chosen the files of picture layers */
-  constructor(around: Around, layers: readonly Layer[], chosen: ReadonlyMap<string, Choice>) {
+  constructor(around: CaseAround, layers: readonly Layer[], chosen: ReadonlyMap<string, Choice>) {
     const { scene, named, density, regions, known } = around;
     const rtl = scene.direction === 'rtl';
     this.mirror = rtl ? regions.screen.width : null;

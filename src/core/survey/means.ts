@@ -7,7 +7,7 @@ import {
   contains,
   extent,
   intersect,
-  meet,
+  intersects,
   right,
   span,
   type Axis,
@@ -21,7 +21,7 @@ import { areaAt, set, tileAt, type Grid } from './grid';
 import type { LayerResult, PanelResult, PictureResult } from './result';
 
 /** What a layer lays on a grid: nothing, something, or something opaque on all of it, whose alpha is not written. */
-export type Laid = 'nothing' | 'something' | 'all';
+export type Cover = 'nothing' | 'something' | 'all';
 
 /** A rectangle with round corners, of which only a part may be seen. */
 interface Round {
@@ -45,8 +45,8 @@ export function roundOff(grid: Grid, seen: Rect, round: Round): void {
 }
 
 /** @param seen what of the painted area is seen */
-function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid, round: Round | null = null): Laid {
-  if (!seen || !meet(seen, grid.rect)) return 'nothing';
+function paintMeans(paint: PlacedPaint, seen: Rect | null, grid: Grid, round: Round | null = null): Cover {
+  if (!seen || !intersects(seen, grid.rect)) return 'nothing';
   const { means, count } = grid;
   const whole = contains(seen, grid.rect);
   const isRound = round !== null && shareIn(intersect(seen, grid.rect)!, round) < 1 - 1e-12;
@@ -114,9 +114,9 @@ const CORNER = gridSums(1);
  * Of a repeated picture each tile has the mean of what of the copies lies there: sums up to a corner count the whole
  * copies before it, so that any number of them costs the same.
  */
-function repeatedMeans({ placement: p, window }: PictureResult, { sums }: FilePixels, grid: Grid): Laid {
+function repeatedMeans({ placement: p, window }: PictureResult, { sums }: FilePixels, grid: Grid): Cover {
   const seen = intersect(p.box, window);
-  if (!seen || area(p.drawn) <= 0 || !meet(seen, grid.rect)) return 'nothing';
+  if (!seen || area(p.drawn) <= 0 || !intersects(seen, grid.rect)) return 'nothing';
   const xs = linesInRow(p, 'x', grid.xs, seen, sums.width);
   const ys = linesInRow(p, 'y', grid.ys, seen, sums.height);
   const corners = ys.map((y) => xs.map((x) => sumToCorner(sums, x, y)));
@@ -150,10 +150,10 @@ function linesPx(
   }
 }
 
-function singleMeans(layer: PictureResult, { sums }: FilePixels, grid: Grid): Laid {
+function singleMeans(layer: PictureResult, { sums }: FilePixels, grid: Grid): Cover {
   const { placement: p, tint } = layer;
   const seen = p.visible;
-  if (!seen || !meet(seen, grid.rect)) return 'nothing';
+  if (!seen || !intersects(seen, grid.rect)) return 'nothing';
   const isAll = !sums.alpha && !tint && !isRounded(layer) && contains(seen, grid.rect);
   const across = sums.width / p.drawn.width;
   const down = sums.height / p.drawn.height;
@@ -176,7 +176,7 @@ function perArea(grid: Grid, withAlpha: boolean): void {
   }
 }
 
-function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Laid {
+function pictureMeans(layer: PictureResult, file: FilePixels, grid: Grid): Cover {
   const { placement: p, tint } = layer;
   const laid = isRepeated(p) ? repeatedMeans(layer, file, grid) : singleMeans(layer, file, grid);
   if (laid !== 'something') return laid;
@@ -198,14 +198,14 @@ export const roundOf = ({ box, placement }: PanelResult): Round => ({
 });
 
 /** Writes the colour of a panel itself into the grid’s means. @param rounded whether its corners are taken off */
-export const layFill = (panel: PanelResult, grid: Grid, rounded = true): Laid =>
+export const layFill = (panel: PanelResult, grid: Grid, rounded = true): Cover =>
   paintMeans(panel.paint, panel.placement.visible, grid, rounded ? roundOf(panel) : null);
 
 /**
  * Writes what one layer lays over each tile into the grid’s means. Nothing for what lies elsewhere, is not known, or is
  * too fine to have a mean, such as letters.
  */
-export function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): Laid {
+export function layMeans(layer: LayerResult, grid: Grid, pixels: ReadonlyMap<string, FilePixels>): Cover {
   if (layer.kind === 'ground') return paintMeans(layer.paint, layer.box, grid);
   if (layer.kind === 'panel') return layFill(layer, grid);
   if (layer.kind === 'text') return 'nothing';

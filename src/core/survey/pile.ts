@@ -87,13 +87,13 @@ function addMeans(
 }
 
 /** Layers in drawing order; what a panel holds comes right after it. */
-export interface Painted {
+export interface PaintedLayers {
   layers: readonly LayerResult[];
   pixels: Pixels;
 }
 
 /** Which layers are painted by themselves first: panels that fade or round off what they hold. */
-function isGroup(layer: LayerResult, at: number, { layers }: Painted): layer is PanelResult {
+function isGroup(layer: LayerResult, at: number, { layers }: PaintedLayers): layer is PanelResult {
   if (layer.kind !== 'panel' || (layer.opacity === 1 && !isRoundClip(layer))) return false;
   const next = layers[at + 1];
   return next !== undefined && next.kind !== 'ground' && next.parent === layer.id;
@@ -129,7 +129,7 @@ export class Pile {
   }
 
   /** Lays a panel and the layers from one place of the order to another, which it holds, as one. */
-  addGroup(panel: PanelResult, first: number, last: number, painted: Painted): void {
+  addGroup(panel: PanelResult, first: number, last: number, painted: PaintedLayers): void {
     const inner = new Pile(gridBeside(this.grid));
     inner.addLayers(first, last, painted);
     // What rounds off both its own colour and what it holds is laid on both at once: a corner has one edge, not two.
@@ -142,7 +142,7 @@ export class Pile {
   }
 
   /** Lays the layers from one place of the order to another. */
-  addLayers(first: number, last: number, painted: Painted): void {
+  addLayers(first: number, last: number, painted: PaintedLayers): void {
     const { layers, pixels } = painted;
     for (let k = last; k >= first && this.most > COVERED; k--) {
       const group = outermostGroup(k, first, painted);
@@ -172,7 +172,7 @@ export class Pile {
 }
 
 /** Where in the order the outermost group lies that holds a layer, at or after a place; −1 for none. */
-function outermostGroup(k: number, first: number, painted: Painted): number {
+function outermostGroup(k: number, first: number, painted: PaintedLayers): number {
   const { layers } = painted;
   let found = -1;
   for (let at = k; at >= first;) {

@@ -125,7 +125,7 @@ const showsAlike = (layer: PictureLayer, old: Layer | undefined) =>
 const ofId = (id: string, layers: readonly Layer[], likely: number) =>
   layers[likely]?.id === id ? layers[likely] : layers.find((l) => l.id === id);
 
-/** The same of a case that was prepared before. */
+/** Prepares a case that was prepared before, taking over what cannot have changed. */
 export function prepareAgain(input: SurveyInput, c: Case, before: Before): Prepared {
   const { turned, regions } = before.prepared;
   const { layers, drawn } = lineUpOn(input.scene.layers, turned.size);

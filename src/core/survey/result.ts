@@ -152,7 +152,7 @@ export class PanelResult extends PlacedBase {
 export type PlacedResult = PictureResult | TextResult | PanelResult;
 export type LayerResult = GroundResult | PlacedResult;
 
-/** The same layer with other measures. */
+/** What was found of a layer, with other measures. */
 export function measuredAs(layer: PlacedResult, measures: Measures): PlacedResult {
   const lying = { placement: layer.placement, window: layer.window, measures };
   if (layer.kind === 'picture') return new PictureResult(layer, lying, layer);

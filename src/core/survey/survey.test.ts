@@ -3,7 +3,7 @@ import { breachId, OUTCOMES } from '../measure/judge';
 import { findingsOf } from '../findings/finding';
 import { casesOf } from '../screens/cases';
 import { demo as documents, demoCases as cases, demoInput as input } from '../../../demo/testing';
-import { oneOfEachRule, whyNotDrawn } from './drawable';
+import { oneOfEachRule, whyNotDrawn } from './can-be-drawn';
 import { survey, surveyCase } from './survey';
 import { summarise, tally } from '../solve/summary';
 

@@ -9,10 +9,10 @@ import type { Case } from '../screens/cases';
 import { likeness } from '../screens/likeness';
 import { outlineOf } from '../screens/outline';
 import { orientationOf } from '../screens/turn';
-import { Kept, unchangedSince, type Earlier } from './earlier';
+import { KeptCase, unchangedSince, type Earlier } from './earlier';
 import { CaseResult, type LayerResult } from './result';
 import { measureTogether, type Together } from './together';
-import { drawGround, drawPlaced, type Scope } from './draw';
+import { drawGround, drawPlaced, type CaseScope } from './draw';
 import {
   prepareAgain,
   prepareCase,
@@ -36,7 +36,7 @@ export const surveyInput = ({ project }: Documents, scene: Scene, outside: Outsi
 });
 
 /** Limits broken by the layers, the bars and the case as a whole. */
-function judge({ layers, barContrast }: Together, { input, c, prepared, bars, kept }: Scope): Breach[] {
+function judge({ layers, barContrast }: Together, { input, c, prepared, bars, kept }: CaseScope): Breach[] {
   const { limits, named } = input;
   const was = kept?.judgedAlike ? kept.result : null;
   const found: Breach[] = [];
@@ -69,13 +69,13 @@ const barsOn = (
 ) =>
   twin ? barsIn(appearance, twin.bars, scene.bars, named) : barsOf(turned, scene.bars, appearance, named);
 
-/** The same of a case that is prepared already. */
+/** Surveys a case that is prepared already. */
 export function surveyPrepared(
   input: SurveyInput,
   c: Case,
   prepared: Prepared,
   twin: CaseResult | null = null,
-  kept: Kept | null = null,
+  kept: KeptCase | null = null,
 ): CaseResult {
   const { turned, regions } = prepared;
   const bars = kept?.result.bars ?? barsOn(c, turned, input, twin);
@@ -134,9 +134,9 @@ function saidOf({ screen, rotation, id }: Case, of: CaseResult, { accepted = [] 
  */
 export function createSurvey(input: SurveyInput, earlier: Earlier | null = null): (c: Case) => Surveyed {
   const unchanged = earlier && unchangedSince(input, earlier);
-  const keptOf = (c: Case): Kept | null => {
+  const keptOf = (c: Case): KeptCase | null => {
     const found = unchanged && earlier!.found.get(c.id);
-    return found?.prepared.turned.screen === c.screen ? new Kept(found, unchanged!) : null;
+    return found?.prepared.turned.screen === c.screen ? new KeptCase(found, unchanged!) : null;
   };
   let before: Surveyed | null = null;
   const alike = new Map<string, Surveyed>();

@@ -1,12 +1,12 @@
-import { meet, type Rect } from '../geometry/rect';
+import { intersects, type Rect } from '../geometry/rect';
 import { visibleDrawing } from '../measure/clearance';
 import { Measures } from '../measure/measures';
 import { overlapOf, type Standing } from '../measure/overlap';
 import { covers } from './pile';
 import { barContrast, contrastOf, cutOffOf, isMeasured, type Pixels } from './contrast';
 import type { BarResult } from '../screens/bars';
-import type { Scope } from './draw';
-import { changesSince, type Change } from './earlier';
+import type { CaseScope } from './draw';
+import { changesSince, type RedrawnPart } from './earlier';
 import { measuredAs, type CaseResult, type LayerResult } from './result';
 
 export type Together = Pick<CaseResult, 'layers' | 'barContrast'>;
@@ -24,7 +24,7 @@ export function standingOf(layers: readonly LayerResult[]): Standing[] {
 }
 
 /** How much each layer lies across others. In the other appearance that is the same. */
-function overlaps(layers: readonly LayerResult[], { twin }: Scope): number[] {
+function overlaps(layers: readonly LayerResult[], { twin }: CaseScope): number[] {
   if (twin) return twin.layers.map((l) => (l.kind === 'ground' ? 0 : l.measures.overlap));
   const standing = standingOf(layers);
   return layers.map(({ id }) => {
@@ -36,14 +36,14 @@ function overlaps(layers: readonly LayerResult[], { twin }: Scope): number[] {
 /** What is drawn on a case, and how that differs from before; `null` where it cannot be compared. */
 interface Drawn {
   layers: readonly LayerResult[];
-  changes: readonly Change[] | null;
+  changes: readonly RedrawnPart[] | null;
 }
 
 /** Whether what lies under a place in the order looks as it did in a part of the screen, as far as it is looked at. */
 function isUntouched(part: Rect | null, below: number, { layers, changes }: Drawn, pixels: Pixels): boolean {
   if (!part || !changes) return changes !== null;
   for (const { at, rect } of changes)
-    if (at < below && meet(rect, part) && !isCovered(part, at + 1, below, layers, pixels)) return false;
+    if (at < below && intersects(rect, part) && !isCovered(part, at + 1, below, layers, pixels)) return false;
   return true;
 }
 
@@ -54,7 +54,7 @@ function isCovered(part: Rect, from: number, to: number, layers: Drawn['layers']
 }
 
 /** Fills in what is this survey’s own; what is kept from an earlier one is copied if it differs. */
-function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }: Scope): LayerResult {
+function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }: CaseScope): LayerResult {
   const layer = drawn.layers[i]!;
   if (layer.kind === 'ground') return layer;
   const { pixels = null } = input;
@@ -78,7 +78,7 @@ function measureOne(i: number, overlap: number, drawn: Drawn, { input, c, kept }
  * @param layers back to front
  * @returns the earlier result itself where nothing has changed
  */
-export function measureTogether(layers: readonly LayerResult[], scope: Scope): Together {
+export function measureTogether(layers: readonly LayerResult[], scope: CaseScope): Together {
   const { input, c, bars, kept } = scope;
   const were = kept?.result.layers;
   if (were?.length === layers.length && layers.every((l, i) => l === were[i])) return kept!.result;

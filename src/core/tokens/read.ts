@@ -9,7 +9,7 @@ import {
   tokensIn,
   withoutForbidden,
   type Json,
-  type Token,
+  type DesignToken,
   type TokenPath,
 } from './tree';
 import { readValue, type Plain, type Read } from './value';
@@ -37,12 +37,15 @@ export interface ReadTokens {
 const MOST_NAME = 120;
 
 /** A path that leads to a group may mean the token that is called like it. */
-function tokenAt(tokens: ReadonlyMap<string, Token>, path: TokenPath): Token | undefined {
+function tokenAt(tokens: ReadonlyMap<string, DesignToken>, path: TokenPath): DesignToken | undefined {
   return tokens.get(sayPath(path)) ?? tokens.get(sayPath([...path, ROOT]));
 }
 
 /** What a token comes to, through all that it stands for. */
-function valueOf(token: Token, tokens: ReadonlyMap<string, Token>): Read & { target?: Token } {
+function valueOf(
+  token: DesignToken,
+  tokens: ReadonlyMap<string, DesignToken>,
+): Read & { target?: DesignToken } {
   const target = aliasOf(token.json);
   if (!target) return readValue(token.type, token.json);
   let found = tokenAt(tokens, target);
@@ -56,8 +59,8 @@ function valueOf(token: Token, tokens: ReadonlyMap<string, Token>): Read & { tar
 }
 
 /** The type of a token that gives none is that of what it stands for. */
-function typeOf(token: Token, tokens: ReadonlyMap<string, Token>): unknown {
-  let at_: Token | undefined = token;
+function typeOf(token: DesignToken, tokens: ReadonlyMap<string, DesignToken>): unknown {
+  let at_: DesignToken | undefined = token;
   for (let steps = 0; at_ && steps <= tokens.size; steps++) {
     if (at_.type !== undefined) return at_.type;
     const next = aliasOf(at_.json);
@@ -66,7 +69,10 @@ function typeOf(token: Token, tokens: ReadonlyMap<string, Token>): unknown {
   return undefined;
 }
 
-function readToken(token: Token, tokens: ReadonlyMap<string, Token>): Read & { target?: Token } {
+function readToken(
+  token: DesignToken,
+  tokens: ReadonlyMap<string, DesignToken>,
+): Read & { target?: DesignToken } {
   const type = typeOf(token, tokens);
   return valueOf({ ...token, type }, tokens);
 }

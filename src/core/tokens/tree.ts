@@ -26,7 +26,7 @@ export const ROOT = '$root';
 export type TokenPath = readonly string[];
 
 /** A token with what holds for it. */
-export interface Token {
+export interface DesignToken {
   path: TokenPath;
   json: Json;
   /** its own type, else that of the nearest group that gives one */
@@ -35,7 +35,7 @@ export interface Token {
 
 /** What a token is called here: its groups and its own name. */
 export const nameOf = (path: TokenPath): string => path.filter((key) => key !== ROOT).join(' / ');
-/** The same as it is written in the file. */
+/** The path of a token as it is written in the file. */
 export const sayPath = (path: TokenPath): string => path.join('.');
 
 const isOwn = (key: string) => key !== ROOT && key.startsWith('$');
@@ -58,8 +58,8 @@ export function withoutForbidden(json: Json, path: TokenPath = []): { json: Json
 }
 
 /** What stands in a file: its tokens in order, and what is neither a token nor a group. */
-export function tokensIn(root: Json): { tokens: Token[]; others: { path: TokenPath; why: string }[] } {
-  const tokens: Token[] = [];
+export function tokensIn(root: Json): { tokens: DesignToken[]; others: { path: TokenPath; why: string }[] } {
+  const tokens: DesignToken[] = [];
   const others: { path: TokenPath; why: string }[] = [];
   const walk = (group: Json, path: TokenPath, inherited: unknown) => {
     const type = group.$type ?? inherited;

@@ -36,7 +36,7 @@ export function readColour(text: string): KeptColour | null {
 /** How opaque a kept colour is, 0..1. */
 export const alphaOf = (hex: string): number => (hex.length === 9 ? parseInt(hex.slice(7), 16) / 255 : 1);
 
-/** The same colour with another alpha, 0..1. */
+/** Gives a colour, `#rrggbb` or `#rrggbbaa`, another alpha, 0..1. */
 export function withAlpha(hex: string, alpha: number): string {
   const a = Math.round(Math.max(0, Math.min(1, alpha)) * 255);
   return hex.slice(0, 7) + (a === 255 ? '' : a.toString(16).padStart(2, '0'));

@@ -30,5 +30,5 @@ export const Paint = z.union([Colour, Gradient]);
 export type Paint = z.infer<typeof Paint>;
 
 /** Every colour of a paint. */
-export const coloursOf = (paint: Paint): Colour[] =>
+export const paintColours = (paint: Paint): Colour[] =>
   'gradient' in paint ? paint.stops.map((s) => s.colour) : [paint];

@@ -5,7 +5,7 @@ import { filesOf, type Documents } from '@/core/project/documents';
 import { NewerSchema, readDocuments } from '@/core/project/migrate';
 import { applyPatch, diff, PatchError, sameJson } from '@/core/patch/patch';
 import { casesOf } from '@/core/screens/cases';
-import { whyNotDrawn } from '@/core/survey/drawable';
+import { whyNotDrawn } from '@/core/survey/can-be-drawn';
 import { screensOf } from '../catalogue';
 import { fontsFor } from '../fonts/fonts';
 import { writing } from '../db/client';
@@ -58,7 +58,7 @@ const drawnBy = ({ pictures, named, screens, fonts }: Documents['project']) => [
 ];
 
 /** A scene that could not be drawn on some screen would be lost to its makers: the page could not show it. */
-function checkDrawable(before: Documents, after: Documents): void {
+function checkDrawn(before: Documents, after: Documents): void {
   const isElse = !sameJson(drawnBy(before.project), drawnBy(after.project));
   const changed = Object.entries(after.scenes).filter(([id, scene]) => isElse || before.scenes[id] !== scene);
   if (changed.length === 0) return;
@@ -81,7 +81,7 @@ function checkFiles(db: Handle, before: Documents, after: Documents): void {
 
 const fontsOf = ({ project: { fonts = [] } }: Documents) => new Set(fonts.map((f) => f.hash));
 
-/** The same of fonts. */
+/** Documents may only write with fonts that are kept. */
 function checkFonts(db: Handle, before: Documents, after: Documents): void {
   const known = fontsOf(before);
   for (const hash of fontsOf(after)) {
@@ -129,7 +129,7 @@ export function saveChange(projectId: string, seen: number, change: Change): Sav
     checkFiles(tx, before, after);
     checkFonts(tx, before, after);
     // Last, because it reads the fonts.
-    checkDrawable(before, after);
+    checkDrawn(before, after);
     const at = new Date().toISOString();
     const next = revision + 1;
     writeDocuments(tx, projectId, before, after);

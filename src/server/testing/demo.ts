@@ -1,5 +1,5 @@
 import { filePixelsOf, type FilePixels } from '@/core/pixels/file';
-import type { Asked } from '@/core/findings/advise';
+import type { AdviceAsked } from '@/core/findings/advise';
 import type { Documents } from '@/core/project/documents';
 import { casesOf } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
@@ -19,7 +19,7 @@ export async function demo() {
       for (const { hash } of cut.renditions) pixels.set(hash, filePixelsOf(await raster(hash)));
   const cases = distinctCases(casesOf(screensOf(documents.project), ['light', 'dark'])).map((c) => c.shown);
   let n = 0;
-  const asked = (sceneId: string, of: Documents = documents): Asked => ({
+  const asked = (sceneId: string, of: Documents = documents): AdviceAsked => ({
     documents: of,
     sceneId,
     cases,

@@ -1,11 +1,11 @@
 import { previewFor, type FileSize } from '@/core/pictures/previews';
 import type { Project } from '@/core/project/project';
-import type { Pixels } from '@/render/canvas';
+import type { BitmapOf } from '@/render/canvas';
 import { fetchInside } from '../session';
 
 /** Decoded previews of the project’s files. */
 export interface PixelStore {
-  pixels: Pixels;
+  pixels: BitmapOf;
   subscribe: (listener: () => void) => () => void;
   /** changes whenever more pixels have arrived */
   version: () => number;

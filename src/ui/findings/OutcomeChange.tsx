@@ -1,18 +1,18 @@
 import { OUTCOMES } from '@/core/measure/judge';
-import type { Tally } from '@/core/solve/summary';
+import type { OutcomeCounts } from '@/core/solve/summary';
 import { OUTCOME_SHAPES } from '../words';
 
 interface Props {
   /** `undefined` until it is known */
-  was: Tally | undefined;
+  was: OutcomeCounts | undefined;
   /** `null` where the scene cannot be drawn then */
-  is: Tally | null | undefined;
+  is: OutcomeCounts | null | undefined;
   /** what it is called */
   scene: string;
 }
 
 /** Each outcome with the number of cases before and after. */
-export function TallyChange({ was, is }: Record<'was' | 'is', Tally>) {
+export function TallyChange({ was, is }: Record<'was' | 'is', OutcomeCounts>) {
   return OUTCOMES.map((o) => (
     <span key={o} className={`tally-change outcome-${o}`}>
       {OUTCOME_SHAPES[o]} {o} {was[o]} → {is[o]}

@@ -7,7 +7,7 @@ import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { AssignRow } from './AssignRow';
-import { guessRoles, hasBackgroundIn, newScene, placeIn, type Shown } from './place-picture';
+import { guessRoles, hasBackgroundIn, newScene, placeIn, type ShownAs } from './place-picture';
 
 const LISTS = [
   ['density', 'Density'],
@@ -61,11 +61,11 @@ function NamingFields({ naming, onChange }: { naming: Naming; onChange: (naming:
 /** What each new picture is shown as: as it is guessed, until somebody says otherwise. */
 function useRoles(files: readonly Assigned[]) {
   const scene = useWorkbench((s) => s.documents.scenes[s.sceneId]);
-  const [said, setSaid] = useState<Record<string, Shown>>({});
+  const [said, setSaid] = useState<Record<string, ShownAs>>({});
   const guessed = useMemo(() => guessRoles(files, scene ? hasBackgroundIn(scene) : false), [files, scene]);
   return {
-    of: (picture: string): Shown => said[picture] ?? guessed.get(picture) ?? 'other',
-    choose: (picture: string, role: Shown) => setSaid((all) => ({ ...all, [picture]: role })),
+    of: (picture: string): ShownAs => said[picture] ?? guessed.get(picture) ?? 'other',
+    choose: (picture: string, role: ShownAs) => setSaid((all) => ({ ...all, [picture]: role })),
   };
 }
 

@@ -2,7 +2,7 @@
 import { Button, Form } from 'react-bootstrap';
 import type { Assigned } from '@/core/pictures/assign';
 import { sayFile } from '../words';
-import { SHOWN, SHOWN_WORDS, type Shown } from './place-picture';
+import { SHOWN, SHOWN_WORDS, type ShownAs } from './place-picture';
 
 const CUTS = ['any', 'portrait', 'landscape'] as const;
 
@@ -11,8 +11,8 @@ interface RowProps {
   isNew: boolean;
   /** whether it is the first file of its picture */
   isFirst: boolean;
-  role: Shown;
-  onRole: (role: Shown) => void;
+  role: ShownAs;
+  onRole: (role: ShownAs) => void;
   clash: boolean;
   onChange: (change: Partial<Assigned>) => void;
   onLeave: () => void;
@@ -77,7 +77,7 @@ export function AssignRow({ file, isNew, isFirst, role, onRole, clash, onChange,
           <Form.Select
             aria-label={`${file.picture} is shown as`}
             value={role}
-            onChange={(e) => onRole(e.target.value as Shown)}
+            onChange={(e) => onRole(e.target.value as ShownAs)}
           >
             {SHOWN.map((value) => (
               <option key={value} value={value}>

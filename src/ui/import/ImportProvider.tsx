@@ -23,7 +23,7 @@ import { AssignDialog } from './AssignDialog';
 import { ofDrop, ofFiles, type Incoming } from './dropped';
 import { FONT_ACCEPT, importFont, isFont, sayScripts } from './fonts';
 import { fileOf, placeImported } from './place-picture';
-import { createQueue, type Batch, type Taken, type Waiting } from './queue';
+import { createQueue, type Batch, type TakenFile, type Waiting } from './queue';
 
 export const ACCEPT =
   '.png,.jpg,.jpeg,.webp,.avif,.svg,image/png,image/jpeg,image/webp,image/avif,image/svg+xml';
@@ -84,7 +84,7 @@ export function ImportProvider({ children }: { children: ReactNode }) {
 
   /** Everything of a batch into the open scene, as one step. */
   const place = useCallback(
-    (taken: readonly Pick<Taken, 'kept' | 'name'>[]) => {
+    (taken: readonly Pick<TakenFile, 'kept' | 'name'>[]) => {
       let placed: string | undefined;
       edit(store, (docs) => {
         for (const { kept, name } of taken)

@@ -2,7 +2,7 @@
 import { Form } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
 import type { Picture } from '@/core/pictures/picture';
-import { besides, slotsOf, staying, type Scope, type Slot } from '@/core/pictures/replace';
+import { besides, slotsOf, staying, type ReplaceWhich, type Slot } from '@/core/pictures/replace';
 import { sayFile } from '../words';
 
 const sayCut = ({ cut }: Pick<Slot, 'cut'>) => (cut === 'any' ? '' : `${cut}, `);
@@ -12,11 +12,11 @@ const saySlot = (s: Slot) =>
 interface Props {
   picture: Picture;
   slot: Slot;
-  scope: Scope;
+  scope: ReplaceWhich;
   /** the picture with the new file, once it is there */
   after: Picture | null;
   onSlot: (slot: Slot) => void;
-  onScope: (scope: Scope) => void;
+  onScope: (scope: ReplaceWhich) => void;
 }
 
 /** Asks what a new file takes the place of, and says what becomes of each file, and what stays. */

@@ -49,7 +49,7 @@ export const renditionOf = (kept: KeptFile): Rendition => ({
   appearance: 'light',
 });
 
-export const pictureOf = (file: KeptFile, fileName: string): Picture => ({
+export const newPicture = (file: KeptFile, fileName: string): Picture => ({
   id: crypto.randomUUID(),
   name: fileName.replace(/\.[^.]+$/, '').slice(0, 120) || 'Picture',
   cuts: [{ cut: 'any', renditions: [renditionOf(file)], keepAreas: [], focalPoint: { x: 0.5, y: 0.5 } }],
@@ -58,7 +58,7 @@ export const pictureOf = (file: KeptFile, fileName: string): Picture => ({
 const focal = { kind: 'focal' } as const;
 
 /** A layer that shows a picture: a background covers its box, anything else is shown whole in it. */
-export function pictureLayer(picture: Picture, role: LayerRole, placing: Placing): PictureLayer {
+export function newPictureLayer(picture: Picture, role: LayerRole, placing: Placing): PictureLayer {
   const fills = role === 'background';
   return {
     kind: 'picture',
@@ -102,7 +102,7 @@ export function placeImported(
   fileName: string,
 ): string {
   const { project, scenes } = documents;
-  const picture = pictureOf(file, fileName);
+  const picture = newPicture(file, fileName);
   project.pictures.push(picture);
   if (project.scenes.length === 0) {
     const scene = newScene('Splash');
@@ -116,8 +116,8 @@ export function placeImported(
 
 /** What a picture that is taken in may be shown as. */
 export const SHOWN = ['background', 'logo', 'other', 'nothing'] as const;
-export type Shown = (typeof SHOWN)[number];
-export const SHOWN_WORDS: Record<Shown, string> = {
+export type ShownAs = (typeof SHOWN)[number];
+export const SHOWN_WORDS: Record<ShownAs, string> = {
   background: 'a background',
   logo: 'a logo',
   other: 'something else',
@@ -125,14 +125,14 @@ export const SHOWN_WORDS: Record<Shown, string> = {
 };
 
 /** Puts a picture into a scene by the usual rule of its role. */
-export function placeIn(scene: Scene, picture: Picture, role: Shown): void {
+export function placeIn(scene: Scene, picture: Picture, role: ShownAs): void {
   if (role === 'nothing') return;
-  putIn(scene, pictureLayer(picture, role, role === 'background' ? fillScreen() : middleOfSafeArea()));
+  putIn(scene, newPictureLayer(picture, role, role === 'background' ? fillScreen() : middleOfSafeArea()));
 }
 
 /** What each picture of files that came together is likely to be, by its name; one of them may be the background. */
-export function guessRoles(files: readonly Assigned[], hasBackground: boolean): Map<string, Shown> {
-  const roles = new Map<string, Shown>();
+export function guessRoles(files: readonly Assigned[], hasBackground: boolean): Map<string, ShownAs> {
+  const roles = new Map<string, ShownAs>();
   for (const { picture, arrived } of files) {
     if (roles.has(picture)) continue;
     const taken = hasBackground || [...roles.values()].includes('background');

@@ -3,7 +3,7 @@ import type { Incoming } from './dropped';
 import type { ImportItem } from './items';
 
 /** A file that was taken in and waits for the others that came with it. */
-export interface Taken {
+export interface TakenFile {
   id: string;
   path: string;
   name: string;
@@ -14,7 +14,7 @@ export interface Taken {
 export interface Batch {
   /** whether it is asked where they belong before they are taken */
   asks: boolean;
-  taken: Taken[];
+  taken: TakenFile[];
 }
 
 export interface Waiting extends Incoming {

@@ -10,7 +10,7 @@ import {
   toMake,
   withAllReplaced,
   withOneReplaced,
-  type Scope,
+  type ReplaceWhich,
   type Slot,
 } from '@/core/pictures/replace';
 import { derive, messageOf, uploadFile } from '../api';
@@ -59,7 +59,7 @@ interface Made {
 }
 
 /** The other densities of the new file, made on the server as soon as they are asked for. */
-function useMade(picture: Picture, slot: Slot, kept: File_ | null, scope: Scope) {
+function useMade(picture: Picture, slot: Slot, kept: File_ | null, scope: ReplaceWhich) {
   const projectId = useWorkbench((s) => s.documents.project.id);
   const [made, setMade] = useState<Made | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
@@ -96,7 +96,7 @@ function useMade(picture: Picture, slot: Slot, kept: File_ | null, scope: Scope)
 export function useReplacement(picture: Picture, file: File) {
   const naming = useWorkbench((s) => s.documents.project.naming);
   const [slot, setSlot] = useState<Slot>(() => slotFor(picture, file.name, naming));
-  const [scope, setScope] = useState<Scope>(() => (besides(picture, slot).length > 0 ? 'all' : 'one'));
+  const [scope, setScope] = useState<ReplaceWhich>(() => (besides(picture, slot).length > 0 ? 'all' : 'one'));
   const { kept, problem } = useUploaded(file);
   const { made, problem: making } = useMade(picture, slot, kept, scope);
   const after = useMemo(() => {

@@ -6,7 +6,7 @@ import { sayShare } from '@/core/words/numbers';
 import type { Cut } from '@/core/pictures/picture';
 import type { Statistics } from '@/core/pixels/statistics';
 import { diff } from '@/core/patch/patch';
-import type { OutcomesWith } from '@/workers/survey.worker';
+import type { OutcomesWith } from '@/workers/answering';
 import { OutcomeChange } from '../findings/OutcomeChange';
 import { useAsked, type Asking } from '../state/ask';
 import { useScene } from '../state/context';

@@ -11,7 +11,7 @@ import { Choices } from '../workbench/Choices';
 import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
 import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';
-import { heldPoint, sayCut, useShown, type Shown } from './useShown';
+import { heldPoint, sayCut, useShown, type ShownPart } from './useShown';
 
 const STEPS: Record<string, [number, number]> = {
   ArrowLeft: [-1, 0],
@@ -25,7 +25,7 @@ const WIDTH = 296;
 const MOST_HIGH = 300;
 
 /** What is dragged on the picture: a position of the rule that the close-up’s screen takes, or the focal point of its cut. */
-function usePoint(layer: PictureLayer, { cut, rule }: Shown) {
+function usePoint(layer: PictureLayer, { cut, rule }: ShownPart) {
   const store = useWorkbenchStore();
   const { align } = fitOf(layer, rule);
   const point = heldPoint(align, cut);
@@ -46,7 +46,7 @@ function usePoint(layer: PictureLayer, { cut, rule }: Shown) {
 }
 
 /** The cut that the close-up’s screen takes, with the point that is held: dragged, or moved with the arrow keys. */
-function Well({ layer, shown }: { layer: PictureLayer; shown: Shown }) {
+function Well({ layer, shown }: { layer: PictureLayer; shown: ShownPart }) {
   const store = useWorkbenchStore();
   const ref = useRef<HTMLDivElement>(null);
   const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture))!;

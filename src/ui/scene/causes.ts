@@ -8,7 +8,7 @@ import { partFor } from './open-part';
 const NONE: readonly Cause[] = [];
 const sorted = new WeakMap<readonly Cause[], Map<string | null, Cause[]>>();
 
-/** The same lists for as long as nothing else was found, so that only what changes is drawn again. */
+/** Causes by the layer that they lie in: the very lists of before while nothing else was found, so that only what changes is drawn again. */
 function byLayer(causes: readonly Cause[]): Map<string | null, Cause[]> {
   const known = sorted.get(causes);
   if (known) return known;

@@ -14,7 +14,7 @@ import { lu } from '@/core/values/values';
 import { USUAL_LINE } from '@/core/text/style';
 import type { Layer, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
 import { guessRole } from '@/core/scene/role';
-import { groundLayer, pictureLayer } from '../import/place-picture';
+import { groundLayer, newPictureLayer } from '../import/place-picture';
 
 /** A usual rule that a layer is added with. */
 export interface Preset {
@@ -79,19 +79,19 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
       value: 'fill',
       label: 'fills the whole screen',
       note: 'A background, pinned to all four edges',
-      make: () => pictureLayer(picture, 'background', fillScreen()),
+      make: () => newPictureLayer(picture, 'background', fillScreen()),
     },
     {
       value: 'middle',
       label: 'in the middle of the safe area',
       note: 'A logo, 40 % of the width, at most 220',
-      make: () => pictureLayer(picture, 'logo', middleOfSafeArea()),
+      make: () => newPictureLayer(picture, 'logo', middleOfSafeArea()),
     },
     {
       value: 'strip',
       label: 'a strip at the bottom',
       note: 'From side to side, 64 high, above the bar',
-      make: () => pictureLayer(picture, role, stripAtBottom()),
+      make: () => newPictureLayer(picture, role, stripAtBottom()),
     },
     ...(logo
       ? [
@@ -99,7 +99,7 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
             value: 'under',
             label: `under ${logo.name}`,
             note: '16 below it, in the middle across',
-            make: () => pictureLayer(picture, role, underLayer(logo.id)),
+            make: () => newPictureLayer(picture, role, underLayer(logo.id)),
           },
         ]
       : []),
@@ -110,7 +110,7 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
             label: `in ${panel.name}`,
             note: held ? `In the middle across, 12 below ${held.name}` : 'In the middle across, at its top',
             make: () => ({
-              ...pictureLayer(picture, role, acrossThePanel(held?.id ?? null, isHugging(panel.placing.x))),
+              ...newPictureLayer(picture, role, acrossThePanel(held?.id ?? null, isHugging(panel.placing.x))),
               parent: panel.id,
             }),
           },

@@ -9,7 +9,7 @@ import { useWorkbench } from '../state/context';
 import { CUT_WORDS } from '../words';
 
 /** How the case in the close-up shows the picture of a layer; without a case, its first cut by the usual rule. */
-export interface Shown {
+export interface ShownPart {
   cut: Cut;
   /** of how many */
   cuts: number;
@@ -32,7 +32,7 @@ export function heldPoint(align: Align, cut: Cut | undefined): { x: number; y: n
 }
 
 /** @returns `null` where the picture is not there */
-export function useShown(layer: PictureLayer): Shown | null {
+export function useShown(layer: PictureLayer): ShownPart | null {
   const documents = useWorkbench((s) => s.documents);
   const result = useCaseResult(useChosenCase(), documents);
   return useMemo(() => {

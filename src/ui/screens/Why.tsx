@@ -2,7 +2,7 @@
 import { memo, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { explain, explainScreen } from '@/core/explain/figure';
-import { steps, type Figure, type MetricNote, type Reason } from '@/core/explain/reason';
+import { steps, type AskedFigure, type MetricNote, type Reason } from '@/core/explain/reason';
 import type { Axis, Side } from '@/core/geometry/rect';
 import { sameJson } from '@/core/patch/patch';
 import { surveyInput } from '@/core/survey/survey';
@@ -13,7 +13,7 @@ import { useOutside } from '../state/outside';
 import { useScene, useWorkbench } from '../state/context';
 
 /** A figure of a layer, or a dimension of the screen. */
-export type Question = { layerId: string; figure: Figure } | { screen: Axis | Side };
+export type Question = { layerId: string; figure: AskedFigure } | { screen: Axis | Side };
 
 const ORIGINS: Record<MetricNote['origin'], string> = {
   catalogue: 'from the catalogue',

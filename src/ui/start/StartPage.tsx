@@ -7,7 +7,7 @@ import type { Picture } from '@/core/pictures/picture';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { leave, request, RequestProblem } from '../api';
 import type { Theme } from '../theme/theme';
-import { Mark } from '../workbench/Mark';
+import { Sign } from '../workbench/Sign';
 import { ThemeSwitch } from '../workbench/ThemeSwitch';
 import { DeletedProjects, type DeletedCard } from './DeletedProjects';
 
@@ -168,7 +168,7 @@ export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
     <>
       <header className="top">
         <span className="home">
-          <Mark />
+          <Sign />
           Coulee
         </span>
         <div className="top-end">

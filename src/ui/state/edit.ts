@@ -4,7 +4,7 @@ import type { Documents } from '@/core/project/documents';
 import { applyPatch, type Patch } from '@/core/patch/patch';
 import type { Cut } from '@/core/pictures/picture';
 import type { Layer } from '@/core/scene/scene';
-import { whyNotDrawn } from '@/core/survey/drawable';
+import { whyNotDrawn } from '@/core/survey/can-be-drawn';
 import type { View } from './view';
 import { waitsForFonts, type WorkbenchState, type WorkbenchStore } from './workbench';
 

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { changeBetween, type Change } from '@/core/patch/change';
 import { Documents } from '@/core/project/documents';
-import { merge3, type Side } from '@/core/project/merge';
+import { merge3, type Version } from '@/core/project/merge';
 import { applyPatch, Operation, whereFits } from '@/core/patch/patch';
 import { messageOf, request, RequestProblem } from '../api';
 import { committedOf, queueGesture } from './edit';
@@ -41,7 +41,7 @@ const stepsThrough = (states: readonly Documents[]): Change[] =>
  * here and what was elsewhere are in the history, and undo leads back to what was here.
  * @param choices by the key of the place of each clash
  */
-export function resolveConflict(store: WorkbenchStore, choices: ReadonlyMap<string, Side>): void {
+export function resolveConflict(store: WorkbenchStore, choices: ReadonlyMap<string, Version>): void {
   const { conflict, stored, documents: mine, undo } = store.getState();
   if (!conflict) return;
   const { theirs, revision } = conflict;

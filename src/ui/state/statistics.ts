@@ -50,7 +50,7 @@ function useAnswered(hashes: readonly string[]): { found: ReadonlyMap<string, St
 export const useStatistics = (hashes: readonly string[]): ReadonlyMap<string, Statistics> =>
   useAnswered(hashes).found;
 
-/** The same of all of them at once; `null` until each was asked about. */
+/** What the pixels of several files say, by hash; `null` until each was asked about. */
 export function useAllStatistics(hashes: readonly string[]): ReadonlyMap<string, Statistics> | null {
   const { found, isAll } = useAnswered(hashes);
   return isAll ? found : null;

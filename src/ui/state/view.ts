@@ -62,7 +62,7 @@ export function windowOf({ window: size }: Pick<View, 'window'>): { width: numbe
 export const sayWindow = ({ width, height }: { width: number; height: number }) =>
   `${Math.round(width * 100) / 100}x${Math.round(height * 100) / 100}`;
 
-/** The same view of the other screens: the case goes along into the appearance. */
+/** A view as it is in another appearance: the case that is looked at goes along. */
 export const withAppearance = (view: View, appearance: Appearance): View => ({
   ...view,
   appearance,

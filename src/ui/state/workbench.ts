@@ -12,7 +12,8 @@ import type { CaseSummary } from '@/core/solve/summary';
 import type { FilePixels } from '@/core/pixels/file';
 import { faceOf } from '@/core/text/style';
 import type { Fonts } from '@/render/fonts';
-import type { Found, SurveyWorker } from '@/workers/survey.worker';
+import type { SceneFaults } from '@/workers/surveying';
+import type { SurveyWorker } from '@/workers/survey.worker';
 import type { View } from './view';
 
 /** Where saving stands. `refused` and `conflict` need somebody to look. */
@@ -59,7 +60,7 @@ export interface WorkbenchState {
   /** where each case lies on the valley of the background */
   marks: ReadonlyMap<string, Mark>;
   /** what the last survey of everything found wrong with the scene, and where it comes from; `null` before it */
-  found: Found | null;
+  found: SceneFaults | null;
   view: View;
   /** how many pixels the scenes ask of each picture; `null` until it was worked out for the first time */
   needed: ReadonlyMap<string, readonly Needed[]> | null;

@@ -2,20 +2,20 @@
 import { useMemo, useState } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import type { Documents } from '@/core/project/documents';
-import { merge3, placeKey, type Clash, type Merged, type Side } from '@/core/project/merge';
+import { merge3, placeKey, type Clash, type Merged, type Version } from '@/core/project/merge';
 import { sayPlace, saySides } from '@/core/sentences/differences';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { resolveConflict } from '../state/save-client';
 
-type Choices = ReadonlyMap<string, Side>;
-type Sides = Record<Side, Documents>;
-const SIDE_WORDS: Record<Side, string> = { mine: 'here', theirs: 'elsewhere' };
+type Choices = ReadonlyMap<string, Version>;
+type Sides = Record<Version, Documents>;
+const SIDE_WORDS: Record<Version, string> = { mine: 'here', theirs: 'elsewhere' };
 
 interface RowProps {
   clash: Clash;
   sides: Sides;
-  chosen: Side | undefined;
-  onChoose: (side: Side) => void;
+  chosen: Version | undefined;
+  onChoose: (side: Version) => void;
 }
 
 /** One thing of which there are two versions, each by its sentence or figure, beside one another. */
@@ -67,7 +67,7 @@ interface BodyProps {
 
 function ConflictBody({ merged, sides, choices, onChoose }: BodyProps) {
   const { clashes, taken, problem } = merged;
-  const all = (side: Side) => onChoose(new Map(clashes.map(({ place }) => [placeKey(place), side])));
+  const all = (side: Version) => onChoose(new Map(clashes.map(({ place }) => [placeKey(place), side])));
   const isComplete = clashes.every(({ place }) => choices.has(placeKey(place)));
   return (
     <Modal.Body>
@@ -88,7 +88,7 @@ function ConflictBody({ merged, sides, choices, onChoose }: BodyProps) {
       )}
       {clashes.map((clash) => {
         const key = placeKey(clash.place);
-        const choose = (side: Side) => onChoose(new Map([...choices, [key, side]]));
+        const choose = (side: Version) => onChoose(new Map([...choices, [key, side]]));
         return <ClashRow key={key} {...{ clash, sides }} chosen={choices.get(key)} onChoose={choose} />;
       })}
       <Taken {...{ taken, sides }} />
@@ -101,7 +101,7 @@ function ConflictBody({ merged, sides, choices, onChoose }: BodyProps) {
   );
 }
 
-/** The same thing was changed here and elsewhere: for each one chooses, seeing both, and nothing is lost unasked. */
+/** Asks which version counts of each thing that was changed here and elsewhere; nothing is lost unasked. */
 export function ConflictDialog() {
   const store = useWorkbenchStore();
   const conflict = useWorkbench((s) => s.conflict);

@@ -7,7 +7,7 @@ import { sceneOf } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { APPEARANCE_LABELS } from '../words';
 import { Choices } from './Choices';
-import { Mark } from './Mark';
+import { Sign } from './Sign';
 import { SaveState } from './SaveState';
 import { SceneMenu } from './SceneMenu';
 import { Tally } from './Tally';
@@ -26,7 +26,7 @@ export function TopBar({ theme }: { theme: Theme }) {
   return (
     <header className="top">
       <Link className="home" href="/">
-        <Mark />
+        <Sign />
         Coulee
       </Link>
       <h1 className="where">

@@ -27,7 +27,7 @@ const LABELS: Record<FitPreset, string> = {
 /** Files of at most so many px a side may be meant to be repeated. */
 const TEXTURE = 256;
 
-/** The same picture in each other size of fit. */
+/** Shows the picture in each other size of fit. */
 export const otherFits: Mender = (sick) => {
   const layer = pictureLayer(sick);
   if (!layer) return [];

@@ -198,7 +198,7 @@ function leansOn(sick: Sick): PlacedLayer[] {
   return [...found].filter((l) => l !== own);
 }
 
-/** The same for another layer than the one that suffers. */
+/** What a mend is thought up from, for another layer than the one that suffers. */
 const of = (sick: Sick, layer: PlacedLayer): Sick => ({
   ...sick,
   layer,

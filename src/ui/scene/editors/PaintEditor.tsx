@@ -1,6 +1,6 @@
 'use client';
 import { Button } from 'react-bootstrap';
-import { coloursOf, type Gradient, type Paint } from '@/core/values/paint';
+import { paintColours, type Gradient, type Paint } from '@/core/values/paint';
 import type { NamedValue } from '@/core/values/values';
 import { Choices } from '../../workbench/Choices';
 import { ColourEditor } from './ColourEditor';
@@ -23,9 +23,9 @@ type Kind = (typeof KINDS)[number]['value'];
 const MOST_STOPS = 8;
 const SECOND = { light: '#ffffff', dark: '#101418' };
 
-/** The same colours as another kind of paint. */
+/** Turns a paint into one of another kind, with its colours. */
 function asKind(paint: Paint, kind: Kind): Paint {
-  const [first, second = SECOND] = coloursOf(paint);
+  const [first, second = SECOND] = paintColours(paint);
   if (kind === 'colour') return first!;
   const stops =
     'gradient' in paint

@@ -1,5 +1,5 @@
 /** The mark: a dry valley with a stream in it. */
-export function Mark() {
+export function Sign() {
   return (
     <svg width="26" height="22" viewBox="0 0 26 22" aria-hidden="true">
       <path d="M1 3 L9 17 H17 L25 3" fill="none" stroke="#E9C98F" strokeWidth="2.6" strokeLinejoin="round" />

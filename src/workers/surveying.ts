@@ -1,0 +1,79 @@
+import { casesOf } from '@/core/screens/cases';
+import { countedCases, type Ratios } from '@/core/screens/counted';
+import type { Screen } from '@/core/screens/screen';
+import { APPEARANCES } from '@/core/values/values';
+import type { Needed } from '@/core/pictures/check';
+import { pixelsNeeded } from '@/core/survey/needed';
+import { summarise, type CaseSummary } from '@/core/solve/summary';
+import { causesOf, type Cause } from '@/core/findings/causes';
+import { findingsOf, type Finding, type Judged } from '@/core/findings/finding';
+import { markOf, type Mark } from '@/core/solve/mark';
+import { surveyAgain, surveyRunning } from '@/core/survey/again';
+import { inputOf, memory, type Documented } from './memory';
+
+/** What a survey of everything says. */
+export interface SceneSurvey {
+  summaries: CaseSummary[];
+  /** of the background, on the cases that show one */
+  marks: Mark[];
+}
+
+/** What is wrong with a scene, and where it comes from. */
+export interface SceneFaults {
+  findings: Finding[];
+  causes: Cause[];
+}
+
+/** It is said how far a survey is each time so many cases more are through. */
+const COUNTED_EACH = 50;
+
+/** What the worker says of all cases of a scene, again with each change. */
+export const surveying = {
+  /** The screens that every later survey runs over. */
+  watch(screens: Screen[]) {
+    memory.all = casesOf(screens, APPEARANCES);
+    memory.earlier = null;
+    memory.launchKept = null;
+  },
+  /**
+   * A summary of every case; what is drawn in view is surveyed on the page itself.
+   * @param onCount hears now and then how many cases it has been through
+   */
+  async survey(
+    asked: Documented,
+    ratios?: Ratios,
+    onCount?: (counted: number) => void,
+  ): Promise<SceneSurvey> {
+    const input = await inputOf(asked);
+    const cases = countedCases(memory.all, ratios);
+    const marks: Mark[] = [];
+    const summaries: CaseSummary[] = [];
+    const judged: Judged[] = [];
+    memory.earlier = surveyRunning(input, cases, memory.earlier, (result) => {
+      const mark = markOf(result, asked.scene);
+      if (mark) marks.push(mark);
+      summaries.push(summarise(result));
+      judged.push({ id: result.id, breaches: result.breaches });
+      if (summaries.length % COUNTED_EACH === 0) onCount?.(summaries.length);
+    });
+    memory.last = { input, cases, judged };
+    return { summaries, marks };
+  },
+  /**
+   * What the last survey found wrong, over all cases, and the parts of rules that cause it. Asked for once an edit has
+   * ended, so that its survey is worth keeping.
+   */
+  found(): SceneFaults {
+    if (!memory.last) return { findings: [], causes: [] };
+    const { input, cases, judged } = memory.last;
+    if (memory.earlier?.input !== input) memory.earlier = surveyAgain(input, cases, memory.earlier);
+    const findings = findingsOf(judged, cases);
+    return { findings, causes: causesOf(input, findings, cases) };
+  },
+  /** Pixels that each picture needs in these scenes. */
+  async needed(asked: Documented[], ratios?: Ratios): Promise<Map<string, Needed[]>> {
+    const inputs = [];
+    for (const one of asked) inputs.push(await inputOf(one));
+    return pixelsNeeded(inputs, countedCases(memory.all, ratios));
+  },
+};
