@@ -1,5 +1,6 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { expect } from '@playwright/test';
+import { rmSync } from 'node:fs';
+import { expect, type Route } from '@playwright/test';
 import { test } from './test';
 import { seriousFindings } from './fixtures';
 
@@ -27,6 +28,7 @@ test.describe('a server that others can reach', () => {
   test.beforeAll(async () => {
     // It fills a store of its own, beside another browser that is being driven.
     test.setTimeout(240_000);
+    rmSync(env.STORE_DIR, { recursive: true, force: true });
     server = spawn(process.execPath, ['scripts/start.mjs'], {
       env: { ...env, PASSPHRASE: 'quiet water' },
       stdio: 'ignore',
@@ -78,9 +80,12 @@ test.describe('a server that others can reach', () => {
     await page.getByRole('link', { name: 'Winter splash' }).click();
     await expect(page.getByRole('gridcell').first()).toBeVisible();
     const saving = page.getByTestId('saving');
-    await page.waitForLoadState('networkidle');
-    // In another window, or by the time.
-    await page.request.delete(`${address}/api/session`, { headers: { origin: address } });
+    // It ends in another window, or by the time, just before something is saved.
+    const endSession = async (route: Route) => {
+      await page.request.delete(`${address}/api/session`, { headers: { origin: address } });
+      await route.continue();
+    };
+    await page.route('**/api/projects/larkmoor-ferries', endSession, { times: 1 });
     await page.getByRole('region', { name: 'Layer Harbour' }).getByRole('button', { name: 'hide' }).click();
     const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
     await expect(dialog).toBeVisible();

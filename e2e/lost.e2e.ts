@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect, type Page, type Route } from '@playwright/test';
 import { fill, mountSmall, unmount } from '../harness/disk';
 import { newStore, readyStore, removeStore, serve, type Served } from '../harness/server';
 import { seriousFindings } from './fixtures';
@@ -39,9 +39,12 @@ test.describe('work goes on', () => {
     await page.goto(`${served.address}/projects/larkmoor-ferries/winter-splash`);
     await enter(page);
     await expect(page.getByRole('gridcell').first()).toBeVisible();
-    await page.waitForLoadState('networkidle');
 
-    await page.request.delete(`${served.address}/api/session`, { headers: { origin: served.address } });
+    const endSession = async (route: Route) => {
+      await page.request.delete(`${served.address}/api/session`, { headers: { origin: served.address } });
+      await route.continue();
+    };
+    await page.route('**/api/projects/larkmoor-ferries', endSession, { times: 1 });
     await toggle(page, 'Harbour', 'hide');
     await expect(page.getByRole('dialog', { name: 'Your session has ended' })).toBeVisible();
     await enter(page);
@@ -53,8 +56,8 @@ test.describe('work goes on', () => {
         throw new Error('The worker is lost.');
       });
     });
-    await toggle(page, 'Emblem', 'hide');
     await expect(message(page)).toContainText('starts anew');
+    await toggle(page, 'Emblem', 'hide');
     await expect(saving(page)).toHaveText('saved');
     await expect(page.getByRole('status', { name: 'Outcomes' })).not.toContainText('measuring');
 

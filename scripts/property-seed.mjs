@@ -5,3 +5,6 @@ import fc from 'fast-check';
  * `PROPERTY_SEED=$RANDOM npm run unit`.
  */
 fc.configureGlobal({ seed: Number(process.env.PROPERTY_SEED ?? 20261127) });
+
+// What goes wrong in a test on purpose is not logged.
+process.env.LOG_LEVEL ??= 'silent';

@@ -7,7 +7,10 @@ import { TASKS, type Order, type Report } from './tasks';
  * Decodes and draws in a process of its own, one task at a time, so that what takes too long or too much can be ended
  * without anything else being hurt. Ends by itself with its server, and when it holds more memory than it may.
  */
-const report = (r: Report) => process.send?.(r);
+const report = (r: Report) => {
+  // The server may have gone in the meantime; then there is nobody to tell.
+  if (process.connected) process.send?.(r, undefined, undefined, () => {});
+};
 
 // Nothing is asked for twice in a row, and what is kept here would be missing elsewhere.
 sharp.cache(false);
@@ -35,4 +38,5 @@ async function carryOut({ kind, input, store }: Order): Promise<Report> {
 
 process.on('message', (order: Order) => void carryOut(order).then(report));
 process.on('disconnect', () => process.exit(0));
+if (!process.connected) process.exit(0);
 report({ type: 'ready' });

@@ -2,11 +2,12 @@
 import { useEffect, useMemo } from 'react';
 import { filesOfScene, type Documents } from '@/core/project/documents';
 import type { FilePixels } from '@/core/pixels/file';
+import type { Scene } from '@/core/scene/scene';
 import { loadFonts, withImported, type Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
 import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from './context';
-import { sceneOf, waitsForFonts, type WorkbenchStore } from './workbench';
+import { sceneOf, waitsForFonts, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 /** Fonts and pixels, as far as the page has loaded them. */
 export function useOutside(): { fonts: Fonts | null; pixels: ReadonlyMap<string, FilePixels> } {
@@ -25,6 +26,7 @@ export function useWanted(documents: Documents | null, sceneId: string): void {
     const { wanted, pixels, documents: own, sceneId: open } = store.getState();
     const scene = documents?.scenes[sceneId];
     if (!scene || (documents === own && sceneId === open)) return;
+    if (hasText(scene)) store.setState({ wantsFonts: true });
     const used = filesOfScene(scene, documents.project.pictures);
     const files = used.filter((hash) => !wanted.has(hash) && !pixels.has(hash));
     if (files.length > 0) store.setState({ wanted: new Set([...wanted, ...files]) });
@@ -93,22 +95,40 @@ export function watchOutside(store: WorkbenchStore): () => void {
   };
 }
 
+/** Whether a scene has a text. */
+const hasText = (scene: Scene | undefined) => scene?.layers.some((l) => l.kind === 'text') ?? false;
+
+/** Whether the open scene writes, or something that is looked at beside it does. */
+function writes(state: WorkbenchState): boolean {
+  const { documents, view, wantsFonts } = state;
+  // A launch goes through several scenes, and begins with all that it may need.
+  if (wantsFonts || view.lens === 'launch' || hasText(sceneOf(state))) return true;
+  return view.middle === 'pair' && Object.values(documents.scenes).some(hasText);
+}
+
 /** Loads the fonts that come with the product, and those of the project as they are imported. @returns a function that ends it */
 function watchFonts(store: WorkbenchStore): () => void {
   let ended = false;
+  /** nothing is loaded before something is written that the page shows, or may show at any moment */
+  let loading: Promise<Fonts> | null = null;
   const failed = () => {
     store.setState({ message: 'A font could not be loaded; its texts are not drawn. Reload the page.' });
   };
   const hashesIn = ({ project }: Documents) => (project.fonts ?? []).map((f) => f.hash);
-  // One after another, so that none is loaded twice.
-  let loading: Promise<Fonts> = loadFonts();
   const loadNew = () => {
-    loading = loading.then((fonts) => withImported(fonts, hashesIn(store.getState().documents)));
+    if (!loading && !writes(store.getState())) return;
+    // One after another, so that none is loaded twice.
+    loading = (loading ?? loadFonts()).then((fonts) =>
+      withImported(fonts, hashesIn(store.getState().documents)),
+    );
     loading.then((fonts) => !ended && fonts !== store.getState().fonts && store.setState({ fonts }), failed);
   };
   loadNew();
   const unsubscribe = store.subscribe((state, before) => {
-    if (state.documents.project.fonts !== before.documents.project.fonts) loadNew();
+    const { documents, sceneId, view, wantsFonts } = state;
+    const others = documents.project.fonts !== before.documents.project.fonts;
+    const isElse = documents !== before.documents || sceneId !== before.sceneId || view !== before.view;
+    if (others || (!loading && (isElse || wantsFonts !== before.wantsFonts))) loadNew();
   });
   return () => {
     ended = true;

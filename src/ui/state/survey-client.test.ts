@@ -71,6 +71,22 @@ beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 const rest = (ms = 1000) => jest.advanceTimersByTimeAsync(ms);
 
+describe('a worker that dies', () => {
+  it('while nobody waits for an answer is replaced at once, and everything is asked again', async () => {
+    const of = workers();
+    const store = open();
+    const end = watchSurvey(store, of.start);
+    await rest();
+    const asked = of.state.asked.length;
+    of.state.kill();
+    await rest();
+    expect(of.state).toMatchObject({ started: 2, ended: 1 });
+    expect(of.state.asked.length).toBeGreaterThan(asked);
+    expect(store.getState().message).toContain('It starts anew.');
+    end();
+  });
+});
+
 describe('surveying', () => {
   it('says how far it is, surveys, explains, and then rests until something changes', async () => {
     const of = workers();

@@ -44,8 +44,6 @@ function startWorker(): Running {
   const died = new Promise<never>((_, reject) => {
     worker.addEventListener('error', (e) => reject(new Error(e.message || 'The worker has ended.')));
   });
-  // Whoever waits for an answer hears of it; where nobody does, nothing is lost.
-  died.catch(() => {});
   const end = () => {
     remote[Comlink.releaseProxy]();
     worker.terminate();
@@ -143,9 +141,16 @@ export function watchSurvey(store: WorkbenchStore, start: () => Running = startW
 
   const begin = () => {
     const worker = start();
-    current = { ...worker, ready: Promise.resolve(worker.remote.watch(store.getState().screens)) };
+    const mine = { ...worker, ready: Promise.resolve(worker.remote.watch(store.getState().screens)) };
+    current = mine;
     store.setState({ worker: worker.remote });
-    return current;
+    // It is noticed at once, also while nobody waits for an answer.
+    worker.died.catch((error: unknown) => {
+      if (ended || current !== mine) return;
+      failed(error);
+      void run();
+    });
+    return mine;
   };
   const stop = () => {
     current?.end();
@@ -166,12 +171,13 @@ export function watchSurvey(store: WorkbenchStore, start: () => Running = startW
   };
 
   const step = async (todo: (remote: Running['remote']) => Promise<void>) => {
+    const used = current ?? begin();
+    const { remote, ready, died } = used;
     try {
-      const { remote, ready, died } = current ?? begin();
       await Promise.race([ready.then(() => todo(remote)), died]);
       faults = 0;
     } catch (error) {
-      if (!ended) failed(error);
+      if (!ended && current === used) failed(error);
     }
   };
 

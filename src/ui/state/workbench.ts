@@ -70,6 +70,8 @@ export interface WorkbenchState {
   pixels: ReadonlyMap<string, FilePixels>;
   /** files that the open scene does not show, but something that is tried with it */
   wanted: ReadonlySet<string>;
+  /** whether something that is tried beside the open scene writes */
+  wantsFonts: boolean;
   /** where everything is asked that takes all cases; `null` until the page is up */
   worker: Remote<SurveyWorker> | null;
 }
@@ -114,6 +116,7 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     fonts: null,
     pixels: new Map(),
     wanted: new Set(),
+    wantsFonts: false,
     worker: null,
     needed: null,
   }));

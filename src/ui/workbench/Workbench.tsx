@@ -7,14 +7,7 @@ import { ImportProvider } from '../import/ImportProvider';
 import { SceneColumn } from '../scene/SceneColumn';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
-import { FindingsLens } from '../findings/FindingsLens';
-import { LaunchLens } from '../launch/LaunchLens';
-import { FitsLens } from '../fits/FitsLens';
-import { PairView } from '../pair/PairView';
-import { FreeWindow } from '../window/FreeWindow';
-import { LargeValley } from '../valley/LargeValley';
 import { ValleyStrip } from '../valley/ValleyStrip';
-import { SizesLens } from '../sizes/SizesLens';
 import { FieldTools } from '../screens/FieldTools';
 import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/context';
 import { watchLost } from '../state/lost-files';
@@ -27,6 +20,7 @@ import { createWorkbench, sceneOf, type WorkbenchStart, type WorkbenchState } fr
 import type { Theme } from '../theme/theme';
 import { ConflictDialog } from './ConflictDialog';
 import { KeysDialog } from './KeysDialog';
+import { LENS_VIEWS, loadAll, MIDDLE_VIEWS } from './lenses';
 import { LostFiles } from './LostFiles';
 import { Message } from './Message';
 import { TopBar } from './TopBar';
@@ -37,10 +31,10 @@ function Lens() {
   const hasScene = useWorkbench((s) => sceneOf(s) !== undefined);
   const lens = useWorkbench((s) => s.view.lens);
   if (!hasScene) return <EmptyProject />;
-  if (lens === 'sizes') return <SizesLens />;
-  if (lens === 'findings') return <FindingsLens />;
-  if (lens === 'fits') return <FitsLens />;
-  if (lens === 'launch') return <LaunchLens />;
+  if (lens !== 'screens') {
+    const Opened = LENS_VIEWS[lens];
+    return <Opened />;
+  }
   return (
     <div className="columns">
       <SceneColumn />
@@ -57,9 +51,10 @@ function Lens() {
 /** The field under its strip, or what takes their place. */
 function Middle() {
   const middle = useWorkbench((s) => s.view.middle);
-  if (middle === 'valley') return <LargeValley />;
-  if (middle === 'window') return <FreeWindow />;
-  if (middle === 'pair') return <PairView />;
+  if (middle !== 'field') {
+    const Opened = MIDDLE_VIEWS[middle];
+    return <Opened />;
+  }
   return (
     <>
       <ValleyStrip />
@@ -129,6 +124,7 @@ export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Them
   useEffect(() => watchOutside(store), [store]);
   useEffect(() => watchSaving(store, arrived), [store, arrived]);
   useEffect(() => watchLost(store), [store]);
+  useEffect(() => loadAll(), []);
   return (
     <WorkbenchProvider value={store}>
       <PixelProvider value={pixels}>

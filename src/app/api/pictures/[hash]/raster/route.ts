@@ -1,6 +1,6 @@
 import { packRaster } from '@/core/pixels/file';
 import { raster } from '@/server/services/pictures';
-import { bytesResponse, respond } from '../../../respond';
+import { packedResponse, respond } from '../../../respond';
 
 interface Context {
   params: Promise<{ hash: string }>;
@@ -11,5 +11,5 @@ export const GET = (request: Request, { params }: Context) =>
   respond(request, async () => {
     const { hash } = await params;
     const bytes = packRaster(await raster(hash, request.signal));
-    return bytesResponse(bytes, 'application/octet-stream', 'private, max-age=86400');
+    return packedResponse(request, bytes, 'application/octet-stream', 'private, max-age=86400');
   });

@@ -1,0 +1,62 @@
+'use client';
+import dynamic from 'next/dynamic';
+import type { ComponentType } from 'react';
+import { Button } from 'react-bootstrap';
+import type { View } from '../state/view';
+
+type Views<K extends string> = Record<K, () => Promise<ComponentType>>;
+
+/** Lenses besides that of the screens; the code of each is loaded when it is opened. */
+const LENSES: Views<Exclude<View['lens'], 'screens'>> = {
+  fits: () => import('../fits/FitsLens').then((m) => m.FitsLens),
+  findings: () => import('../findings/FindingsLens').then((m) => m.FindingsLens),
+  launch: () => import('../launch/LaunchLens').then((m) => m.LaunchLens),
+  sizes: () => import('../sizes/SizesLens').then((m) => m.SizesLens),
+};
+
+/** What can take the place of the field. */
+const MIDDLES: Views<Exclude<View['middle'], 'field'>> = {
+  valley: () => import('../valley/LargeValley').then((m) => m.LargeValley),
+  window: () => import('../window/FreeWindow').then((m) => m.FreeWindow),
+  pair: () => import('../pair/PairView').then((m) => m.PairView),
+};
+
+/** Stands where the code of a view could not be loaded, such as while the server is away. */
+function NotLoaded() {
+  return (
+    <main className="start" id="main">
+      <p className="problem" role="alert">
+        This view could not be loaded. What you changed is saved, or kept in this tab until it is.
+      </p>
+      <Button variant="primary" onClick={() => window.location.reload()}>
+        Load the page again
+      </Button>
+    </main>
+  );
+}
+
+const Loading = () => <main id="main" aria-busy="true" aria-label="The view is being loaded" />;
+
+const opened = (load: () => Promise<ComponentType>): ComponentType =>
+  dynamic(() => load().catch(() => NotLoaded), { loading: Loading });
+
+const all = <K extends string>(views: Views<K>): Record<K, ComponentType> =>
+  Object.fromEntries(Object.entries(views).map(([id, load]) => [id, opened(load as Views<K>[K])])) as Record<
+    K,
+    ComponentType
+  >;
+
+export const LENS_VIEWS = all(LENSES);
+export const MIDDLE_VIEWS = all(MIDDLES);
+
+/** How long the page is left to itself before the rest is loaded. */
+const REST_MS = 4000;
+
+/** Loads everything that is not opened yet once the page has come to rest, so that it is there when it is wanted. */
+export function loadAll(): () => void {
+  const clock = setTimeout(() => {
+    // What cannot be loaded now is tried again when it is opened.
+    for (const load of Object.values({ ...LENSES, ...MIDDLES })) load().catch(() => {});
+  }, REST_MS);
+  return () => clearTimeout(clock);
+}
