@@ -3,10 +3,9 @@ import { LRUCache } from 'lru-cache';
 import type { Reading, TextMetrics } from '@/core/text/layout';
 import { FACES, fontHash, type Face, type ShippedFace } from '@/core/text/style';
 import { cached } from './cached';
+import { EM } from './em';
 import { unpackedFont } from './woff';
-import { advanceOf, breaksOf, EM, missingIn, letterOutline, readingOf, shaped } from './shape';
-
-export { EM } from './shape';
+import { advanceOf, breaksOf, missingIn, letterOutline, readingOf, shaped } from './shape';
 
 /** Fonts as they were read: what they measure and what their letters look like, the same everywhere. */
 export interface Fonts extends TextMetrics {

@@ -8,7 +8,7 @@ import { readCatalogue } from '@/core/screens/catalogue';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { halfWide } from '@/core/testing/fonts';
 import type { Command, Group, Image, Letters, Pattern } from './drawing';
-import { EM } from './fonts';
+import { EM } from './em';
 import { drawingOf } from './painter';
 
 const renditions = (id: string): Rendition[] =>

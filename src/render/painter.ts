@@ -16,7 +16,8 @@ import type { BarResult } from '@/core/screens/bars';
 import type { CaseResult, LayerResult, PanelResult, PictureResult, TextResult } from '@/core/survey/survey';
 import type { RoundRect } from '@/core/screens/outline';
 import type { Command, Drawing, Fill, Group, Image, FillInk, Letters, Pattern, Rounding } from './drawing';
-import { EM, type Fonts } from './fonts';
+import { EM } from './em';
+import type { Fonts } from './fonts';
 
 export interface PaintOptions {
   /** px of the drawing per lu; the screen's density gives its own pixels */

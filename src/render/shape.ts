@@ -2,9 +2,7 @@ import createBidi from 'bidi-js';
 import type { Font, Glyph, GlyphPosition } from 'fontkit';
 import LineBreaker from 'linebreak';
 import type { Reading } from '@/core/text/layout';
-
-/** Outlines are in this many units per font size, y downwards from the baseline. */
-export const EM = 2048;
+import { EM } from './em';
 
 const bidi = createBidi();
 const segmenter = new Intl.Segmenter('en');

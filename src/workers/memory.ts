@@ -1,6 +1,6 @@
 import { type Case } from '@/core/screens/cases';
 import { countedCases } from '@/core/screens/counted';
-import { loadFonts, withImported, type Fonts } from '@/render/fonts';
+import type { Fonts } from '@/render/fonts';
 import { type AdviceAsked } from '@/core/findings/advise';
 import { type Judged } from '@/core/findings/finding';
 import { type LaunchAsked } from '@/core/launch/findings';
@@ -30,8 +30,11 @@ const pixelsOf = createFilePixels();
 export type Documented = Omit<SurveyInput, keyof Outside>;
 
 /** The fonts, with imported ones: the same object for as long as no new one is asked for. */
-const fontsWith = async (hashes: readonly string[]): Promise<Fonts> =>
-  (memory.fonts = await withImported(memory.fonts ?? (await loadFonts()), hashes));
+async function fontsWith(hashes: readonly string[]): Promise<Fonts> {
+  // What reads and shapes fonts is large, and many scenes have no text.
+  const { loadFonts, withImported } = await import('@/render/fonts');
+  return (memory.fonts = await withImported(memory.fonts ?? (await loadFonts()), hashes));
+}
 
 /** The fonts are only asked for by a scene that has text. @param more imported ones that it does not write with */
 export async function inputOf(asked: Documented, more: readonly string[] = []): Promise<SurveyInput> {

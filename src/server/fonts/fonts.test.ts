@@ -1,5 +1,5 @@
 import { FACES } from '@/core/text/style';
-import { EM } from '@/render/fonts';
+import { EM } from '@/render/em';
 import { fontFile, serverFonts } from './fonts';
 
 const fonts = serverFonts();

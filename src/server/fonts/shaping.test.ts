@@ -2,7 +2,8 @@ import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { setText } from '@/core/text/layout';
 import type { TextStyle } from '@/core/text/style';
-import { EM } from '@/render/shape';
+import { EM } from '@/render/em';
+import {} from '@/render/shape';
 import { serverFonts } from './fonts';
 
 const HASH = 'a'.repeat(64);

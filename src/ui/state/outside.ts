@@ -3,7 +3,7 @@ import { useEffect, useMemo } from 'react';
 import { filesOfScene, type Documents } from '@/core/project/documents';
 import type { FilePixels } from '@/core/pixels/file';
 import type { Scene } from '@/core/scene/scene';
-import { loadFonts, withImported, type Fonts } from '@/render/fonts';
+import type { Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
 import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from './context';
@@ -95,6 +95,15 @@ export function watchOutside(store: WorkbenchStore): () => void {
   };
 }
 
+/**
+ * The fonts that come with the product, and imported ones. What reads and shapes them is large, and loaded with them.
+ * @param before those that were loaded before, or are being loaded @param hashes asked for once those are there
+ */
+async function fontsWith(before: Promise<Fonts> | null, hashes: () => readonly string[]): Promise<Fonts> {
+  const { loadFonts, withImported } = await import('@/render/fonts');
+  return withImported(await (before ?? loadFonts()), hashes());
+}
+
 /** Whether a scene has a text. */
 const hasText = (scene: Scene | undefined) => scene?.layers.some((l) => l.kind === 'text') ?? false;
 
@@ -118,9 +127,7 @@ function watchFonts(store: WorkbenchStore): () => void {
   const loadNew = () => {
     if (!loading && !writes(store.getState())) return;
     // One after another, so that none is loaded twice.
-    loading = (loading ?? loadFonts()).then((fonts) =>
-      withImported(fonts, hashesIn(store.getState().documents)),
-    );
+    loading = fontsWith(loading, () => hashesIn(store.getState().documents));
     loading.then((fonts) => !ended && fonts !== store.getState().fonts && store.setState({ fonts }), failed);
   };
   loadNew();
