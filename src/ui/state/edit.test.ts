@@ -20,7 +20,7 @@ const open = (): WorkbenchStore =>
     documents: demoDocuments(() => [file]),
     revision: 1,
     sceneId: 'winter-splash',
-    screens: readCatalogue(json).slice(0, 3),
+    catalogue: readCatalogue(json).slice(0, 3),
     view: readView({}),
     arrived: [],
   });

@@ -77,7 +77,7 @@ function open(of: ReturnType<typeof server>): WorkbenchStore {
     documents,
     revision,
     sceneId: 'winter-splash',
-    screens,
+    catalogue: screens,
     view: readView({}),
     arrived: taken,
   });

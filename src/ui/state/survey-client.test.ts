@@ -13,7 +13,15 @@ const screens = readCatalogue(json).slice(0, 1);
 
 /** Workers that answer at once, or fail as they are told. */
 function workers() {
-  const state = { started: 0, ended: 0, asked: [] as string[], faults: 0, dies: false, kill: () => {} };
+  const state = {
+    started: 0,
+    ended: 0,
+    asked: [] as string[],
+    watched: [] as string[],
+    faults: 0,
+    dies: false,
+    kill: () => {},
+  };
   const call = (name: string) => {
     state.asked.push(name);
     if (state.dies) return new Promise<never>(() => {});
@@ -33,7 +41,10 @@ function workers() {
     });
     died.catch(() => {});
     const remote = {
-      watch: () => Promise.resolve(),
+      watch: (of: { id: string }[]) => {
+        state.watched.push(of.map((s) => s.id).join());
+        return Promise.resolve();
+      },
       survey: async (_asked: unknown, _ratios: unknown, onCount?: (n: number) => void) => {
         onCount?.(50);
         await call('survey');
@@ -58,7 +69,7 @@ const open = (): WorkbenchStore =>
     documents: demo,
     revision: 1,
     sceneId: 'winter-splash',
-    screens,
+    catalogue: screens,
     view: readView({}),
     arrived: [],
   });
@@ -70,6 +81,22 @@ const rename = (store: WorkbenchStore, name: string) =>
 beforeEach(() => jest.useFakeTimers());
 afterEach(() => jest.useRealTimers());
 const rest = (ms = 1000) => jest.advanceTimersByTimeAsync(ms);
+
+it('hears of other screens before it is asked about them', async () => {
+  const of = workers();
+  const store = open();
+  const end = watchSurvey(store, of.start);
+  await rest();
+  const asked = of.state.asked.length;
+  edit(store, ({ project }) => {
+    project.screens.push({ ...structuredClone(screens[0]!), id: 'own' });
+  });
+  await rest();
+  expect(of.state.watched).toEqual([screens[0]!.id, `${screens[0]!.id},own`]);
+  expect(of.state.asked.length).toBeGreaterThan(asked);
+  expect(of.state.started).toBe(1);
+  end();
+});
 
 describe('a worker that dies', () => {
   it('while nobody waits for an answer is replaced at once, and everything is asked again', async () => {

@@ -7,6 +7,7 @@ import type { SurveyWorker } from '@/workers/survey.worker';
 import { sameJson } from '@/core/patch/patch';
 import type { Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
+import type { Screen } from '@/core/screens/screen';
 import { surveyInput } from '@/core/survey/survey';
 import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
 
@@ -152,6 +153,13 @@ export function watchSurvey(store: WorkbenchStore, start: () => Running = startW
     });
     return mine;
   };
+  /** Other screens: everything is asked again, once the worker knows them. */
+  const watchAgain = (screens: Screen[]) => {
+    steps.forget();
+    if (!current) return;
+    const { remote, ready } = current;
+    current.ready = ready.then(() => remote.watch(screens));
+  };
   const stop = () => {
     current?.end();
     current = null;
@@ -172,9 +180,9 @@ export function watchSurvey(store: WorkbenchStore, start: () => Running = startW
 
   const step = async (todo: (remote: Running['remote']) => Promise<void>) => {
     const used = current ?? begin();
-    const { remote, ready, died } = used;
+    const { remote, died } = used;
     try {
-      await Promise.race([ready.then(() => todo(remote)), died]);
+      await Promise.race([used.ready.then(() => todo(remote)), died]);
       faults = 0;
     } catch (error) {
       if (!ended && current === used) failed(error);
@@ -205,6 +213,7 @@ export function watchSurvey(store: WorkbenchStore, start: () => Running = startW
     // What was measured for an earlier look at the sizes is not said of what has changed since.
     const opens = state.view.lens === 'sizes' && before.view.lens !== 'sizes';
     if (opens && !steps.hasMeasured(state.documents) && state.needed) store.setState({ needed: null });
+    if (state.screens !== before.screens) watchAgain(state.screens);
     void run();
   });
   return () => {

@@ -2,7 +2,9 @@ import type { Remote } from 'comlink';
 import { createStore } from 'zustand/vanilla';
 import type { Change } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
+import { screensIn } from '@/core/project/screens';
 import type { Needed } from '@/core/pictures/check';
+import { sameJson } from '@/core/patch/patch';
 import type { Scene } from '@/core/scene/scene';
 import { caseId, casesOf, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
@@ -48,8 +50,11 @@ export interface WorkbenchState {
   /** hashes of files that the store has lost */
   lost: readonly string[];
   sceneId: string;
+  /** the screens that come with the product */
+  catalogue: readonly Screen[];
+  /** those and the project’s own; they follow the documents */
   screens: Screen[];
-  /** all cases of the project, both appearances */
+  /** all cases of these screens, both appearances */
   cases: Case[];
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
@@ -80,7 +85,8 @@ export interface WorkbenchStart {
   documents: Documents;
   revision: number;
   sceneId: string;
-  screens: Screen[];
+  /** the screens that come with the product; those of the project come with its documents */
+  catalogue: Screen[];
   view: View;
   /** ids of the changes that the documents already hold */
   arrived: string[];
@@ -92,10 +98,37 @@ function firstCase(screens: readonly Screen[], { appearance }: View): string | u
   return weightiest && caseId(weightiest.id, 0, appearance);
 }
 
-export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
-  createStore<WorkbenchState>(() => ({
+/** What follows from the screens of a project. */
+function casesWith(catalogue: readonly Screen[], { project }: Documents) {
+  const screens = screensIn(catalogue, project);
+  return { screens, cases: casesOf(screens, APPEARANCES) };
+}
+
+type Partly = Partial<WorkbenchState>;
+
+export const createWorkbench = (start: WorkbenchStart) => {
+  const store = createStore<WorkbenchState>(() => stateOf(start));
+  const set = store.setState;
+  // In one step with the documents, so that nobody ever sees the cases of other screens.
+  const following = (partial: Partly | ((s: WorkbenchState) => Partly)) =>
+    set((state) => {
+      const next = typeof partial === 'function' ? partial(state) : partial;
+      const { documents = state.documents } = next;
+      // What comes from the server is new all over, and mostly says what was said before.
+      const isSame = sameJson(documents.project.screens, state.documents.project.screens);
+      return isSame ? next : { ...next, ...casesWith(state.catalogue, documents) };
+    });
+  store.setState = following as typeof store.setState;
+  return store;
+};
+
+function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
+  const { screens, cases } = casesWith(start.catalogue, start.documents);
+  return {
     ...start,
-    view: { ...start.view, case: start.view.case ?? firstCase(start.screens, start.view) },
+    screens,
+    cases,
+    view: { ...start.view, case: start.view.case ?? firstCase(screens, start.view) },
     stored: start.documents,
     pending: [],
     undo: [],
@@ -107,7 +140,6 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     saving: 'saved',
     message: null,
     conflict: null,
-    cases: casesOf(start.screens, APPEARANCES),
     summaries: new Map(),
     counting: null,
     surveyed: null,
@@ -119,7 +151,8 @@ export const createWorkbench = ({ arrived: _, ...start }: WorkbenchStart) =>
     wantsFonts: false,
     worker: null,
     needed: null,
-  }));
+  };
+}
 export type WorkbenchStore = ReturnType<typeof createWorkbench>;
 
 /** The open scene; `undefined` in a project that has none. */

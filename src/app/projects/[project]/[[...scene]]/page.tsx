@@ -1,7 +1,7 @@
 import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { sceneWith } from '@/core/project/documents';
-import { screensOf } from '@/server/catalogue';
+import { catalogue } from '@/server/catalogue';
 import { Problem } from '@/server/problem';
 import { loadProject, recentChanges } from '@/server/services/projects';
 import { stored, whyUnreadable } from '@/server/services/stored';
@@ -47,7 +47,7 @@ export default async function ProjectPage({ params, searchParams }: Props) {
   if (asked !== undefined && !sceneWith(saved.documents, asked)) notFound();
   const sceneId = asked ?? document.scenes[0] ?? '';
   const view = readView(await searchParams);
-  const start = { ...saved, sceneId, screens: screensOf(document), view };
+  const start = { ...saved, sceneId, catalogue, view };
   const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
   return <Workbench key={project} start={start} theme={theme} />;
 }

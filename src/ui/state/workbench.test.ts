@@ -1,0 +1,48 @@
+import json from '../../../data/screens.json';
+import { demoDocuments } from '../../../demo/documents';
+import { readCatalogue } from '@/core/screens/catalogue';
+import { edit, undo } from './edit';
+import { readView } from './view';
+import { createWorkbench } from './workbench';
+
+const demo = demoDocuments(() => [
+  { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
+]);
+const catalogue = readCatalogue(json).slice(0, 2);
+const open = () =>
+  createWorkbench({
+    documents: demo,
+    revision: 1,
+    sceneId: 'winter-splash',
+    catalogue,
+    view: readView({}),
+    arrived: [],
+  });
+
+describe('screens and cases', () => {
+  it('are those of the catalogue and of the project, and follow the documents in the same step', () => {
+    const store = open();
+    const before = store.getState();
+    expect(before.screens).toEqual(catalogue);
+    const seen: [own: number, screens: number, cases: number][] = [];
+    store.subscribe((s) => seen.push([s.documents.project.screens.length, s.screens.length, s.cases.length]));
+    edit(store, ({ project }) => {
+      project.screens.push({ ...structuredClone(catalogue[0]!), id: 'own', rotates: false });
+    });
+    // One case in each appearance more, and never the new documents with the old cases.
+    expect(new Set(seen.map(String))).toEqual(new Set([String([1, 3, before.cases.length + 2])]));
+    undo(store);
+    expect(store.getState().cases).toEqual(before.cases);
+  });
+
+  it('stay the very same while nothing is said of screens', () => {
+    const store = open();
+    const { screens, cases } = store.getState();
+    edit(store, ({ project }) => {
+      project.name = 'Another';
+    });
+    store.setState({ documents: structuredClone(store.getState().documents) });
+    expect(store.getState().screens).toBe(screens);
+    expect(store.getState().cases).toBe(cases);
+  });
+});
