@@ -4,7 +4,17 @@ import { filePixelsOf, unpackRaster, type FilePixels } from '@/core/pixels/file'
 async function loadFilePixels(hash: string, send: typeof fetch): Promise<FilePixels> {
   const response = await send(`/api/pictures/${hash}/raster`);
   if (!response.ok) throw new Error(`The pixels of ${hash}: ${response.status}`);
-  return filePixelsOf(unpackRaster(await response.arrayBuffer()));
+  return filePixelsOf(unpackRaster(await unpacked(await response.arrayBuffer())));
+}
+
+/** By which a file of gzip begins. Source: RFC 1952, §2.3.1. */
+const GZIP = 0x8b1f;
+
+/** Bytes without gzip around them; those that an earlier version sent, and the browser kept, have none. */
+export async function unpacked(bytes: ArrayBuffer): Promise<ArrayBuffer> {
+  if (bytes.byteLength < 2 || new DataView(bytes).getUint16(0, true) !== GZIP) return bytes;
+  const stream = new Blob([bytes]).stream().pipeThrough(new DecompressionStream('gzip'));
+  return new Response(stream).arrayBuffer();
 }
 
 /**

@@ -1,7 +1,6 @@
-import { gunzipSync } from 'node:zlib';
 import { z } from 'zod';
 import { Problem } from '@/server/problem';
-import { packedResponse, readJson, respond } from './respond';
+import { readJson, respond } from './respond';
 
 const host = '127.0.0.1:3000';
 const request = (body?: string, headers: Record<string, string> = {}) =>
@@ -66,34 +65,5 @@ describe('a body', () => {
     const foreign = request('{"name":"a"}', { 'sec-fetch-site': 'cross-site' });
     const { status } = await answer(() => Response.json({}), foreign);
     expect(status).toBe(403);
-  });
-});
-
-describe('pixels', () => {
-  const bytes = new Uint8Array(10_000).fill(7);
-  const sent = async (encoding: string) => {
-    const response = await packedResponse(
-      request(undefined, { 'accept-encoding': encoding }),
-      bytes,
-      'x/y',
-      'no-store',
-    );
-    return { response, body: new Uint8Array(await response.arrayBuffer()) };
-  };
-
-  it('are sent packed to whoever takes them so, and say it', async () => {
-    const { response, body } = await sent('br, gzip;q=0.8');
-    expect([response.headers.get('content-encoding'), response.headers.get('vary')]).toEqual([
-      'gzip',
-      'accept-encoding',
-    ]);
-    expect(body.length).toBeLessThan(200);
-    expect(new Uint8Array(gunzipSync(body))).toEqual(bytes);
-  });
-
-  it.each(['', 'br', 'gzip;q=0'])('are sent as they are to others (%s)', async (encoding) => {
-    const { response, body } = await sent(encoding);
-    expect(response.headers.get('content-encoding')).toBeNull();
-    expect(body).toEqual(bytes);
   });
 });

@@ -1,5 +1,3 @@
-import { promisify } from 'node:util';
-import { gzip } from 'node:zlib';
 import pino from 'pino';
 import type { z } from 'zod';
 import { checkAccess } from '@/server/access';
@@ -46,25 +44,6 @@ export async function respond(
 /** Bytes as a body; the copy gives them a plain buffer of their own. */
 export const bytesResponse = (bytes: Uint8Array, type: string, cache: string) =>
   new Response(new Uint8Array(bytes), { headers: { 'content-type': type, 'cache-control': cache } });
-
-const packed = promisify(gzip);
-
-/** Bytes that lie next to ones like them, such as raw pixels: sent packed to whoever takes them so. Source: RFC 9110 §12.5.3. */
-export async function packedResponse(
-  request: Request,
-  bytes: Uint8Array,
-  type: string,
-  cache: string,
-): Promise<Response> {
-  const takes = /\bgzip\b(?!\s*;\s*q=0(?:\.0*)?\s*(?:,|$))/.test(
-    request.headers.get('accept-encoding') ?? '',
-  );
-  if (!takes) return bytesResponse(bytes, type, cache);
-  const response = bytesResponse(await packed(bytes), type, cache);
-  response.headers.set('content-encoding', 'gzip');
-  response.headers.set('vary', 'accept-encoding');
-  return response;
-}
 
 /** The whole body, read no further than the limit. @throws the problem that is given when it is larger */
 export async function readBody(request: Request, limit: number, tooLarge: () => Problem): Promise<Buffer> {
