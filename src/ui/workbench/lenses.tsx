@@ -37,8 +37,9 @@ function NotLoaded() {
 
 const Loading = () => <main id="main" aria-busy="true" aria-label="The view is being loaded" />;
 
+/** Not made on the server: what can be seen before its code is there could be clicked, and nothing would hear of it. */
 const opened = (load: () => Promise<ComponentType>): ComponentType =>
-  dynamic(() => load().catch(() => NotLoaded), { loading: Loading });
+  dynamic(() => load().catch(() => NotLoaded), { loading: Loading, ssr: false });
 
 const all = <K extends string>(views: Views<K>): Record<K, ComponentType> =>
   Object.fromEntries(Object.entries(views).map(([id, load]) => [id, opened(load as Views<K>[K])])) as Record<
