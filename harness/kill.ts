@@ -1,7 +1,8 @@
 import { readdirSync } from 'node:fs';
 import sharp from 'sharp';
 import { ask, edit, editor, lostOf, read, type Editor } from './client';
-import { randomFrom, seen, type Seen } from './report';
+import { seen, type Seen } from './report';
+import { randomOf } from '../truth/random';
 import { newStore, prepare, readyStore, removeStore, serve } from './server';
 
 const EDITORS = 4;
@@ -30,7 +31,7 @@ async function editing(address: string, who: Editor): Promise<void> {
 
 /** Kills a server at a random moment, over and over, while changes and pictures are sent to it. */
 export async function kill(seed: number, rounds: number): Promise<Seen[]> {
-  const random = randomFrom(seed);
+  const random = randomOf(seed).next;
   const store = newStore();
   let [acknowledged, lost, imported, gone, unreadable] = [0, 0, 0, 0, 0];
   try {

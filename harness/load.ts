@@ -1,6 +1,7 @@
 import sharp from 'sharp';
 import { ask, edit, editor, lostOf, read, type Editor } from './client';
-import { quantile, randomFrom, seen, type Seen } from './report';
+import { quantile, seen, type Seen } from './report';
+import { randomOf } from '../truth/random';
 import { memoryOf, withServer } from './server';
 
 const CLIENTS = 50;
@@ -80,7 +81,7 @@ const ms = (values: readonly number[]) =>
 /** Fifty people who work at the same time, one of whom imports drawings that take long. @param seconds how long */
 export const load = (seed: number, seconds: number): Promise<Seen[]> =>
   withServer(async ({ address, child }) => {
-    const random = randomFrom(seed);
+    const random = randomOf(seed).next;
     const log: Log = { saves: [], cases: [], imports: [], faults: [], refused: 0 };
     const editors: Editor[] = [];
     for (let i = 0; i < CLIENTS; i++) editors.push(await editor(address));

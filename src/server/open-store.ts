@@ -1,12 +1,10 @@
-import pino from 'pino';
 import { holdStore } from './db/hold';
 import { serverFonts } from './fonts/fonts';
+import { log } from './log';
 import { Problem } from './problem';
 import { verifyStore } from './services/verify';
 import { storeFolder } from './settings';
 import { storeFault } from './store-faults';
-
-const log = pino({ name: 'coulee', level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
 
 /** Says which files are missing; the pages that use them say so as well. */
 async function reportLost(): Promise<void> {

@@ -1,11 +1,9 @@
-import pino from 'pino';
 import type { z } from 'zod';
 import { checkAccess } from '@/server/access';
+import { log } from '@/server/log';
 import { describe, Problem } from '@/server/problem';
 import { INPUT_LIMITS } from '@/server/settings';
 import { storeFault } from '@/server/store-faults';
-
-const log = pino({ name: 'coulee', level: process.env.LOG_LEVEL ?? 'info' }, pino.destination(2));
 
 /**
  * Runs a handler behind the doors; what the caller can put right is answered as RFC 9457 problem JSON, the rest is

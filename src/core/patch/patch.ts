@@ -34,6 +34,9 @@ export function pointerKeys(pointer: string): string[] {
 }
 
 const isContainer = (value: unknown): value is Json => typeof value === 'object' && value !== null;
+/** An object that is no list. */
+export const isObject = (value: unknown): value is Record<string, unknown> =>
+  isContainer(value) && !Array.isArray(value);
 /** Keys through which an object’s prototype could be reached. */
 export const FORBIDDEN = new Set(['__proto__', 'constructor', 'prototype']);
 
@@ -99,7 +102,7 @@ export function whereFits<T>(document: T, patch: readonly Operation[]): T | null
 }
 
 /** What an object itself has under a key: what it inherits, such as `toString`, is no part of a document. */
-const member = (object: Record<string, unknown>, key: string): unknown =>
+export const member = (object: Record<string, unknown>, key: string): unknown =>
   Object.hasOwn(object, key) ? object[key] : undefined;
 
 /** Whether two JSON values are the same; the order of keys does not matter, a key that is undefined is not there. */
@@ -145,8 +148,7 @@ function diffLists(a: readonly unknown[], b: readonly unknown[], path: string): 
 export function diff(a: unknown, b: unknown, path = ''): Patch {
   if (Object.is(a, b)) return [];
   if (Array.isArray(a) && Array.isArray(b)) return diffLists(a, b, path);
-  if (isContainer(a) && isContainer(b) && !Array.isArray(a) && !Array.isArray(b))
-    return diffObjects(a, b, path);
+  if (isObject(a) && isObject(b)) return diffObjects(a, b, path);
   return [{ op: 'replace', path, value: b }];
 }
 

@@ -9,21 +9,21 @@ export interface FileSize {
 /** Widths in px at which previews of a file are kept, besides its own width. */
 const LEVELS = [64, 128, 256, 512, 1024, 2048] as const;
 
-/** The most pixels that a preview may have along a side. Source: RFC 9649 (WebP), §2.5: 14 bits a side. */
-const LONGEST = 16383;
+/** The most pixels that a WebP, such as a preview, may have along a side. Source: RFC 9649 (WebP), §2.5: 14 bits a side. */
+export const LONGEST_WEBP = 16383;
 
 /**
  * Widths of the previews of a file: the levels below its own width, and its own width up to the largest level. A file so
  * tall that its preview would have too many rows has narrower ones.
  */
 export function previewWidths({ widthPx, heightPx }: FileSize): number[] {
-  const tallest = Math.floor((LONGEST * widthPx) / heightPx);
+  const tallest = Math.floor((LONGEST_WEBP * widthPx) / heightPx);
   const largest = Math.max(1, Math.min(widthPx, LEVELS.at(-1)!, tallest));
   return [...LEVELS.filter((w) => w < largest), largest];
 }
 
 /** Whether a file is so narrow that not even a preview of one column could be kept. */
-export const isTooNarrow = ({ widthPx, heightPx }: FileSize): boolean => heightPx > LONGEST * widthPx;
+export const isTooNarrow = ({ widthPx, heightPx }: FileSize): boolean => heightPx > LONGEST_WEBP * widthPx;
 
 /**
  * How many times its own size a drawing can be rendered at most. What renders it takes no more than 100,000 dots per inch,

@@ -1,5 +1,5 @@
 import { Documents } from './documents';
-import { sameJson } from '../patch/patch';
+import { isObject, member, sameJson } from '../patch/patch';
 
 /** Where something stands in documents: keys of objects, and names of the entries of lists. */
 export type Place = readonly string[];
@@ -26,9 +26,6 @@ export interface Merged {
 export const placeKey = (place: Place): string => JSON.stringify(place);
 
 type Loose = Record<string, unknown>;
-const isObject = (value: unknown): value is Loose =>
-  typeof value === 'object' && value !== null && !Array.isArray(value);
-
 const text = (value: unknown) => (typeof value === 'string' || typeof value === 'number' ? `${value}` : '');
 const byId = (entry: unknown) => text((entry as Loose).id);
 const named =
@@ -128,7 +125,11 @@ class Merger {
   private objects(place: Place, base: Loose, mine: Loose, theirs: Loose): Loose {
     const keys = [...new Set([...Object.keys(mine), ...Object.keys(theirs)])];
     const entries = keys.map(
-      (key) => [key, this.merge([...place, key], own(base, key), own(mine, key), own(theirs, key))] as const,
+      (key) =>
+        [
+          key,
+          this.merge([...place, key], member(base, key), member(mine, key), member(theirs, key)),
+        ] as const,
     );
     return Object.fromEntries(entries.filter(([, value]) => value !== undefined));
   }
@@ -160,7 +161,6 @@ class Merger {
   }
 }
 
-const own = (object: Loose, key: string) => (Object.hasOwn(object, key) ? object[key] : undefined);
 /** Two layers of different kinds have no parts in common. */
 const sameKind = (a: Loose, b: Loose) => a.kind === b.kind;
 

@@ -3,12 +3,13 @@ import { isRepeated } from '../fit/tiles';
 import { area, intersect, partOf, type Rect } from '../geometry/rect';
 import { contrastRatio, laidOver } from '../pixels/colour';
 import type { BarResult } from '../screens/bars';
-import { inkBounds, isOpaque, type FilePixels } from '../pixels/file';
+import { inkBounds, isOpaque } from '../pixels/file';
 import { rgbaOf, type Colours, type Rgba } from '../pixels/raster';
 import type { Appearance } from '../values/values';
 import { passingUnder, seenAt, seenOn } from './backdrop';
 import type { SurveyInput } from './prepare';
 import type { CaseResult, LayerResult, PictureResult, PlacedResult, TextResult } from './result';
+import type { Pixels } from './pile';
 
 /** What stands out, or does not: the colours of a layer’s ink as they are seen, tile by tile, and those beside it. */
 export interface InkOnTiles {
@@ -29,8 +30,6 @@ const faded = (colour: Rgba, opacity: number): Rgba =>
 function inkRect({ placement: p }: PictureResult, bounds: Rect): Rect | null {
   return p.visible && intersect(partOf(p.drawn, bounds), p.visible);
 }
-
-export type Pixels = ReadonlyMap<string, FilePixels>;
 
 interface Seen {
   ink: Rgba;

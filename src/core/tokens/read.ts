@@ -2,7 +2,6 @@ import type { NamedValue } from '../values/values';
 import {
   aliasOf,
   at,
-  isObject,
   nameOf,
   ROOT,
   sayPath,
@@ -12,6 +11,7 @@ import {
   type DesignToken,
   type TokenPath,
 } from './tree';
+import { isObject } from '../patch/patch';
 import { readValue, type Plain, type Read } from './value';
 
 /** A token as it is used here. */

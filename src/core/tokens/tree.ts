@@ -1,14 +1,11 @@
 import { z } from 'zod';
-import { FORBIDDEN } from '../patch/patch';
+import { FORBIDDEN, isObject } from '../patch/patch';
 
 /**
  * Design tokens as a tree of JSON. Source: Design Tokens Community Group, Format Module 2025.10: a token has a `$value`, a
  * group has tokens and groups by name, and what begins with `$` belongs to the token or group that it stands in.
  */
 export type Json = Record<string, unknown>;
-
-export const isObject = (json: unknown): json is Json =>
-  typeof json === 'object' && json !== null && !Array.isArray(json);
 
 /** As much as a project keeps of a file of tokens: some thousand of them. */
 const MOST_KEPT = 300_000;

@@ -2,7 +2,8 @@ import type { Color } from 'culori';
 import { z } from 'zod';
 import { keptColour, readColour } from '../values/css-colour';
 import { PlainLength, type NamedValue } from '../values/values';
-import { isObject, type Json } from './tree';
+import { type Json } from './tree';
+import { isObject } from '../patch/patch';
 
 /**
  * Values of tokens as named values, and back. Source: Design Tokens Community Group, Format and Color Modules 2025.10. A

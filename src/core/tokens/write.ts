@@ -1,16 +1,7 @@
 import { plainOf, type NamedValue } from '../values/values';
 import { entryFor, readTokens, type ReadToken, type ReadTokens } from './read';
-import {
-  aliasOf,
-  at,
-  isKeepable,
-  isObject,
-  ROOT,
-  sayPath,
-  tokensIn,
-  type Json,
-  type TokenPath,
-} from './tree';
+import { aliasOf, at, isKeepable, ROOT, sayPath, tokensIn, type Json, type TokenPath } from './tree';
+import { isObject } from '../patch/patch';
 import { newToken, withValue } from './value';
 
 /** A name that the format allows: no `.`, `{` or `}`, and no `$` in front. */

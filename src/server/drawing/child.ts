@@ -1,7 +1,7 @@
 import sharp from 'sharp';
 import { Problem } from '../problem';
 import { DRAWING, OUT_OF_MEMORY } from './limits';
-import { TASKS, type Order, type Report } from './tasks';
+import { TASKS, type EndReport, type Order, type Report } from './tasks';
 
 /**
  * Decodes and draws in a process of its own, one task at a time, so that what takes too long or too much can be ended
@@ -20,7 +20,7 @@ setInterval(() => {
   if (process.memoryUsage.rss() > DRAWING.memoryBytes) process.exit(OUT_OF_MEMORY);
 }, WATCH_MS).unref();
 
-async function carryOut({ kind, input, store }: Order): Promise<Report> {
+async function carryOut({ kind, input, store }: Order): Promise<EndReport> {
   process.env.STORE_DIR = store;
   try {
     const value = await TASKS[kind](input as never, () => report({ type: 'step' }));

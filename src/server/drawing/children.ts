@@ -4,7 +4,7 @@ import path from 'node:path';
 import { Problem } from '../problem';
 import { storeFolder } from '../settings';
 import { DRAWING, OUT_OF_MEMORY } from './limits';
-import type { Order, Report, TaskInput, TaskKind, TaskResult } from './tasks';
+import type { EndReport, Order, TaskInput, TaskKind, TaskResult } from './tasks';
 
 /** Why a task did not come to its end: it was called off, took too long or too much, or its process ended. */
 export class TaskEnded extends Error {
@@ -65,7 +65,7 @@ export interface Terms {
 }
 
 /** What a report that ends a task comes to. @throws Problem, or the fault of the disk with its code */
-function ended(report: Exclude<Report, { type: 'ready' | 'step' }>): unknown {
+function ended(report: EndReport): unknown {
   if (report.type === 'done') return report.value;
   if (report.type === 'refused') throw new Problem(report.status, report.message, report.more);
   throw Object.assign(new Error(report.message), { code: report.code });
@@ -83,10 +83,10 @@ function letOthersFirst({ pid }: ChildProcess): boolean {
 }
 
 /** Sends the order and waits for its end; the process is killed when it is called off or its time is up. */
-function carriedOut(child: ChildProcess, order: Order, { deadlineMs, signal }: Terms): Promise<Report> {
+function carriedOut(child: ChildProcess, order: Order, { deadlineMs, signal }: Terms): Promise<EndReport> {
   let clock: NodeJS.Timeout | undefined;
   let onAbort = () => {};
-  const running = new Promise<Report>((resolve, reject) => {
+  const running = new Promise<EndReport>((resolve, reject) => {
     const end = (reason: TaskEnded['reason']) => {
       child.kill('SIGKILL');
       reject(new TaskEnded(reason));
@@ -96,9 +96,9 @@ function carriedOut(child: ChildProcess, order: Order, { deadlineMs, signal }: T
       clearTimeout(clock);
       clock = setTimeout(() => end('time'), deadlineMs);
     };
-    child.on('message', (report: Report) => {
+    child.on('message', (report: { type: 'step' } | EndReport) => {
       if (report.type === 'step') again();
-      else if (report.type !== 'ready') resolve(report);
+      else resolve(report);
     });
     child.once('exit', (code) => reject(new TaskEnded(code === OUT_OF_MEMORY ? 'memory' : 'lost')));
     child.once('error', reject);
@@ -125,7 +125,7 @@ export async function inChild<K extends TaskKind>(
   const child = await taken();
   let isLow = false;
   const long = setTimeout(() => (isLow = letOthersFirst(child)), DRAWING.longMs);
-  let report: Report;
+  let report: EndReport;
   try {
     report = await carriedOut(child, { kind, input, store: storeFolder() }, terms);
   } catch (error) {
@@ -139,5 +139,5 @@ export async function inChild<K extends TaskKind>(
   // What was put behind the others cannot be put in front of them again.
   if (isLow || (report.type === 'done' && report.rss > DRAWING.keptBytes)) child.kill('SIGKILL');
   else putAside(child);
-  return ended(report as Exclude<Report, { type: 'ready' | 'step' }>) as TaskResult<K>;
+  return ended(report) as TaskResult<K>;
 }

@@ -21,8 +21,10 @@ export interface Order {
 }
 
 /** From the process to the server. `rss` is the memory that it holds afterwards, bytes. */
-export type Report =
-  | { type: 'ready' | 'step' }
+export type Report = { type: 'ready' | 'step' } | EndReport;
+
+/** With which a task ends. */
+export type EndReport =
   | { type: 'done'; value: unknown; rss: number }
   | { type: 'refused'; status: number; message: string; more: Record<string, unknown> }
   | { type: 'failed'; message: string; code?: string };

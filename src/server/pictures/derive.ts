@@ -1,6 +1,7 @@
 import { eq } from 'drizzle-orm';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { pxOfPart, type Derivation } from '@/core/pictures/derive';
+import { LONGEST_WEBP } from '@/core/pictures/previews';
 import { getDb } from '../db/client';
 import { blobs } from '../db/schema';
 import { drawn, type For } from '../drawing/drawn';
@@ -8,9 +9,6 @@ import { DRAWING } from '../drawing/limits';
 import { notFound, Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
 import { keepFile } from './import';
-
-/** Px a side that a WebP has at most. Source: RFC 9649, §2.5. */
-const LONGEST_WEBP = 16383;
 
 /** Of the file that is made, px. */
 function sizeOf(asked: Derivation, file: KeptFile): { width: number; height: number } {

@@ -5,7 +5,7 @@ import { applyPatch, type Patch } from '@/core/patch/patch';
 import { getDb } from '../db/client';
 import { history } from '../db/schema';
 import { Problem } from '../problem';
-import { loadProject, type Handle } from './projects';
+import { loadProject, type Handle, type StoredProject } from './projects';
 
 export interface Revision {
   revision: number;
@@ -28,8 +28,16 @@ export function listRevisions(projectId: string): Revision[] {
 }
 
 /** The documents as they were at a revision: every later change is taken back. @throws Problem 404 */
-export function documentsAt(projectId: string, revision: number, db: Handle = getDb()): Documents {
-  const { revision: present, documents } = loadProject(projectId, db);
+export const documentsAt = (projectId: string, revision: number): Documents =>
+  takenBackTo(projectId, revision, loadProject(projectId), getDb());
+
+/** A project that is loaded, as it was at a revision. @throws Problem 404 where that is none, or no longer kept */
+export function takenBackTo(
+  projectId: string,
+  revision: number,
+  { revision: present, documents }: StoredProject,
+  db: Handle,
+): Documents {
   if (!Number.isInteger(revision) || revision < 1 || revision > present)
     throw new Problem(404, `This project has no revision ${revision}; it has 1 to ${present}.`);
   const later = db

@@ -11,8 +11,8 @@ import { fontsFor } from '../fonts/fonts';
 import { writing } from '../db/client';
 import { blobs, fonts, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
-import { documentsAt } from './revisions';
-import { appendHistory, loadProject, writeDocuments, type Handle } from './projects';
+import { takenBackTo } from './revisions';
+import { appendHistory, loadProject, writeDocuments, type Handle, type StoredProject } from './projects';
 
 export interface Saved {
   /** the revision that the change led to */
@@ -91,18 +91,13 @@ function checkFonts(db: Handle, before: Documents, after: Documents): void {
   }
 }
 
-/** What became of a project since a revision: what differs, or all of it where that is no longer known. */
-function since(projectId: string, seen: number, documents: Documents, db: Handle) {
-  const then = seenDocuments(projectId, seen, db);
-  return then ? { patch: diff(then, documents) } : { documents };
-}
-
-/** The documents at a revision that somebody says to have seen; `null` when there is none or it is not kept. */
-function seenDocuments(projectId: string, revision: number, db: Handle): Documents | null {
+/** What became of a project since a revision: what differs, or all of it where that revision is none, or not kept. */
+function since(projectId: string, seen: number, now: StoredProject, db: Handle) {
+  const { revision, documents } = now;
   try {
-    return documentsAt(projectId, revision, db);
+    return { revision, patch: diff(takenBackTo(projectId, seen, now, db), documents) };
   } catch (error) {
-    if (error instanceof Problem) return null;
+    if (error instanceof Problem) return { revision, documents };
     throw error;
   }
 }
@@ -115,15 +110,14 @@ function seenDocuments(projectId: string, revision: number, db: Handle): Documen
  */
 export function saveChange(projectId: string, seen: number, change: Change): Saved {
   return writing((tx): Saved => {
-    const { revision, documents: before } = loadProject(projectId, tx);
+    const now = loadProject(projectId, tx);
+    const { revision, documents: before } = now;
     const made = and(eq(history.projectId, projectId), eq(history.changeId, change.id));
     const again = tx.select({ revision: history.revision }).from(history).where(made).get();
     if (again) return again;
     if (revision !== seen) {
-      throw new Problem(412, 'The project was changed elsewhere in the meantime.', {
-        revision,
-        ...since(projectId, seen, before, tx),
-      });
+      const differing = since(projectId, seen, now, tx);
+      throw new Problem(412, 'The project was changed elsewhere in the meantime.', differing);
     }
     const after = changed(before, change);
     checkFiles(tx, before, after);

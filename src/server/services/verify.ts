@@ -1,7 +1,6 @@
-import { createHash } from 'node:crypto';
 import { eq } from 'drizzle-orm';
 import { filesOf, type Documents } from '@/core/project/documents';
-import { hasOriginal, readOriginal } from '../blobs';
+import { hashOf, hasOriginal, readOriginal } from '../blobs';
 import { getDb } from '../db/client';
 import { blobs, fonts } from '../db/schema';
 import { isWhole } from '../pictures/import';
@@ -29,13 +28,7 @@ export async function lostFiles({ project }: Documents): Promise<string[]> {
   return lost;
 }
 
-async function isIntact(hash: string): Promise<boolean> {
-  return (
-    createHash('sha256')
-      .update(await readOriginal(hash))
-      .digest('hex') === hash
-  );
-}
+const isIntact = async (hash: string) => hashOf(await readOriginal(hash)) === hash;
 
 /**
  * Compares all files of the store with what is written down of them.
