@@ -22,7 +22,9 @@ const ROOMS = [
   'sentences',
   'explain',
   'findings',
+  'files',
   'launch',
+  'review',
 ];
 
 /** A room uses no room above it. Its tests may, as they look at it from where it is used. */

@@ -1,6 +1,7 @@
-import { advise, findingsIn, openOn, type AdviceAsked } from '@/core/findings/advise';
+import { advise, findingsIn, type AdviceAsked } from '@/core/findings/advise';
+import { openOn } from '@/core/findings/finding';
 import { because, causeOf } from '@/core/findings/because';
-import type { Finding } from '@/core/findings/finding';
+import type { SceneFinding } from '@/core/findings/scene';
 import { steps } from '@/core/explain/reason';
 import type { MeasureName } from '@/core/measure/limit';
 import { applyPatch } from '@/core/patch/patch';
@@ -15,7 +16,7 @@ ownStore();
 const MINUTES = 60_000;
 
 /** The best mend of the first finding that anything helps against. */
-function firstMend(open: readonly Finding[], here: AdviceAsked) {
+function firstMend(open: readonly SceneFinding[], here: AdviceAsked) {
   for (const finding of open) {
     const [mend] = advise(here, finding, 1);
     if (mend) return mend;
@@ -45,11 +46,11 @@ describe('the demo', () => {
     'shows everything that goes wrong in one scene, each with its cause',
     async () => {
       const { asked, cases } = await demo();
-      const found = new Map<string, Finding[]>();
+      const found = new Map<string, SceneFinding[]>();
       for (const [what, sceneId, layerId, measure, words] of ROWS) {
         const here = asked(sceneId);
         if (!found.has(sceneId)) found.set(sceneId, findingsIn(here));
-        const finding = found.get(sceneId)!.find((f) => f.layerId === layerId && f.measure === measure);
+        const finding = found.get(sceneId)!.find((f) => f.subject.id === layerId && f.measure === measure);
         if (!finding) throw new Error(`${what}: not found`);
         const input = surveyInput(here.documents, here.documents.scenes[sceneId]!, here.outside);
         const why = because(input, finding, cases);
@@ -59,13 +60,15 @@ describe('the demo', () => {
         expect(`${what}: ${said}`).toContain(words);
         if (layerId !== 'scene') expect(causeOf(why, measure)?.layerId).toBe(layerId);
       }
-      const turned = found.get('notice')!.find((f) => f.layerId === 'deck' && f.measure === 'bare-screen')!;
+      const turned = found
+        .get('notice')!
+        .find((f) => f.subject.id === 'deck' && f.measure === 'bare-screen')!;
       const caseOf = new Map(cases.map((c) => [c.id, c]));
-      for (const { caseId } of turned.on) {
+      for (const { caseId } of turned.cases) {
         const { screen, rotation } = caseOf.get(caseId)!;
         expect(isPortrait(orientationOf(screen, rotation))).toBe(false);
       }
-      const rope = found.get('notice')!.find((f) => f.layerId === 'rope' && f.measure === 'enlargement')!;
+      const rope = found.get('notice')!.find((f) => f.subject.id === 'rope' && f.measure === 'enlargement')!;
       expect(advise(asked('notice'), rope)[0]!.label).toBe('Repeat it both ways');
     },
     5 * MINUTES,
@@ -75,9 +78,9 @@ describe('the demo', () => {
     const { asked } = await demo();
     const found = findingsIn(asked('winter-splash-mended'));
     expect(found.filter((f) => openOn(f) > 0)).toEqual([]);
-    const on = new Set(found.flatMap((f) => f.on.map((o) => o.caseId.split('.')[0])));
+    const on = new Set(found.flatMap((f) => f.cases.map((o) => o.caseId.split('.')[0])));
     expect([...on]).toEqual(['fold-inner-1114x720-2-5x-dual']);
-    expect(found.map((f) => [f.layerId, f.measure])).toEqual([
+    expect(found.map((f) => [f.subject.id, f.measure])).toEqual([
       ['emblem', 'under-cutout'],
       ['wordmark', 'under-cutout'],
     ]);

@@ -1,5 +1,6 @@
 import { easingOf } from '@/core/project/easing';
-import { launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
+import type { Reason } from '@/core/explain/reason';
+import { launchBecause, launchFindings, type LaunchAsked, type LaunchFinding } from '@/core/launch/findings';
 import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
 import type { Documents } from '@/core/project/documents';
 import { applyPatch } from '@/core/patch/patch';
@@ -53,6 +54,8 @@ async function launch(most: number) {
   return { documents, of };
 }
 
+const sayWhy = (why: Reason) => why.because.map((b) => b.text).join(' ');
+
 describe('the launch of the demo', () => {
   it(
     'shows what goes wrong from the tap to the first screen, each with its cause',
@@ -63,12 +66,12 @@ describe('the launch of the demo', () => {
         const finding = found.find((f) => f.rule === rule && f.stage === stage && f.about === about);
         if (!finding) throw new Error(`${what}: not found`);
         expect(finding.outcome).toBe('fail');
-        expect(`${what}: ${finding.worst.because.join(' ')}`).toMatch(why);
-        expect(finding.worst.value).toBe(Math.max(...finding.on.map((o) => o.value)));
+        expect(`${what}: ${sayWhy(launchBecause(of(documents), finding))}`).toMatch(why);
+        expect(finding.worst.value).toBe(Math.max(...finding.cases.map((o) => o.value)));
       }
       // The icon is masked where the system does so, and nowhere else.
       const masked = found.find((f) => f.rule === 'icon-masked')!;
-      expect(masked.on.length).toBeLessThan(of(documents).cases.length);
+      expect(masked.cases.length).toBeLessThan(of(documents).cases.length);
     },
     5 * MINUTES,
   );
@@ -89,7 +92,7 @@ describe('the launch of the demo', () => {
         if (!mend) break;
         now = applyPatch(now, mend.patch);
       }
-      expect(launchFindings(of(now)).map((f) => `${f.id} on ${f.on.length}: ${f.worst.said}`)).toEqual([]);
+      expect(launchFindings(of(now)).map((f) => `${f.id} on ${f.cases.length}: ${f.said}`)).toEqual([]);
       for (const stage of now.project.launches![0]!.stages) expect(easingOf(stage.easing)).not.toBeNull();
     },
     12 * MINUTES,

@@ -1,9 +1,12 @@
 import { type Appearance } from '@/core/values/values';
 import type { Cut } from '@/core/pictures/picture';
 import { tally, type OutcomeCounts } from '@/core/solve/summary';
-import { advising, filesTried, type Advice, type Progress } from '@/core/findings/advise';
+import { advising, filesTried, type Advice } from '@/core/findings/advise';
+import type { Progress } from '@/core/findings/trying';
+import { launchAdvising, type LaunchAdvice } from '@/core/launch/advice';
+import { launchBecause, type LaunchFinding } from '@/core/launch/findings';
 import { because } from '@/core/findings/because';
-import { type Finding } from '@/core/findings/finding';
+import type { SceneFinding } from '@/core/findings/scene';
 import type { Reason } from '@/core/explain/reason';
 import { applyPatch, type Patch } from '@/core/patch/patch';
 import { weightsOf } from '@/core/screens/weights';
@@ -15,16 +18,33 @@ import { distinctCases } from '@/core/screens/likeness';
 import { offerScrim, type ScrimOffer } from '@/core/findings/offer-scrim';
 import { survey, surveyEach, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { filesOfScene, type Documents } from '@/core/project/documents';
-import { askedOf, casesIn, memory } from './memory';
+import { askedOf, casesIn, launchAsked, memory } from './memory';
+
+/** What can say why it is there. */
+type Explained = SceneFinding | LaunchFinding;
+
+/** Hears how far something is, and says whether to go on. */
+export type GoOn = (progress: Progress) => Promise<boolean>;
+
+/** Takes one step after another, for as long as somebody wants the answer; `null` once nobody does. */
+async function goingOn<T>(steps: Generator<Progress, T>, goOn: GoOn): Promise<T | null> {
+  for (;;) {
+    const { done, value } = steps.next();
+    if (done) return value;
+    if (!(await goOn(value))) return null;
+  }
+}
 
 export type OutcomesWith = { was: OutcomeCounts; with: (OutcomeCounts | null)[] };
 
 /** What the worker is asked about a scene when somebody wants to know. */
 export const answering = {
-  /** Why a finding is there, on the case where it is worst. */
-  async because(documents: Documents, sceneId: string, finding: Finding): Promise<Reason> {
-    const { outside } = await askedOf(documents, sceneId);
-    return because(surveyInput(documents, documents.scenes[sceneId]!, outside), finding, memory.all);
+  /** Why a finding of a scene or of a launch is there, on the case where it is worst. */
+  async because(documents: Documents, finding: Explained): Promise<Reason> {
+    if (finding.source === 'launch')
+      return launchBecause((await launchAsked(documents, finding.in.id))!, finding);
+    const { outside } = await askedOf(documents, finding.in.id);
+    return because(surveyInput(documents, documents.scenes[finding.in.id]!, outside), finding, memory.all);
   },
   /** Where one rule of a layer can hold its picture so that its keep areas are seen on all cases; `null` without any. */
   async position(
@@ -74,7 +94,7 @@ export const answering = {
         const input = surveyInput(after, after.scenes[sceneId]!, outside);
         let clear = 0;
         const visit = ({ id, breaches }: CaseResult) => {
-          if (!breaches.some((b) => b.layerId === layerId && !b.accepted)) clear += weights.get(id)!;
+          if (!breaches.some((b) => b.subjectId === layerId && !b.accepted)) clear += weights.get(id)!;
         };
         surveyEach(input, cases, visit, memory.earlier);
         return clear;
@@ -115,22 +135,27 @@ export const answering = {
     return tellingCases(here, results, most).map((c) => c.id);
   },
   /**
-   * What would mend a finding, tried on all cases.
+   * What would mend a finding of a scene, tried on all cases.
    * @param goOn hears how far it is, and says whether to go on; `null` is the answer where not
    */
-  async advise(
+  async advise(documents: Documents, finding: SceneFinding, goOn: GoOn): Promise<Advice[] | null> {
+    const files = filesTried(documents, finding.in.id, finding);
+    return goingOn(advising(await askedOf(documents, finding.in.id, files), finding), goOn);
+  },
+  /** What would mend a finding of a launch, likewise. */
+  async launchAdvice(
     documents: Documents,
-    sceneId: string,
-    finding: Finding,
-    goOn: (progress: Progress) => Promise<boolean>,
-  ): Promise<Advice[] | null> {
-    const files = filesTried(documents, sceneId, finding);
-    const trying = advising(await askedOf(documents, sceneId, files), finding);
-    for (;;) {
-      const { done, value } = trying.next();
-      if (done) return value;
-      if (!(await goOn(value))) return null;
-    }
+    finding: LaunchFinding,
+    goOn: GoOn,
+  ): Promise<LaunchAdvice[] | null> {
+    const asked = await launchAsked(documents, finding.in.id);
+    return (
+      asked &&
+      goingOn(
+        launchAdvising(asked, finding, () => crypto.randomUUID()),
+        goOn,
+      )
+    );
   },
   /** The least scrim under a layer that is enough on every case, tried there; `null` where none helps. */
   async scrim(

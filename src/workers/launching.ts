@@ -1,5 +1,4 @@
 import { findInLaunch, type LaunchFinding } from '@/core/launch/findings';
-import { launchAdvice, type LaunchAdvice } from '@/core/launch/advice';
 import { type Documents } from '@/core/project/documents';
 import { launchAsked, memory } from './memory';
 
@@ -12,14 +11,5 @@ export const launching = {
     const { findings, kept } = findInLaunch(asked);
     memory.launchKept = { kept, pixels: asked.outside.pixels };
     return findings;
-  },
-  /** What would mend a finding of a launch, tried on all cases. */
-  async launchAdvice(
-    documents: Documents,
-    launchId: string,
-    finding: LaunchFinding,
-  ): Promise<LaunchAdvice[]> {
-    const asked = await launchAsked(documents, launchId);
-    return asked ? launchAdvice(asked, finding, () => crypto.randomUUID()) : [];
   },
 };

@@ -2,7 +2,7 @@ import { type Case } from '@/core/screens/cases';
 import { countedCases } from '@/core/screens/counted';
 import type { Fonts } from '@/render/fonts';
 import { type AdviceAsked } from '@/core/findings/advise';
-import { type Judged } from '@/core/findings/finding';
+import { type Judged } from '@/core/findings/scene';
 import { type LaunchAsked } from '@/core/launch/findings';
 import type { LaunchKept } from '@/core/launch/faults';
 import { launchIn } from '@/core/launch/survey';

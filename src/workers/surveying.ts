@@ -2,11 +2,10 @@ import { casesOf } from '@/core/screens/cases';
 import { countedCases, type Ratios } from '@/core/screens/counted';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/values/values';
-import type { Needed } from '@/core/pictures/check';
+import type { Needed } from '@/core/survey/needed';
 import { pixelsNeeded } from '@/core/survey/needed';
 import { summarise, type CaseSummary } from '@/core/solve/summary';
-import { causesOf, type Cause } from '@/core/findings/causes';
-import { findingsOf, type Finding, type Judged } from '@/core/findings/finding';
+import { findingsOf, withParts, type Judged, type SceneFinding } from '@/core/findings/scene';
 import { markOf, type Mark } from '@/core/solve/mark';
 import { surveyAgain, surveyRunning } from '@/core/survey/again';
 import { inputOf, memory, type Documented } from './memory';
@@ -16,12 +15,6 @@ export interface SceneSurvey {
   summaries: CaseSummary[];
   /** of the background, on the cases that show one */
   marks: Mark[];
-}
-
-/** What is wrong with a scene, and where it comes from. */
-export interface SceneFaults {
-  findings: Finding[];
-  causes: Cause[];
 }
 
 /** It is said how far a survey is each time so many cases more are through. */
@@ -60,15 +53,14 @@ export const surveying = {
     return { summaries, marks };
   },
   /**
-   * What the last survey found wrong, over all cases, and the parts of rules that cause it. Asked for once an edit has
+   * What the last survey found wrong, over all cases, with the parts of rules that cause it. Asked for once an edit has
    * ended, so that its survey is worth keeping.
    */
-  found(): SceneFaults {
-    if (!memory.last) return { findings: [], causes: [] };
+  found(): SceneFinding[] {
+    if (!memory.last) return [];
     const { input, cases, judged } = memory.last;
     if (memory.earlier?.input !== input) memory.earlier = surveyAgain(input, cases, memory.earlier);
-    const findings = findingsOf(judged, cases);
-    return { findings, causes: causesOf(input, findings, cases) };
+    return withParts(input, findingsOf(input.scene, judged, cases), cases);
   },
   /** Pixels that each picture needs in these scenes. */
   async needed(asked: Documented[], ratios?: Ratios): Promise<Map<string, Needed[]>> {

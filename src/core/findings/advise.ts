@@ -5,26 +5,19 @@ import type { Case } from '../screens/cases';
 import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput, type Outside } from '../survey/survey';
-import { tally } from '../solve/summary';
-import type { Outcome } from '../measure/judge';
-import { findingsOf, score, type Finding } from './finding';
-import { costsOf } from './costs';
+import { tally, type OutcomeCounts } from '../solve/summary';
+import { weightsOf } from '../screens/weights';
+import { findingsOf, type SceneFinding } from './scene';
+import { runThrough, trying, type Helps, type Progress } from './trying';
 import type { Mend, Sick } from './mend';
 import { candidates } from './mends/all';
 import { akinTo } from './mends/pictures';
 
 /** A mend that was tried on all cases. */
-export interface Advice extends Mend {
-  /** number of cases on which the finding is gone, of those on which it was */
-  clears: number;
-  /** findings that are new or on more cases than before, with how many more */
-  costs: { finding: Finding; more: number }[];
-  /** how much less is wrong in all; larger is better */
-  gain: number;
+export interface Advice extends Mend, Helps<SceneFinding> {
   /** number of cases that end with each outcome without it and with it */
-  outcomes: { was: Outcomes; is: Outcomes };
+  outcomes: { was: OutcomeCounts; is: OutcomeCounts };
 }
-type Outcomes = Record<Outcome, number>;
 
 export interface AdviceAsked {
   documents: Documents;
@@ -42,20 +35,21 @@ const inputFor = ({ sceneId, outside }: AdviceAsked, documents: Documents) =>
   surveyInput(documents, documents.scenes[sceneId]!, outside);
 
 /** What is wrong with a scene over all cases. */
-export const findingsIn = (asked: AdviceAsked): Finding[] =>
-  findingsOf(survey(inputFor(asked, asked.documents), asked.cases, asked.earlier), asked.cases);
-
-/** On how many cases a finding is that nobody has accepted. */
-export const openOn = (f: Finding | undefined) => f?.on.filter(({ breach }) => !breach.accepted).length ?? 0;
+export function findingsIn(asked: AdviceAsked): SceneFinding[] {
+  const input = inputFor(asked, asked.documents);
+  return findingsOf(input.scene, survey(input, asked.cases, asked.earlier), asked.cases);
+}
 
 /** What is wrong after a mend, unless the scene can then not be drawn. */
-function tried(asked: AdviceAsked, mend: Mend): { findings: Finding[]; outcomes: Outcomes } | null {
+function after(asked: AdviceAsked, mend: Mend, was: OutcomeCounts) {
   const documents = applyPatch(asked.documents, mend.patch);
   if (!Scene.safeParse(documents.scenes[asked.sceneId]).success) return null;
   if (asked.allows && !asked.allows(documents)) return null;
   try {
-    const results = survey(inputFor(asked, documents), asked.cases, asked.earlier);
-    return { findings: findingsOf(results, asked.cases), outcomes: tally(results) };
+    const input = inputFor(asked, documents);
+    const results = survey(input, asked.cases, asked.earlier);
+    const outcomes = { was, is: tally(results) };
+    return { findings: findingsOf(input.scene, results, asked.cases), more: { outcomes } };
   } catch {
     // A rule that closes a circle, or a layer that has no shape of its own.
     return null;
@@ -63,53 +57,39 @@ function tried(asked: AdviceAsked, mend: Mend): { findings: Finding[]; outcomes:
 }
 
 /** The files beside those of the scene that mends of a finding are tried with: without their pixels nothing is known of contrast. */
-export function filesTried({ project, scenes }: Documents, sceneId: string, finding: Finding): string[] {
-  const layer = scenes[sceneId]?.layers.find((l) => l.id === finding.layerId);
+export function filesTried({ project, scenes }: Documents, sceneId: string, finding: SceneFinding): string[] {
+  const layer = scenes[sceneId]?.layers.find((l) => l.id === finding.subject.id);
   const own = layer?.kind === 'picture' && project.pictures.find((p) => p.id === layer.picture);
   return own ? filesOf(akinTo(own, project.pictures)) : [];
 }
 
-/** How many of the changes that could mend a finding were tried. */
-export interface Progress {
-  tried: number;
-  of: number;
-}
-
 /**
- * What would mend a finding, the best first: every candidate is tried on all cases, and those are kept with which the
- * finding is gone on some case and less is wrong in all. Stops after each candidate to say how far it is.
+ * What would mend a finding of a scene, the best first: every candidate is tried on all cases. Stops before each to say how
+ * far it is.
  */
-export function* advising(asked: AdviceAsked, finding: Finding, most = 6): Generator<Progress, Advice[]> {
+export function* advising(
+  asked: AdviceAsked,
+  finding: SceneFinding,
+  most = 6,
+): Generator<Progress, Advice[]> {
   const { documents, sceneId, cases, newId } = asked;
   const scene = documents.scenes[sceneId]!;
   const input = inputFor(asked, documents);
   const earlier = surveyAgain(input, cases, asked.earlier ?? null);
   const results = resultsOf(earlier, cases);
-  const before = findingsOf(results, cases);
-  const total = score(before, cases);
   const was = tally(results);
-  const layer = scene.layers.find((l) => l.id === finding.layerId);
+  const layer = scene.layers.find((l) => l.id === finding.subject.id);
   const sick: Sick = { documents, scene, layer, finding, cases, input, results, newId };
-  const found: Advice[] = [];
-  const mends = candidates(sick);
-  for (const [i, mend] of mends.entries()) {
-    yield { tried: i, of: mends.length };
-    const after = tried({ ...asked, earlier }, mend);
-    if (!after) continue;
-    const gain = total - score(after.findings, cases);
-    const clears = openOn(finding) - openOn(after.findings.find((f) => f.id === finding.id));
-    if (clears <= 0 || gain <= 1e-9) continue;
-    const outcomes = { was, is: after.outcomes };
-    found.push({ ...mend, clears, costs: costsOf(before, after.findings, openOn), gain, outcomes });
-  }
-  return found.toSorted((a, b) => b.gain - a.gain).slice(0, most);
+  return yield* trying({
+    finding,
+    before: findingsOf(scene, results, cases),
+    weights: weightsOf(cases),
+    candidates: candidates(sick),
+    after: (mend) => after({ ...asked, earlier }, mend, was),
+    most,
+  });
 }
 
 /** Advice on one finding, without a stop in between. */
-export function advise(asked: AdviceAsked, finding: Finding, most?: number): Advice[] {
-  const steps = advising(asked, finding, most);
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return value;
-  }
-}
+export const advise = (asked: AdviceAsked, finding: SceneFinding, most?: number): Advice[] =>
+  runThrough(advising(asked, finding, most));

@@ -8,7 +8,7 @@ import { LAYER_ROLES } from '../scene/scene';
 import { turn } from '../screens/turn';
 import { survey, surveyCase } from '../survey/survey';
 import { because, causeOf } from './because';
-import { findingsOf } from './finding';
+import { findingsOf } from './scene';
 
 /** Of less is worse. */
 const LEAST: readonly MeasureName[] = ['clearance-safe', 'clearance-screen', 'contrast', 'letter-size'];
@@ -28,7 +28,7 @@ describe.each(['winter-splash', 'sign-in', 'notice'])('on %s every measure that 
     }),
   );
   const input = { ...demoInput(name), pixels: madeUpPixels(), limits };
-  const findings = findingsOf(survey(input, cases), cases);
+  const findings = findingsOf(input.scene, survey(input, cases), cases);
 
   it.each(MEASURES)('says why, with its figure and the part of a rule: %s', (measure) => {
     const found = findings.filter((f) => f.measure === measure);
@@ -38,12 +38,12 @@ describe.each(['winter-splash', 'sign-in', 'notice'])('on %s every measure that 
       const why = because(input, finding, cases);
       const all = steps(why).map((s) => s.reason);
       expect(all.length).toBeGreaterThan(1);
-      expect(all[0]!.text).toContain(sayValue(measure, finding.worst.breach.value));
+      expect(all[0]!.text).toContain(sayValue(measure, finding.worst.value));
       for (const { text } of all) {
         expect(text).not.toMatch(/undefined|NaN|null|\[object/);
         expect(text.trim()).toMatch(/[.:]$/);
       }
-      if (!(measure === 'contrast' || measure === 'overlap' || finding.worst.breach.value === 0))
+      if (!(measure === 'contrast' || measure === 'overlap' || finding.worst.value === 0))
         expect([measure, causeOf(why, measure)?.layerId !== undefined]).toEqual([measure, true]);
     }
   });
@@ -56,8 +56,8 @@ it('letters that a font lacks are named, and lead to the type of the text', () =
   if (note.kind !== 'text') throw new Error('It is a text');
   note.text = 'Fähre 港 港';
   const limits: Limit[] = [{ measure: 'missing-letters', role: 'text', max: 0, outcome: 'warn' }];
-  const [finding] = findingsOf(survey({ ...input, scene, limits }, cases), cases);
-  expect(finding).toMatchObject({ id: 'note missing-letters', worst: { breach: { value: 2 } } });
+  const [finding] = findingsOf(scene, survey({ ...input, scene, limits }, cases), cases);
+  expect(finding).toMatchObject({ id: 'note missing-letters', worst: { value: 2 } });
   const why = because({ ...input, scene, limits }, finding!, cases);
   expect(why.because[0]!.text).toContain(
     'Its font has no “\u2068ä\u2069” and “\u2068港\u2069”: a box is drawn for each.',

@@ -1,7 +1,6 @@
 import { explain } from '../explain/figure';
 import { capitalised } from '../words/words';
 import { reason, steps, type AskedFigure, type Reason } from '../explain/reason';
-import { sayFigure, sayLimit } from '../measure/words';
 import type { LayerMeasure, MeasureName } from '../measure/limit';
 import { SIDES, type PerSide, type Side } from '../geometry/rect';
 import type { Case } from '../screens/cases';
@@ -56,17 +55,21 @@ const WHOLE: Record<Exclude<MeasureName, LayerMeasure>, string> = {
     'In the dark the background shows its light file on a dark ground, or a dark file on a light one.',
 };
 
+/** What of a finding of a scene is explained. */
+interface Explained extends Pick<Finding, 'subject' | 'said'> {
+  worst: { caseId: string; limit: { measure: MeasureName } };
+}
+
 /** Why a finding is there: the chain from its limit down to the parts of rules, on the case where it is worst. */
-export function because(input: SurveyInput, finding: Finding, cases: readonly Case[]): Reason {
-  const { caseId, breach } = finding.worst;
+export function because(input: SurveyInput, finding: Explained, cases: readonly Case[]): Reason {
+  const { caseId, limit } = finding.worst;
+  const { measure } = limit;
   const c = cases.find((one) => one.id === caseId)!;
-  const figure = capitalised(sayFigure(breach.limit.measure, breach.value));
-  const said = `${figure}; accepted is ${sayLimit(breach.limit)}.`;
-  const { measure } = breach.limit;
+  const said = `${capitalised(finding.said)}.`;
   if (measure in WHOLE) return reason(said, [reason(WHOLE[measure as keyof typeof WHOLE])]);
   const name = FIGURE_OF_MEASURE[measure as LayerMeasure];
-  const side = sideOf(surveyCase(input, c), finding.layerId, breach.limit.measure);
-  return reason(said, [explain(input, c, finding.layerId, { name, side })]);
+  const side = sideOf(surveyCase(input, c), finding.subject.id, measure);
+  return reason(said, [explain(input, c, finding.subject.id, { name, side })]);
 }
 
 /** Measures of where and how large a layer is, which its box decides rather than how it is drawn in there. */

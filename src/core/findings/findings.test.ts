@@ -6,7 +6,9 @@ import type { Case } from '../screens/cases';
 import { survey, type PictureResult, type SurveyInput } from '../survey/survey';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { casesOf } from '../screens/cases';
-import { findingsOf, score } from './finding';
+import { weightsOf } from '../screens/weights';
+import { score } from './finding';
+import { findingsOf } from './scene';
 
 /** Twelve screens of all shapes, in every orientation. */
 const cases: Case[] = casesOf(
@@ -88,7 +90,8 @@ describe('findings of random scenes', () => {
     fc.assert(
       fc.property(scene, (layers) => {
         const input: SurveyInput = inputOf(layers, pictures);
-        const found = (limits: Limit[]) => findingsOf(survey({ ...input, limits }, cases), cases);
+        const found = (limits: Limit[]) =>
+          findingsOf(input.scene, survey({ ...input, limits }, cases), cases);
         const values = survey(input, cases).map(({ id, layers: drawn, regions }) => {
           const photo = drawn.find((l) => l.id === 'photo') as PictureResult;
           const of = (m: MeasureName) => RASTER[m]!(photo, regions.screen);
@@ -108,9 +111,9 @@ describe('findings of random scenes', () => {
           const tight = beyond.with(i, limit(measure, widest.middle));
           const [finding, ...others] = found(tight);
           expect(others).toEqual([]);
-          expect(finding).toMatchObject({ layerId: 'photo', measure, outcome: 'fail' });
+          expect(finding).toMatchObject({ subject: { id: 'photo' }, measure, outcome: 'fail' });
           const expected = values.filter((v) => v[measure] > widest.middle).map((v) => v.id);
-          expect(finding!.on.map((f) => f.caseId).toSorted()).toEqual(expected.toSorted());
+          expect(finding!.cases.map((f) => f.caseId).toSorted()).toEqual(expected.toSorted());
         }
       }),
       { numRuns: 40 },
@@ -123,16 +126,17 @@ describe('a finding', () => {
     pictureLayer(fillScreen(), { id: 'photo', picture: 'photo', role: 'background', fit: fitOf('contain') }),
   ];
   const input = { ...inputOf(layers, pictures), limits: [limit('bare-screen', 0)] };
-  const of = (more: Partial<SurveyInput> = {}) => findingsOf(survey({ ...input, ...more }, cases), cases);
+  const of = (more: Partial<SurveyInput> = {}) =>
+    findingsOf(input.scene, survey({ ...input, ...more }, cases), cases);
 
   it('is one row for all its cases, with the worst of them and their weight', () => {
     const [one, ...others] = of();
     expect(others).toEqual([]);
-    const most = Math.max(...one!.on.map((f) => f.breach.by));
-    expect(one!.worst.breach.by).toBe(most);
+    const most = Math.max(...one!.cases.map((f) => f.by));
+    expect(one!.cases.find((f) => f.caseId === one!.worst.caseId)!.by).toBe(most);
     expect(one!.weight).toBeGreaterThan(0.5);
     expect(one!.weight).toBeLessThanOrEqual(1 + 1e-9);
-    expect(score(of(), cases)).toBeGreaterThan(0);
+    expect(score(of(), weightsOf(cases))).toBeGreaterThan(0);
   });
 
   it('that is accepted on its screens stays, counts no longer, and comes back on others', () => {
@@ -142,7 +146,7 @@ describe('a finding', () => {
     ];
     const [all] = of({ accepted: accept(screens) });
     expect(all).toMatchObject({ outcome: 'clear', accepted: 'As drawn', weight: 0 });
-    expect(score([all!], cases)).toBe(0);
+    expect(score([all!], weightsOf(cases))).toBe(0);
     const [some] = of({ accepted: accept(screens.slice(1)) });
     expect(some).toMatchObject({ outcome: 'fail', accepted: null });
     expect(some!.worst.caseId.startsWith(screens[0]!)).toBe(true);
@@ -150,8 +154,8 @@ describe('a finding', () => {
 
   it('says on how many cases it hinges on approximate figures', () => {
     const rough = cases.map((c) => ({ ...c, screen: { ...c.screen, approximate: ['insets'] } }));
-    const [one] = findingsOf(survey(input, rough), rough);
-    expect(one!.approximate).toBe(one!.on.length);
-    expect(of()[0]!.approximate).toBeLessThanOrEqual(one!.on.length);
+    const [one] = findingsOf(input.scene, survey(input, rough), rough);
+    expect(one!.approximate).toBe(one!.cases.length);
+    expect(of()[0]!.approximate).toBeLessThanOrEqual(one!.cases.length);
   });
 });

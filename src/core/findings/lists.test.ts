@@ -9,8 +9,7 @@ import { summarise, weightedTotals } from '../solve/summary';
 import { survey } from '../survey/survey';
 import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { byScreen } from './by-screen';
-import { causesOf } from './causes';
-import { findingsOf } from './finding';
+import { findingsOf, withParts } from './scene';
 
 const cases = distinctCases(casesOf(SCREENS, ['light', 'dark'])).map((c) => c.shown);
 const scene = [
@@ -32,14 +31,14 @@ const input = {
   limits: DEFAULT_LIMITS,
 };
 const results = survey(input, cases);
-const findings = findingsOf(results, cases);
+const findings = findingsOf(input.scene, results, cases);
 
 describe('findings by screen', () => {
   const list = byScreen(findings, cases);
   it('hold each finding on each of its cases once', () => {
-    const pairs = (from: { id: string; on: { caseId: string }[] }[]) =>
-      from.flatMap((f) => f.on.map((o) => `${f.id} on ${o.caseId}`)).toSorted();
-    const listed = list.flatMap((s) => s.found.map((f) => ({ id: f.finding.id, on: f.on })));
+    const pairs = (from: { id: string; cases: { caseId: string }[] }[]) =>
+      from.flatMap((f) => f.cases.map((o) => `${f.id} on ${o.caseId}`)).toSorted();
+    const listed = list.flatMap((s) => s.found.map((f) => ({ id: f.finding.id, cases: f.on })));
     expect(pairs(listed)).toEqual(pairs(findings));
     for (const { screen, found } of list)
       for (const { on } of found) for (const o of on) expect(o.caseId.startsWith(`${screen.id}.`)).toBe(true);
@@ -58,14 +57,14 @@ describe('findings by screen', () => {
 
 describe('causes', () => {
   it('lead to the rules of the layer that is at fault', () => {
-    const causes = causesOf(input, findings, cases);
+    const causes = withParts(input, findings, cases);
     const of = (measure: string) => causes.find((c) => c.measure === measure)?.part;
     expect(of('crop')).toMatchObject({ layerId: 'back', path: expect.arrayContaining(['fit']) as string[] });
     expect(of('share-width')).toMatchObject({
       layerId: 'mark',
       path: expect.arrayContaining(['placing', 'x']) as string[],
     });
-    for (const c of causes) expect(findings.find((f) => f.id === c.findingId)!.outcome).toBe(c.outcome);
+    expect(causes.map(({ part: _, ...f }) => f)).toEqual(findings);
   });
 });
 

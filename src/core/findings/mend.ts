@@ -7,7 +7,7 @@ import type { Case } from '../screens/cases';
 import type { CaseResult, PlacedResult, SurveyInput } from '../survey/survey';
 import type { Fit } from '../fit/rule';
 import { withoutIdleShape, type Placing } from '../placing/rule';
-import type { Finding } from './finding';
+import type { SceneFinding } from './scene';
 
 /** A change that may clear a finding, as a patch over all documents. */
 export interface Mend {
@@ -22,7 +22,7 @@ export interface Sick {
   scene: Scene;
   /** the layer that the finding is on; absent for a bar or the scene */
   layer?: Layer | undefined;
-  finding: Finding;
+  finding: SceneFinding;
   cases: readonly Case[];
   input: SurveyInput;
   /** of every case, as it is now */
@@ -42,7 +42,7 @@ export const pictureOf = ({ documents }: Sick, layer: PictureLayer): Picture | u
 /** The layer as it was drawn on each case. */
 export const drawnOn = ({ results, finding }: Sick): PlacedResult[] =>
   results.flatMap((r) => {
-    const layer = r.layers.find((l) => l.id === finding.layerId);
+    const layer = r.layers.find((l) => l.id === finding.subject.id);
     return layer && layer.kind !== 'ground' ? [layer] : [];
   });
 
@@ -61,7 +61,7 @@ export function sceneMend(sick: Sick, label: string, recipe: (scene: Scene) => S
 export const layerMend = (sick: Sick, label: string, recipe: (layer: Layer) => Layer): Mend[] =>
   sceneMend(sick, label, (scene) => ({
     ...scene,
-    layers: scene.layers.map((l) => (l.id === sick.finding.layerId ? recipe(l) : l)),
+    layers: scene.layers.map((l) => (l.id === sick.finding.subject.id ? recipe(l) : l)),
   }));
 
 /** Changes the usual rule and every rule that differs alike. */

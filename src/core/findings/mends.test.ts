@@ -7,7 +7,7 @@ import { isPlaced } from '../scene/scene';
 import { survey } from '../survey/survey';
 import { fitOf } from '../scene/when';
 import { filesTried } from './advise';
-import { findingsOf, type Finding } from './finding';
+import { findingsOf, type SceneFinding } from './scene';
 import type { Sick } from './mend';
 import { candidates } from './mends/all';
 
@@ -23,10 +23,10 @@ function sick(sceneId: string, documents = demo): Sick[] {
   const input = { ...demoInput(sceneId), scene, pictures: documents.project.pictures, pixels };
   const results = survey(input, cases);
   let made = 0;
-  return findingsOf(results, cases).map((finding) => ({
+  return findingsOf(scene, results, cases).map((finding) => ({
     documents,
     scene,
-    layer: scene.layers.find((l) => l.id === finding.layerId),
+    layer: scene.layers.find((l) => l.id === finding.subject.id),
     finding,
     cases,
     input,
@@ -125,7 +125,7 @@ it('a picture that is held otherwise in portrait is held anew by each rule', () 
 it('files that a mend may take are known beforehand, so that their pixels can be', () => {
   const documents = demoDocuments((id) => demoRenditions(id, (i) => `${id} ${i}`));
   const of = (layerId: string) =>
-    filesTried(documents, 'winter-splash', { layerId, measure: 'enlargement' } as Finding).toSorted();
+    filesTried(documents, 'winter-splash', { subject: { id: layerId } } as SceneFinding).toSorted();
   expect(of('harbour')).toEqual([
     'harbour-large 0',
     'harbour-large 1',
@@ -151,7 +151,7 @@ it('a larger picture of the same drawing has to show what the one before had to'
   const mend = candidates(finding).find((m) => m.label.startsWith('Show “Harbour, large” instead'))!;
   const after = applyPatch(demo, mend.patch);
   const lost = (documents: typeof demo) =>
-    sick('winter-splash', documents).find((s) => s.finding.id === 'harbour keep-lost')?.finding.on.length;
+    sick('winter-splash', documents).find((s) => s.finding.id === 'harbour keep-lost')?.finding.cases.length;
   expect(lost(demo)).toBeGreaterThan(0);
   expect(lost(after)).toBe(lost(demo));
 });

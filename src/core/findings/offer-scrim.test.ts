@@ -7,7 +7,7 @@ import { survey, surveyInput } from '../survey/survey';
 import { demo, demoCases } from '../../../demo/testing';
 import { middleOf, pictureLayer, pictureOf } from '../testing/scenes';
 import { advise, type AdviceAsked } from './advise';
-import { findingsOf } from './finding';
+import { findingsOf } from './scene';
 import { offerScrim } from './offer-scrim';
 
 const cases = demoCases.filter((_, i) => i % 16 < 2);
@@ -60,7 +60,9 @@ describe('the offer of a scrim', () => {
       return l.kind === 'picture' ? l.measures.contrast! : 0;
     });
     expect(Math.min(...contrasts)).toBe(offer.reaches);
-    expect(findingsOf(results, cases).map((f) => f.measure)).not.toContain('overlap');
+    expect(findingsOf(after.scenes[before.sceneId]!, results, cases).map((f) => f.measure)).not.toContain(
+      'overlap',
+    );
   });
 
   it('is the scrim of the mend, to the last step of its alpha', () => {
@@ -69,13 +71,15 @@ describe('the offer of a scrim', () => {
       surveyInput(before.documents, before.documents.scenes[before.sceneId]!, before.outside),
       cases,
     );
-    const finding = findingsOf(results, cases).find((f) => f.measure === 'contrast')!;
+    const finding = findingsOf(before.documents.scenes[before.sceneId]!, results, cases).find(
+      (f) => f.measure === 'contrast',
+    )!;
     const mend = advise(before, finding).find((m) => m.label.includes('scrim'))!;
     const colourOf = (patch: Parameters<typeof applyPatch>[1]) =>
       applyPatch(before.documents, patch).scenes[before.sceneId]!.layers.flatMap((l) =>
         l.kind === 'panel' ? [l.colour] : [],
       );
-    const offer = offerScrim(before, 'it', finding.worst.breach.limit.min!)!;
+    const offer = offerScrim(before, 'it', finding.worst.limit.min!)!;
     expect(colourOf(offer.patch)).toEqual(colourOf(mend.patch));
   });
 
@@ -86,7 +90,9 @@ describe('the offer of a scrim', () => {
       surveyInput(before.documents, before.documents.scenes[before.sceneId]!, before.outside),
       cases,
     );
-    const finding = findingsOf(results, cases).find((f) => f.measure === 'contrast')!;
+    const finding = findingsOf(before.documents.scenes[before.sceneId]!, results, cases).find(
+      (f) => f.measure === 'contrast',
+    )!;
     expect(advise(before, finding).map((m) => m.label)).toEqual([]);
   });
 

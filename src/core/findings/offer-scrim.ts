@@ -1,9 +1,10 @@
 import { diff, type Patch } from '../patch/patch';
 import { isPlaced } from '../scene/scene';
 import { survey, surveyInput, type CaseResult } from '../survey/survey';
-import { openOn, type AdviceAsked } from './advise';
+import type { AdviceAsked } from './advise';
 import { costsOf } from './costs';
-import { findingsOf, type Finding } from './finding';
+import { openOn } from './finding';
+import { findingsOf, type SceneFinding } from './scene';
 import { withScrim } from './mends/colours';
 
 /** A scrim that was tried on all cases. */
@@ -19,7 +20,7 @@ export interface ScrimOffer {
   /** lays it, over all documents; empty where none is needed */
   patch: Patch;
   /** findings that are new with it or on more cases, with how many more */
-  costs: { finding: Finding; more: number }[];
+  costs: { finding: SceneFinding; more: number }[];
 }
 
 /** The least contrast of a layer on any case; Infinity where it is measured on none. */
@@ -52,6 +53,6 @@ export function offerScrim(asked: AdviceAsked, layerId: string, least: number): 
   const after = survey(surveyInput(changed, laid.scene, outside), cases, earlier);
   const reaches = leastContrast(after, layerId);
   if (reaches < least) return null;
-  const costs = costsOf(findingsOf(before, cases), findingsOf(after, cases), openOn);
+  const costs = costsOf(findingsOf(scene, before, cases), findingsOf(laid.scene, after, cases), openOn);
   return { colour, alpha, caseId, reaches, patch: diff(documents, changed), costs };
 }

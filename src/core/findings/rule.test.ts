@@ -4,7 +4,7 @@ import { ruleOf } from './rule';
 
 const breach = (measure: Limit['measure'], value: number): Breach => {
   const limit: Limit = { measure, role: 'logo', min: 0.2, max: 0.6, outcome: 'warn' };
-  return { layerId: 'emblem', limit, value, by: Math.max(0.2 - value, value - 0.6) };
+  return { subjectId: 'emblem', limit, value, by: Math.max(0.2 - value, value - 0.6) };
 };
 
 describe('what is wrong', () => {

@@ -1,6 +1,5 @@
-import type { Breach } from '../measure/judge';
+import type { Bounds } from '../measure/judge';
 import type { MeasureName } from '../measure/limit';
-import type { Finding } from './finding';
 
 interface Rule {
   id: string;
@@ -58,13 +57,16 @@ const ENDS: Partial<Record<MeasureName, { under: Rule; over: Rule }>> = {
   },
 };
 
+interface Broken {
+  limit: Bounds & { measure: MeasureName };
+  value: number;
+}
+
 /** What is wrong, as exactly as it can be said of all of these: breaches of one measure, at least one. */
-export function ruleOf(breaches: readonly Breach[]): Rule {
+export function ruleOf(breaches: readonly Broken[]): Rule {
   const { measure } = breaches[0]!.limit;
   const ends = ENDS[measure];
   const under = breaches.filter(({ limit, value }) => limit.min !== undefined && value < limit.min).length;
   if (!ends || (under > 0 && under < breaches.length)) return RULES[measure];
   return under > 0 ? ends.under : ends.over;
 }
-
-export const ruleOfFinding = ({ on }: Finding): Rule => ruleOf(on.map((f) => f.breach));

@@ -1,34 +1,26 @@
-import { openOn } from '../findings/advise';
 import { costsOf } from '../findings/costs';
-import { findingsOf, type Finding } from '../findings/finding';
-import type { Outcome } from '../measure/judge';
+import { openOn, score } from '../findings/finding';
+import { findingsOf, type SceneFinding } from '../findings/scene';
+import { runThrough, trying, type Helps, type Progress } from '../findings/trying';
 import { Documents } from '../project/documents';
 import { applyPatch, sameJson } from '../patch/patch';
 import type { Scene } from '../scene/scene';
 import { resultsOf, surveyAgain } from '../survey/again';
 import type { Earlier } from '../survey/earlier';
 import { survey, surveyInput } from '../survey/survey';
-import { findInLaunch, launchFindings, openCases, type LaunchAsked, type LaunchFinding } from './findings';
+import { findInLaunch, launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
+import { weightsOf } from '../screens/weights';
 import type { LaunchMend } from './mend-kit';
 import { LAUNCH_MENDERS } from './mends';
 
 /** A mend that was tried on all cases. */
-export interface LaunchAdvice extends LaunchMend {
-  /** number of cases on which the finding is gone, of those on which it was */
-  clears: number;
-  /** other findings of the launch that are new or on more cases, with how many more */
-  costs: { finding: LaunchFinding; more: number }[];
-  /** the same of the scenes themselves, what is so on most cases first; scenes in which nothing gets worse are left out */
-  sceneCosts: { scene: Scene; costs: { finding: Finding; more: number }[] }[];
-}
-
-interface Tried {
-  documents: Documents;
-  findings: LaunchFinding[];
+export interface LaunchAdvice extends LaunchMend, Helps<LaunchFinding> {
+  /** what gets worse in the scenes themselves, what is so on most cases first; scenes in which nothing does are left out */
+  sceneCosts: { scene: Scene; costs: Helps<SceneFinding>['costs'] }[];
 }
 
 /** The documents and the findings after a mend; `null` where the launch cannot be drawn with it. */
-function tried(asked: LaunchAsked, mend: LaunchMend): Tried | null {
+function tried(asked: LaunchAsked, mend: LaunchMend) {
   const parsed = Documents.safeParse(applyPatch(asked.documents, mend.patch));
   const launch = parsed.data?.project.launches?.find((l) => l.id === asked.launch.id);
   if (!parsed.success || !launch) return null;
@@ -41,37 +33,32 @@ function tried(asked: LaunchAsked, mend: LaunchMend): Tried | null {
   }
 }
 
-const casesOf = (f: LaunchFinding | undefined) => (f ? openCases(f).length : 0);
-
-const sum = (numbers: readonly number[]) => numbers.reduce((a, b) => a + b, 0);
-
-/** What one case counts: a failure twice. */
-const weigh = ({ outcome }: { outcome: Outcome }) => (outcome === 'fail' ? 2 : 1);
-
-/** How much is wrong in all: cases of each finding on which it is not accepted, failures twice. */
-const score = (findings: readonly LaunchFinding[]) => sum(findings.flatMap((f) => openCases(f).map(weigh)));
-
 /** Which scenes a mend changes, and what it makes worse in each; one that it adds has nothing before it. */
 function createSceneCosts({ documents, cases, outside }: LaunchAsked) {
   const inputOf = (d: Documents, scene: Scene) => surveyInput(d, scene, outside);
-  const known = new Map<string, { findings: Finding[]; earlier: Earlier }>();
+  const weights = weightsOf(cases);
+  const known = new Map<string, { findings: SceneFinding[]; earlier: Earlier }>();
   const before = (scene: Scene) => {
     const was = known.get(scene.id);
     if (was) return was;
     const earlier = surveyAgain(inputOf(documents, scene), cases, null);
-    const entry = { findings: findingsOf(resultsOf(earlier, cases), cases), earlier };
+    const entry = { findings: findingsOf(scene, resultsOf(earlier, cases), cases), earlier };
     known.set(scene.id, entry);
     return entry;
   };
-  return (after: Documents): LaunchAdvice['sceneCosts'] =>
-    Object.values(after.scenes).flatMap((scene) => {
+  return (after: Documents) => {
+    let dear = 0;
+    const sceneCosts = Object.values(after.scenes).flatMap((scene) => {
       const was = documents.scenes[scene.id];
       if (!was || sameJson(was, scene)) return [];
       const { findings, earlier } = before(was);
-      const now = findingsOf(survey(inputOf(after, scene), cases, earlier), cases);
+      const now = findingsOf(scene, survey(inputOf(after, scene), cases, earlier), cases);
+      dear += Math.max(0, score(now, weights) - score(findings, weights));
       const costs = costsOf(findings, now, openOn).toSorted((a, b) => b.more - a.more);
       return costs.length > 0 ? [{ scene, costs }] : [];
     });
+    return { sceneCosts, dear };
+  };
 }
 
 /** Whether a window of the system no longer draws something that it drew: nobody can do there what is asked for. */
@@ -80,31 +67,35 @@ const leavesOut = (before: readonly LaunchFinding[], after: readonly LaunchFindi
 
 /**
  * What would mend a finding of a launch: changes with which it is gone somewhere and less is wrong with the launch in
- * all. First those that help most, less what they cost in the scenes.
+ * all. First those that help most, less what they cost in the scenes. Stops before each to say how far it is.
  */
-export function launchAdvice(
+export function* launchAdvising(
   asked: LaunchAsked,
   finding: LaunchFinding,
   newId: () => string,
   most = 6,
-): LaunchAdvice[] {
+): Generator<Progress, LaunchAdvice[]> {
   const { findings: before, kept } = findInLaunch(asked);
-  const total = score(before);
   const sceneCostsOf = createSceneCosts(asked);
-  return LAUNCH_MENDERS[finding.rule]({ ...asked, finding, newId })
-    .flatMap((mend) => {
-      const after = tried({ ...asked, earlier: kept }, mend);
-      if (!after || leavesOut(before, after.findings)) return [];
-      const gain = total - score(after.findings);
-      const clears = casesOf(finding) - casesOf(after.findings.find((f) => f.id === finding.id));
-      if (gain <= 0 || clears <= 0) return [];
-      const costs = costsOf(before, after.findings, casesOf);
-      const sceneCosts = sceneCostsOf(after.documents);
-      const inScenes = sceneCosts.flatMap((s) => s.costs);
-      const dear = sum(inScenes.map(({ finding: f, more }) => weigh(f) * more));
-      return [{ advice: { ...mend, clears, costs, sceneCosts }, gain: gain - dear }];
-    })
-    .toSorted((a, b) => b.gain - a.gain)
-    .slice(0, most)
-    .map(({ advice }) => advice);
+  return yield* trying({
+    finding,
+    before,
+    weights: weightsOf(asked.cases),
+    candidates: LAUNCH_MENDERS[finding.measure]({ ...asked, finding, newId }),
+    after: (mend) => {
+      const now = tried({ ...asked, earlier: kept }, mend);
+      if (!now || leavesOut(before, now.findings)) return null;
+      const { sceneCosts, dear } = sceneCostsOf(now.documents);
+      return { findings: now.findings, more: { sceneCosts }, dear };
+    },
+    most,
+  });
 }
+
+/** Advice on one finding of a launch, without a stop in between. */
+export const launchAdvice = (
+  asked: LaunchAsked,
+  finding: LaunchFinding,
+  newId: () => string,
+  most?: number,
+): LaunchAdvice[] => runThrough(launchAdvising(asked, finding, newId, most));

@@ -1,39 +1,39 @@
-import { isMore } from '../measure/accept';
-import { byOutcome, worse, type Outcome } from '../measure/judge';
+import { reason, type Reason } from '../explain/reason';
+import { inOrder, sumUp, type Finding, type JudgedOn } from '../findings/finding';
+import { coversCase } from '../measure/accept';
+import { Breach, gravestBreach } from '../measure/judge';
+import { targetsOf, type Launch } from '../project/launch';
+import {
+  LAUNCH_LIMITS,
+  LAUNCH_RULES,
+  LAUNCH_WORDS,
+  launchBounds,
+  type LaunchAcceptance,
+  type LaunchBounds,
+  type LaunchRule,
+} from '../project/launch-limits';
 import type { Case } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
 import { weightsOf } from '../screens/weights';
+import { runThrough } from '../findings/trying';
+import { capitalised } from '../words/words';
 import { faultKey, type LaunchFault } from './fault';
 import { createFaults, type LaunchKept, type Launched } from './faults';
-import { targetsOf, type Launch } from '../project/launch';
-import { LAUNCH_RULES, launchOutcome, type LaunchAcceptance } from '../project/launch-limits';
 
-/** One case on which a finding holds. */
-export interface LaunchFoundOn {
-  caseId: string;
-  value: number;
-  outcome: Outcome;
-  /** why it is taken as it is there, where somebody has said so; it then does not count */
-  accepted?: string;
-}
-
-export interface LaunchFinding extends Omit<LaunchFault, 'value' | 'say' | 'target'> {
-  id: string;
-  /** the worst of the cases on which it is not accepted */
-  outcome: Outcome;
-  worst: {
+/** One thing that is wrong between the tap and the first screen. */
+export interface LaunchFinding extends Finding {
+  source: 'launch';
+  rule: LaunchRule;
+  measure: LaunchRule;
+  /** of the stage, or of the earlier one of two */
+  stage: number;
+  /** of a layer, a picture or a bar, where there may be several */
+  about: string;
+  worst: Finding['worst'] & {
     caseId: string;
-    value: number;
     /** of the target whose first window it is, where a screen has several by the version of its system */
     target?: string | null;
-    said: string;
-    because: string[];
   };
-  on: LaunchFoundOn[];
-  /** how much of all weight the cases have on which it is not accepted, 0..1 */
-  weight: number;
-  /** the reason for which it is accepted, where it is on all of its cases */
-  accepted: string | null;
 }
 
 export interface LaunchAsked extends Launched {
@@ -55,80 +55,110 @@ export const acceptsFinding = (
   { stages }: Launch,
 ): boolean => rule === found.rule && about === found.about && stage === stages[found.stage]?.id;
 
-const acceptedOn = (launch: Launch, fault: LaunchFault, { id, screen }: Case) =>
+const acceptedOn = (launch: Launch, fault: LaunchFault, b: Breach<LaunchBounds>, { id, screen }: Case) =>
   launch.accepted?.find(
-    ({ given, ...a }) =>
-      a.screens.includes(screen.id) &&
-      acceptsFinding(a, fault, launch) &&
-      (!given || given.some((g) => g.case === id && !isMore(fault.value, g.value))),
+    (a) => acceptsFinding(a, fault, launch) && coversCase(a, b, { caseId: id, screenId: screen.id }),
   )?.reason;
 
-/** The cases on which a finding is not accepted. */
-export const openCases = ({ on }: LaunchFinding): LaunchFoundOn[] => on.filter((f) => !f.accepted);
-
-/** The worst case in words, and for which versions of the system it is so. */
-function saidOfWorst({ say, target }: LaunchFault) {
-  const { said, because } = say();
-  if (target === undefined) return { said, because };
-  const versions = target?.versions
-    ? `This is so for ${target.name}, ${target.versions}.`
-    : 'This is so for the other versions of the system.';
-  return { said, because: [versions, ...because], target: target?.id ?? null };
+/** For which versions of the system the worst case is so; none where it is so for all. */
+function ofVersions({ target }: LaunchFault): string[] {
+  if (target === undefined) return [];
+  return [
+    target?.versions
+      ? `This is so for ${target.name}, ${target.versions}.`
+      : 'This is so for the other versions of the system.',
+  ];
 }
 
-interface Found extends LaunchFoundOn {
+interface Found extends JudgedOn<LaunchBounds> {
   fault: LaunchFault;
 }
 
-function findingOf(id: string, all: readonly Found[], weights: ReadonlyMap<string, number>): LaunchFinding {
+function findingOf(
+  { documents, launch }: Launched,
+  id: string,
+  all: readonly Found[],
+  weights: ReadonlyMap<string, number>,
+): LaunchFinding {
   const { rule, stage, about } = all[0]!.fault;
-  const open = all.filter((f) => !f.accepted);
-  const { caseId, value, fault } = (open.length > 0 ? open : all).reduce((worst, f) =>
-    f.value > worst.value ? f : worst,
-  );
+  const { gravest, common } = sumUp<LaunchBounds, Found>(all, weights);
+  const { target } = gravest.fault;
+  const { id: stageId, scene } = launch.stages[stage]!;
   return {
     id,
+    source: 'launch',
+    in: { id: launch.id, name: launch.name },
+    subject: { id: stageId, name: documents.scenes[scene]!.name },
     rule,
+    word: LAUNCH_WORDS[rule],
+    measure: rule,
     stage,
     about,
-    outcome: open.reduce<Outcome>((o, f) => worse(o, f.outcome), 'clear'),
-    worst: { caseId, value, ...saidOfWorst(fault) },
-    on: all.map(({ fault: _, ...on }) => on),
-    weight: open.reduce((sum, f) => sum + (weights.get(f.caseId) ?? 0), 0),
-    accepted: open.length === 0 ? all[0]!.accepted! : null,
+    ...common,
+    worst: { ...common.worst, ...(target !== undefined && { target: target?.id ?? null }) },
+    said: gravest.fault.say().said,
+    hingesOn: [],
+    approximate: 0,
   };
 }
 
-/** What is wrong with a launch over all cases: gravest first, then in the order of the rules; what is accepted comes last. */
-export function findInLaunch(asked: LaunchAsked): LaunchFound {
+/** What is wrong on each case, by the finding that it belongs to. */
+function* faultsBy(
+  asked: LaunchAsked,
+  on: (c: Case) => LaunchFault[],
+): Generator<number, Map<string, Found[]>> {
   const { launch, cases } = asked;
-  const faults = createFaults(asked, asked.earlier ?? null);
-  const weights = weightsOf(cases);
   const found = new Map<string, Found[]>();
   // Screens that are drawn alike may have different first windows.
   const firstWindows = ({ screen }: Case) =>
     targetsOf(launch, screen)
       .map((t) => t?.id ?? '')
       .join(' ');
+  const bounds = new Map(LAUNCH_RULES.map((rule) => [rule, launchBounds(launch, rule)]));
+  let through = 0;
   for (const { shown, alike } of distinctCases(cases, firstWindows)) {
-    for (const fault of faults.on(shown)) {
-      const { rule, value } = fault;
-      const outcome = launchOutcome(launch, rule, value);
-      if (outcome === 'clear') continue;
+    for (const fault of on(shown)) {
       const id = faultKey(fault);
+      const breach = gravestBreach(id, bounds.get(fault.rule)!, fault.value);
+      if (!breach) continue;
       const group = found.get(id) ?? [];
       found.set(id, group);
       for (const c of [shown, ...alike]) {
-        const accepted = acceptedOn(launch, fault, c);
-        group.push({ caseId: c.id, value, outcome, fault, ...(accepted !== undefined && { accepted }) });
+        const accepted = acceptedOn(launch, fault, breach, c);
+        const own = new Breach(id, breach.limit, breach.value, breach.by, accepted);
+        group.push({ caseId: c.id, breach: own, fault });
       }
     }
+    through += 1 + alike.length;
+    yield through;
   }
-  const order = (f: LaunchFinding) => LAUNCH_RULES.indexOf(f.rule);
-  const findings = [...found]
-    .map(([id, all]) => findingOf(id, all, weights))
-    .toSorted((a, b) => byOutcome(a.outcome, b.outcome) || order(a) - order(b) || b.weight - a.weight);
-  return { findings, kept: faults.kept() };
+  return found;
 }
 
+/**
+ * What is wrong with a launch over all cases: gravest first, then in the order of the rules; what is accepted comes last.
+ * Stops now and then to say how many cases it has been through.
+ */
+export function* findingInLaunch(asked: LaunchAsked): Generator<number, LaunchFound> {
+  const faults = createFaults(asked, asked.earlier ?? null);
+  const found = yield* faultsBy(asked, faults.on);
+  const weights = weightsOf(asked.cases);
+  const findings = [...found].map(([id, all]) => findingOf(asked, id, all, weights));
+  return { findings: inOrder(findings, (f) => LAUNCH_RULES.indexOf(f.measure)), kept: faults.kept() };
+}
+
+export const findInLaunch = (asked: LaunchAsked): LaunchFound => runThrough(findingInLaunch(asked));
+
 export const launchFindings = (asked: LaunchAsked): LaunchFinding[] => findInLaunch(asked).findings;
+
+/** Why a finding of a launch is there, on the case where it is worst. */
+export function launchBecause(asked: LaunchAsked, finding: LaunchFinding): Reason {
+  const c = asked.cases.find((one) => one.id === finding.worst.caseId)!;
+  const all = createFaults(asked, asked.earlier ?? null).on(c);
+  const fault = all.find((f) => faultKey(f) === finding.id);
+  const because = fault ? [...ofVersions(fault), ...fault.say().because] : [];
+  return reason(
+    `${capitalised(finding.said)}.`,
+    [...because, LAUNCH_LIMITS[finding.measure].reason].map((text) => reason(text)),
+  );
+}

@@ -4,14 +4,16 @@ import { halfWide } from '../testing/fonts';
 import { pictureOf, SCREENS } from '../testing/scenes';
 import { casesOf } from '../screens/cases';
 import { distinctCases } from '../screens/likeness';
+import { openCases } from '../findings/finding';
+import { gravestBreach } from '../measure/judge';
 import { launchAdvice } from './advice';
-import { launchFindings, openCases, type LaunchAsked, type LaunchFinding } from './findings';
+import { launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
 import { Launch, targetOf, type Target } from '../project/launch';
 import {
   LAUNCH_LIMITS,
   LAUNCH_RULES,
   launchLimit,
-  launchOutcome,
+  launchBounds,
   withLaunchLimit,
 } from '../project/launch-limits';
 
@@ -40,7 +42,8 @@ describe('limits of a launch', () => {
     fc.assert(
       fc.property(fc.constantFrom(...LAUNCH_RULES), limit, (rule, own) => {
         const judge = (value: number, { warn, fail } = own) =>
-          launchOutcome({ limits: { [rule]: { warn, fail } } }, rule, value);
+          gravestBreach('', launchBounds({ limits: { [rule]: { warn, fail } } }, rule), value)?.limit
+            .outcome ?? 'clear';
         for (const end of ['fail', 'warn'] as const) {
           const at = own[end];
           if (at === null) continue;
@@ -79,13 +82,13 @@ describe('limits of a launch', () => {
       asked(() => {}),
       'jump',
     );
-    const values = usual.on.map((o) => o.value);
+    const values = usual.cases.map((o) => o.value);
     const loose = asked((l) => (l.limits = { jump: { warn: Math.max(...values), fail: null } }));
     expect(launchFindings(loose).filter((f) => f.id === usual.id)).toEqual([]);
     const tight = asked((l) => (l.limits = { jump: { warn: null, fail: Math.min(...values) - 0.001 } }));
     const found = launchFindings(tight).find((f) => f.id === usual.id)!;
-    expect(found.on.length).toBeGreaterThanOrEqual(usual.on.length);
-    expect(new Set(found.on.map((o) => o.outcome))).toEqual(new Set(['fail']));
+    expect(found.cases.length).toBeGreaterThanOrEqual(usual.cases.length);
+    expect(new Set(found.cases.map((o) => o.outcome))).toEqual(new Set(['fail']));
   });
 
   it('say from when on a splash is there for too long, whatever the loading takes', () => {
@@ -105,9 +108,9 @@ describe('a finding of a launch that is accepted', () => {
     asked(() => {}),
     'jump',
   );
-  const [first] = before.on;
+  const [first] = before.cases;
   const screenOf = (caseId: string) => cases.find((c) => c.id === caseId)!.screen.id;
-  const all = [...new Set(before.on.map((o) => screenOf(o.caseId)))];
+  const all = [...new Set(before.cases.map((o) => screenOf(o.caseId)))];
   const accepting = (screens: string[]) =>
     asked((l) => {
       const { rule, about, stage } = before;
@@ -119,7 +122,7 @@ describe('a finding of a launch that is accepted', () => {
     const of = accepting(all);
     const finding = found(of);
     expect(finding).toMatchObject({ accepted: 'it is meant so', outcome: 'clear', weight: 0 });
-    expect(finding.on.length).toBe(before.on.length);
+    expect(finding.cases.length).toBe(before.cases.length);
     expect(launchFindings(of).map(idOf).at(-1)).toBe(before.id);
     expect(launchAdvice(of, finding, () => 'new')).toEqual([]);
   });
@@ -128,7 +131,7 @@ describe('a finding of a launch that is accepted', () => {
     const finding = found(accepting([screenOf(first!.caseId)]));
     expect(finding.accepted).toBeNull();
     expect(openCases(finding).map((o) => o.caseId)).toEqual(
-      before.on.filter((o) => screenOf(o.caseId) !== screenOf(first!.caseId)).map((o) => o.caseId),
+      before.cases.filter((o) => screenOf(o.caseId) !== screenOf(first!.caseId)).map((o) => o.caseId),
     );
     expect(openCases(finding).map((o) => o.caseId)).toContain(finding.worst.caseId);
   });

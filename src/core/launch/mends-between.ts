@@ -97,7 +97,7 @@ function jumpFor(sick: SickLaunch, c: Case, target: Target | null) {
 /** The logo of the later stage where the earlier one leaves it, or the other way round, for each kind of window. */
 export const jump: LaunchMender = (sick) => {
   const { documents, launch, finding, cases } = sick;
-  const on = new Set(finding.on.map((o) => o.caseId));
+  const on = new Set(finding.cases.map((o) => o.caseId));
   const byTarget = new Map<Target | null, Case>();
   for (const c of cases.filter(({ id }) => on.has(id)))
     for (const target of targetsOf(launch, c.screen)) if (!byTarget.has(target)) byTarget.set(target, c);

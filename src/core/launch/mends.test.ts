@@ -5,7 +5,7 @@ import { filePixelsOf } from '../pixels/file';
 import type { Documents } from '../project/documents';
 import { applyPatch } from '../patch/patch';
 import { casesOf } from '../screens/cases';
-import { findingsOf } from '../findings/finding';
+import { findingsOf } from '../findings/scene';
 import { survey, surveyInput } from '../survey/survey';
 import { launchAdvice } from './advice';
 import { launchFindings, type LaunchAsked } from './findings';
@@ -65,9 +65,9 @@ describe('a fade that is cut short', () => {
 
   it('is found where the first stage goes before it is there', () => {
     const [finding] = only(of, 'fade-cut-short');
-    expect(finding).toMatchObject({ stage: 0, outcome: 'fail', on: { length: cases.length } });
+    expect(finding).toMatchObject({ stage: 0, outcome: 'fail', cases: { length: cases.length } });
     expect(finding!.worst.value).toBe(600);
-    expect(finding!.worst.said).toBe('its fade of 900 ms is cut off after 300 ms');
+    expect(finding!.said).toBe('its fade of 900 ms is cut off after 300 ms');
   });
 
   it('is mended by a shorter fade, or by none', () => {
@@ -94,7 +94,7 @@ describe('a layer that a window of the system does not draw', () => {
   it('is found, and named with what the window may hold', () => {
     const [finding] = only(of, 'outside-stage');
     expect(finding).toMatchObject({ stage: 0, about: 'photo', outcome: 'warn' });
-    expect(finding!.worst.said).toContain('Photo is not drawn as its rule says');
+    expect(finding!.said).toContain('Photo is not drawn as its rule says');
   });
 
   it('is hidden where the next stage has it already, and moved there where it has not', () => {
@@ -145,8 +145,8 @@ describe('a picture that jumps', () => {
     const [finding] = only(strict, 'jump');
     const countIn = (documents: LaunchAsked['documents'], sceneId: string) => {
       const input = surveyInput(documents, documents.scenes[sceneId]!, strict.outside);
-      const found = findingsOf(survey(input, strict.cases), strict.cases);
-      return found.find((f) => f.measure === 'share-width' && f.layerId === 'emblem')?.on.length ?? 0;
+      const found = findingsOf(input.scene, survey(input, strict.cases), strict.cases);
+      return found.find((f) => f.measure === 'share-width' && f.subject.id === 'emblem')?.cases.length ?? 0;
     };
     const advice = launchAdvice(strict, finding!, newId);
     expect(advice.some((a) => a.sceneCosts.length > 0)).toBe(true);
@@ -154,7 +154,7 @@ describe('a picture that jumps', () => {
       const mended = after(strict, patch).documents;
       for (const id of ['system-window', 'winter-splash']) {
         const here = sceneCosts.find((s) => s.scene.id === id)?.costs;
-        const said = here?.find((c) => c.finding.layerId === 'emblem');
+        const said = here?.find((c) => c.finding.subject.id === 'emblem');
         const more = countIn(mended, id) - countIn(strict.documents, id);
         expect(said?.more ?? 0).toBe(Math.max(0, more));
       }
@@ -196,7 +196,7 @@ describe('a flash', () => {
     expect(advice.map((a) => a.label)).toContain('Use the ground of Winter splash in System window too');
     for (const { patch, label } of advice.filter((a) => a.label.startsWith('Use'))) {
       const left = only(after(of, patch), 'flash').filter((f) => f.stage === 0);
-      expect([label, left.flatMap((f) => f.on).length]).toEqual([label, 0]);
+      expect([label, left.flatMap((f) => f.cases).length]).toEqual([label, 0]);
     }
   });
 });

@@ -6,7 +6,7 @@ import { masked, outside } from './mends-windows';
 import { room } from './room';
 
 /** What may help against each rule; to be tried. */
-export const LAUNCH_MENDERS: Record<LaunchFinding['rule'], LaunchMender> = {
+export const LAUNCH_MENDERS: Record<LaunchFinding['measure'], LaunchMender> = {
   flash,
   jump,
   'bar-change': bars,

@@ -1,6 +1,6 @@
 import { mendOf } from '../findings/mend';
 import { fromSize, right, bottom, type PerSide, type Rect } from '../geometry/rect';
-import { USUAL_DENSITIES } from '../pictures/check';
+import { USUAL_DENSITIES } from '../pictures/master';
 import type { Derivation } from '../pictures/derive';
 import type { Cut, Picture, Rendition } from '../pictures/picture';
 import type { Documents } from '../project/documents';

@@ -7,7 +7,7 @@ import type { Documents } from '../project/documents';
 import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
 import { halfWide } from '../testing/fonts';
 import { launchAdvice } from './advice';
-import { launchFindings, type LaunchAsked } from './findings';
+import { launchBecause, launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
 import {
   coverageOf,
   Launch,
@@ -70,14 +70,17 @@ const dropped = (of: LaunchAsked) => launchFindings(of).find((f) => f.rule === '
 let n = 0;
 const newId = () => `new-${n++}`;
 
+const whyOf = (of: LaunchAsked, finding: LaunchFinding) =>
+  launchBecause(of, finding).because.map((b) => b.text);
+
 describe('a flat window that drops what was typed', () => {
   it('is found on every case with what is dropped, what was asked and what is drawn', () => {
     const finding = dropped(asked())!;
-    expect(finding.on).toHaveLength(cases.length);
-    expect(finding.worst.said).toContain(
+    expect(finding.cases).toHaveLength(cases.length);
+    expect(finding.said).toContain(
       'its width, its height, its distance of 24 lu from the bottom are dropped',
     );
-    expect(finding.worst.because.join(' ')).toMatch(
+    expect(whyOf(asked(), finding).join(' ')).toMatch(
       /By its rule it is 120 × 60 lu.*it is drawn 200 × 100 lu/,
     );
   });
@@ -132,7 +135,7 @@ describe('a flat window that drops what was typed', () => {
     const of = asked({}, { a: sceneOf('a', [wide]), b: sceneOf('b') });
     for (const finding of launchFindings(of))
       for (const { patch, label } of launchAdvice(of, finding, newId))
-        expect([label, dropped(after(of, applyPatch(of.documents, patch)))?.worst.said]).toEqual([
+        expect([label, dropped(after(of, applyPatch(of.documents, patch)))?.said]).toEqual([
           label,
           undefined,
         ]);
@@ -205,11 +208,12 @@ describe('first windows by the version of a system', () => {
     expect(dropped(only)).toBeUndefined();
     const stages = of.launch.stages.map((s, i) => (i === 0 ? { ...s, system: 'layout' as const } : s));
     const finding = dropped(asked({ stages, targets: [old] }))!;
-    expect(finding.on).toHaveLength(cases.length);
-    expect(finding.worst.because[0]).toBe('This is so for Old, up to 11.');
+    expect(finding.cases).toHaveLength(cases.length);
+    expect(whyOf(asked({ stages, targets: [old] }), finding)[0]).toBe('This is so for Old, up to 11.');
     expect(finding.worst.target).toBe('old');
     // Each case counts once, however many first windows its screen has.
     const both = asked({ targets: [target({ id: 'any', name: 'Any' }), old] });
-    for (const f of launchFindings(both)) expect(new Set(f.on.map((o) => o.caseId)).size).toBe(f.on.length);
+    for (const f of launchFindings(both))
+      expect(new Set(f.cases.map((o) => o.caseId)).size).toBe(f.cases.length);
   });
 });

@@ -1,6 +1,6 @@
 import { z } from 'zod';
 import { Id } from '../values/values';
-import type { Breach } from './judge';
+import type { Bounds, Breach } from './judge';
 import { MEASURES, MeasureSide } from './limit';
 
 /** What a case was like when it was accepted: in one orientation and appearance, with the value that it had. */
@@ -27,6 +27,9 @@ export const Acceptance = z.looseObject({
 });
 export type Acceptance = z.infer<typeof Acceptance>;
 
+/** On which cases something is accepted, and why, whatever it is. */
+export type AcceptedOn = Pick<Acceptance, 'screens' | 'given' | 'reason'>;
+
 /** The last bits of a sum are not worse; a part in a million of the value is not seen. */
 const slack = (value: number) => 1e-9 + Math.abs(value) * 1e-6;
 
@@ -34,7 +37,7 @@ const slack = (value: number) => 1e-9 + Math.abs(value) * 1e-6;
 export const isMore = (value: number, accepted: number): boolean => value > accepted + slack(accepted);
 
 /** Whether a value is further beyond its limit than one that was accepted. */
-export function isWorse({ limit, value }: Pick<Breach, 'limit' | 'value'>, accepted: number): boolean {
+export function isWorse({ limit, value }: { limit: Bounds; value: number }, accepted: number): boolean {
   const isUnder = limit.min !== undefined && value < limit.min;
   return isUnder ? isMore(-value, -accepted) : isMore(value, accepted);
 }
@@ -45,12 +48,13 @@ export interface OnCase {
   screenId: string;
 }
 
-function accepts({ layer, measure, screens, given }: Acceptance, b: Breach, on: OnCase): boolean {
-  const { limit } = b;
-  if (layer !== b.layerId || measure !== limit.measure || !screens.includes(on.screenId)) return false;
-  if (!given) return true;
-  return given.some((g) => g.case === on.caseId && g.side === limit.side && !isWorse(b, g.value));
-}
+/** Whether what is accepted on some cases takes in a breach on one. */
+export const coversCase = ({ screens, given }: AcceptedOn, b: Breach<Bounds>, on: OnCase): boolean =>
+  screens.includes(on.screenId) &&
+  (!given || given.some((g) => g.case === on.caseId && g.side === b.limit.side && !isWorse(b, g.value)));
+
+const accepts = (a: Acceptance, b: Breach, on: OnCase): boolean =>
+  a.layer === b.subjectId && a.measure === b.limit.measure && coversCase(a, b, on);
 
 /** The breaches of a case, those that are accepted with their reason. */
 export const withAccepted = (

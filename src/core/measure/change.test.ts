@@ -12,7 +12,7 @@ const judged = (change: (l: Layer) => Layer, id: string): LayerState => {
   const [result] = survey({ ...input, scene }, [first!]);
   const layer = result!.layers.find((l) => l.id === id)!;
   if (layer.kind === 'ground') throw new Error('A ground is not measured.');
-  return { measures: layer.measures, breaches: result!.breaches.filter((b) => b.layerId === id) };
+  return { measures: layer.measures, breaches: result!.breaches.filter((b) => b.subjectId === id) };
 };
 
 describe('changes', () => {

@@ -55,7 +55,7 @@ export function mostChanged(is: CaseState, was: CaseState): MostChanged | null {
   for (const layer of is.layers) {
     const before = was.layers.find((l) => l.id === layer.id);
     if (!layer.measures || !before?.measures) continue;
-    const ofLayer = ({ breaches }: CaseState) => breaches.filter((b) => b.layerId === layer.id);
+    const ofLayer = ({ breaches }: CaseState) => breaches.filter((b) => b.subjectId === layer.id);
     const [now, then] = [
       { measures: layer.measures, breaches: ofLayer(is) },
       { measures: before.measures, breaches: ofLayer(was) },

@@ -1,16 +1,27 @@
 import type { LayerRole } from '../scene/scene';
-import { isOfLayers, type Limit } from './limit';
+import { isOfLayers, type Limit, type MeasureSide } from './limit';
 import { figureOf, type Measures } from './measures';
 
 export type Outcome = 'clear' | 'warn' | 'fail';
 export const OUTCOMES = ['fail', 'warn', 'clear'] as const satisfies readonly Outcome[];
 
+/** What a value is held against: the least or the greatest that is accepted, or both, whatever is measured. */
+export interface Bounds {
+  measure: string;
+  side?: MeasureSide;
+  min?: number;
+  max?: number;
+  /** of what is beyond */
+  outcome: 'fail' | 'warn';
+  reason?: string;
+}
+
 /** A limit that is broken on one case. */
-export class Breach {
+export class Breach<L extends Bounds = Limit> {
   constructor(
-    /** of the layer; `bar:…` of a bar, `scene` of the case as a whole */
-    readonly layerId: string,
-    readonly limit: Limit,
+    /** of the layer; `bar:…` of a bar, `scene` of the case as a whole; whatever a launch or a picture is judged by */
+    readonly subjectId: string,
+    readonly limit: L,
     readonly value: number,
     /** by how much the limit is passed, in the measure's own unit, > 0 */
     readonly by: number,
@@ -20,8 +31,8 @@ export class Breach {
 }
 
 /** A breach as if nobody had accepted it. */
-export const openAgain = ({ layerId, limit, value, by }: Breach): Breach =>
-  new Breach(layerId, limit, value, by);
+export const openAgain = ({ subjectId, limit, value, by }: Breach): Breach =>
+  new Breach(subjectId, limit, value, by);
 
 /** A value this close beyond its limit is the last bit of a sum, not a breach. */
 const ROUNDING = 1e-9;
@@ -78,10 +89,28 @@ export function judged(
 /** @param value `null` where the measure does not apply */
 function judge(layerId: string, limit: Limit, value: number | null | undefined, found: Breach[]): void {
   if (value === null || value === undefined) return;
-  const { max = Infinity, min = -Infinity } = limit;
-  const by = Math.max(value - max, min - value);
+  const by = beyond(limit, value);
   if (by > ROUNDING) found.push(new Breach(layerId, limit, value, by));
 }
+
+/** By how much a value is beyond its bounds, in their unit; not over 0 where it keeps to them. */
+function beyond({ max = Infinity, min = -Infinity }: Pick<Bounds, 'min' | 'max'>, value: number): number {
+  return Math.max(value - max, min - value);
+}
+
+/** Whether a value is beyond its bounds, by more than the last bit of a sum. */
+export const breaks = (bounds: Pick<Bounds, 'min' | 'max'>, value: number): boolean =>
+  beyond(bounds, value) > ROUNDING;
+
+/** The gravest of several bounds that a value is beyond; `null` where it keeps to all of them. */
+export const gravestBreach = <L extends Bounds>(
+  subjectId: string,
+  bounds: readonly L[],
+  value: number,
+): Breach<L> | null =>
+  gravest(
+    bounds.filter((b) => breaks(b, value)).map((b) => new Breach(subjectId, b, value, beyond(b, value))),
+  );
 
 export function outcomeOf(breaches: readonly Breach[]): Outcome {
   let worst: Outcome = 'clear';
@@ -95,15 +124,15 @@ export function outcomeOf(breaches: readonly Breach[]): Outcome {
 
 /** Orders outcomes with the gravest first. */
 export const byOutcome = (a: Outcome, b: Outcome) => rank[b] - rank[a];
-const byGravity = (a: Breach, b: Breach) => byOutcome(a.limit.outcome, b.limit.outcome);
+const byGravity = (a: Breach<Bounds>, b: Breach<Bounds>) => byOutcome(a.limit.outcome, b.limit.outcome);
 
 /** By which a breach is known: its layer, measure and side, whichever of their limits is broken. */
-export const breachId = ({ layerId, limit: { measure, side } }: Breach): string =>
-  [layerId, measure, side].filter(Boolean).join(' ');
+export const breachId = ({ subjectId, limit: { measure, side } }: Breach): string =>
+  [subjectId, measure, side].filter(Boolean).join(' ');
 
 /** The first of the gravest breaches: the one that is said when there is room for one. */
-export function gravest(breaches: readonly Breach[]): Breach | null {
-  let worst: Breach | null = null;
+export function gravest<L extends Bounds>(breaches: readonly Breach<L>[]): Breach<L> | null {
+  let worst: Breach<L> | null = null;
   for (const b of breaches) if (!b.accepted && (!worst || byGravity(b, worst) < 0)) worst = b;
   return worst;
 }

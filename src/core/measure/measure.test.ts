@@ -228,7 +228,7 @@ describe('limits', () => {
       expect(sayLimit(limit)).toMatch(/^(none|(at most|at least|exactly) [\d.]+( %| ×| lu²?| axes| : 1)?)$/);
     }
     const limit = DEFAULT_LIMITS[0]!;
-    expect(sayBreach({ layerId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(
+    expect(sayBreach({ subjectId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(
       'Harbour: crop 65.4 %, accepted is at most 50 %',
     );
   });

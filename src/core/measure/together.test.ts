@@ -138,7 +138,7 @@ describe('a survey', () => {
     expect(measures.spill).toBe(0.75);
     expect(measures.excess).toBe(1 / 3);
     expect(excess({ drawn: { width: 50, height: 10 } } as never, logo.cuts[0]!.renditions[0]!, 1)).toBe(2);
-    expect(result.breaches.find((b) => b.layerId === 'scene')).toMatchObject({
+    expect(result.breaches.find((b) => b.subjectId === 'scene')).toMatchObject({
       value: 0,
       limit: { measure: 'grounds' },
     });

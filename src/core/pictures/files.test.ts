@@ -1,5 +1,6 @@
 import { assign, clashes, takeFiles, type Arrived } from './assign';
-import { checkFiles, type Needed } from './check';
+import { checkFiles } from '../files/check';
+import type { Needed } from '../survey/needed';
 import { DEFAULT_NAMING, Naming, recognise, sameName } from './naming';
 import type { Picture } from './picture';
 
@@ -128,7 +129,7 @@ describe('a folder of 60 files', () => {
     const asked = new Map(needed.map(([name, list]) => [ofName(name), list]));
     const nameOf = (id: string) => pictures.find((p) => p.id === id)!.name;
     return checkFiles({ pictures, densities: [1, 2, 3], needed: asked, ink: new Map() }).map(
-      (f) => `${nameOf(f.pictureId)} ${f.appearance} ${f.density}: ${f.rule}`,
+      (f) => `${nameOf(f.in.id)} ${f.file.appearance} ${f.file.density}: ${f.rule}`,
     );
   };
   const need = (widthPx: number): Needed => ({
@@ -184,8 +185,8 @@ describe('room around the ink', () => {
   it('is a finding where opposite sides differ, with how far off the middle that is', () => {
     expect(check(0.1, 0.8)).toEqual([]);
     expect(check(0.05, 0.75)).toHaveLength(1);
-    expect(check(0.05, 0.75)[0]!.text).toContain('left 5 %, right 20 %, top 10 %, bottom 10 %');
-    expect(check(0.05, 0.75)[0]!.text).toContain('it lies 7.5 % too far left, of the file');
+    expect(check(0.05, 0.75)[0]!.said).toContain('left 5 %, right 20 %, top 10 %, bottom 10 %');
+    expect(check(0.05, 0.75)[0]!.said).toContain('it lies 7.5 % too far left, of the file');
   });
 
   it('does not count in an opaque picture', () => expect(check(0.05, 0.75, 'border')).toEqual([]));

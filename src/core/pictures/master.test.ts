@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { checkFiles, unevenFiles } from './check';
+import { checkFiles, unevenFiles } from '../files/check';
 import { agree, madeFrom, masterIn, setsOf, withMaster } from './master';
 import type { Picture, Rendition } from './picture';
 import { besides, slotForAll, slotsOf, staying, toMake, withAllReplaced, withOneReplaced } from './replace';
@@ -22,7 +22,7 @@ const pictureWith = (...renditions: Rendition[]): Picture => ({
 const findings = (p: Picture) =>
   checkFiles({ pictures: [p], densities: [1, 2, 3], needed: new Map(), ink: new Map() }).map((f) => [
     f.rule,
-    f.density,
+    f.file.density,
   ]);
 
 describe('the file that others are made from', () => {
@@ -42,7 +42,7 @@ describe('the file that others are made from', () => {
     const [two, three] = [file(300, 2), file(480, 3)];
     const picture = pictureWith(two, three);
     expect(masterIn([two, three]).doubt).toEqual([three, two]);
-    expect(unevenFiles([picture])[0]!.text).toBe(
+    expect(unevenFiles([picture])[0]!.said).toBe(
       'The files do not go together: the 3x file has 480 × 480 px, the 2x file has 300 × 300 px. Say which of them is right.',
     );
     const [set] = setsOf(picture);

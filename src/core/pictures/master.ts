@@ -87,3 +87,6 @@ export const withMaster = (
         },
   ),
 });
+
+/** As many whole-number screens and their files go; the other family takes any of them. */
+export const USUAL_DENSITIES: readonly number[] = [1, 2, 3];

@@ -24,6 +24,10 @@ export type Documents = z.infer<typeof Documents>;
 export const sceneWith = ({ scenes }: Pick<Documents, 'scenes'>, id: string): Scene | undefined =>
   Object.hasOwn(scenes, id) ? scenes[id] : undefined;
 
+/** The scenes in the order of the project’s list. */
+export const scenesInOrder = ({ project, scenes }: Documents): Scene[] =>
+  project.scenes.map((id) => scenes[id]!);
+
 function sceneList(project: Project, scenes: Record<string, Scene>): string[] {
   const listed = new Set(project.scenes);
   return [

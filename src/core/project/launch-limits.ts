@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { sayLength, sayMs, sayNumber, sayShare } from '../words/numbers';
 import { Given } from '../measure/accept';
-import type { Outcome } from '../measure/judge';
+import type { Bounds } from '../measure/judge';
 import { Id } from '../values/values';
 
 /** In the order in which they are best mended: what changes a window first, then what depends on it. */
@@ -84,14 +84,17 @@ export function withLaunchLimit(
   return Object.keys(others).length > 0 ? others : undefined;
 }
 
-/** A value this close beyond its limit is the last bit of a sum. */
-const ROUNDING = 1e-9;
-const isOver = (value: number, bound: number | null) => bound !== null && value > bound + ROUNDING;
+/** What a value of a launch is held against. */
+export type LaunchBounds = Bounds & { measure: LaunchRule };
 
-export function launchOutcome(launch: Limited, rule: LaunchRule, value: number): Outcome {
-  const { warn, fail } = launchLimit(launch, rule);
-  if (isOver(value, fail)) return 'fail';
-  return isOver(value, warn) ? 'warn' : 'clear';
+/** The limits of a rule, as anything is judged by them. */
+export function launchBounds(launch: Limited, rule: LaunchRule): LaunchBounds[] {
+  const limit = launchLimit(launch, rule);
+  const { reason } = LAUNCH_LIMITS[rule];
+  return (['fail', 'warn'] as const).flatMap((outcome) => {
+    const max = limit[outcome];
+    return max === null ? [] : [{ measure: rule, max, outcome, reason }];
+  });
 }
 
 interface Words {
@@ -135,4 +138,15 @@ export const LAUNCH_VALUES: Record<LaunchRule, Words | null> = {
     typed: { unit: '%', factor: 100, step: 0.1 },
   },
   'outside-stage': null,
+};
+
+/** What is wrong, in words that begin a line. */
+export const LAUNCH_WORDS: Record<LaunchRule, string> = {
+  flash: 'Flash',
+  jump: 'Jump',
+  'bar-change': 'A bar comes or goes',
+  'held-too-long': 'Held too long',
+  'fade-cut-short': 'Fade cut short',
+  'outside-stage': 'Not drawn by the system',
+  'icon-masked': 'Icon cut by its circle',
 };

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { FileAcceptance } from './file-limits';
 import { Launch } from './launch';
 import { Acceptance } from '../measure/accept';
 import { Limit } from '../measure/limit';
@@ -33,6 +34,8 @@ export const Project = z.looseObject({
   scenes: z.array(Id).max(MOST_SCENES),
   /** breaches that are taken as they are */
   accepted: z.array(Acceptance).max(2000).optional(),
+  /** findings on files that are taken as they are */
+  acceptedFiles: z.array(FileAcceptance).max(2000).optional(),
   /** the ratios, width : height, that windows of the app may have; any when absent */
   ratios: z
     .object({ low: z.number().positive(), high: z.number().positive() })

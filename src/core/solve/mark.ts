@@ -66,8 +66,8 @@ export function markOf(result: CaseResult, scene: Scene): Mark | null {
   const drawn = rule && result.layers.find((l) => l.id === rule.id);
   if (!rule || drawn?.kind !== 'picture' || isRepeated(drawn.placement)) return null;
   const { box, natural } = drawn.placement;
-  const isBy = (measure: ValleyMeasure, { layerId, limit }: Breach) =>
-    layerId === rule.id && limit.measure === measure;
+  const isBy = (measure: ValleyMeasure, { subjectId, limit }: Breach) =>
+    subjectId === rule.id && limit.measure === measure;
   const by = fitRuleOn(rule, result.regions.screen);
   return {
     caseId: result.id,

@@ -36,7 +36,7 @@ function greatestLoss(result: CaseResult): Headline | null {
 export function summarise(result: CaseResult): CaseSummary {
   const breach = gravest(result.breaches);
   const headline = breach
-    ? { layerId: breach.layerId, measure: breach.limit.measure, value: breach.value }
+    ? { layerId: breach.subjectId, measure: breach.limit.measure, value: breach.value }
     : greatestLoss(result);
   return { id: result.id, outcome: result.outcome, headline };
 }

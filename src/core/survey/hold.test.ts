@@ -190,6 +190,6 @@ describe('a panel that holds nothing yet', () => {
         y: { ...held('a').placing.y, extent: { kind: 'length', length: lu(0) } },
       },
     } as PictureLayer;
-    expect(collapsed(inputOf([hugging, nothing], pictures)).some((b) => b.layerId === 'panel')).toBe(true);
+    expect(collapsed(inputOf([hugging, nothing], pictures)).some((b) => b.subjectId === 'panel')).toBe(true);
   });
 });

@@ -39,7 +39,7 @@ const surveyed = (layers: Layer[], raster = mark(255)): CaseResult =>
     UPRIGHT,
   );
 const broken = ({ breaches }: CaseResult) =>
-  breaches.filter((b) => b.layerId === 'it').map((b) => b.limit.measure);
+  breaches.filter((b) => b.subjectId === 'it').map((b) => b.limit.measure);
 
 describe('a see-through picture', () => {
   it('that cannot be made out is wrong as a logo and as something else', () => {

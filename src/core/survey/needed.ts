@@ -1,7 +1,20 @@
-import type { Needed } from '../pictures/check';
+import type { Cut } from '../pictures/picture';
+import type { Appearance } from '../values/values';
 import type { Case } from '../screens/cases';
 import type { SurveyInput } from './prepare';
-import { surveyCase, type PictureResult } from './survey';
+import { surveyEach, type CaseResult, type PictureResult } from './survey';
+
+/** How many pixels a picture is asked for, and where: width and height each by the case that asks for most of it. */
+export interface Needed {
+  cut: Cut['cut'];
+  appearance: Appearance;
+  widthPx: number;
+  heightPx: number;
+  /** the case that asks for the width */
+  caseId: string;
+  /** the case that asks for the height: the same one, unless the picture is stretched */
+  heightCaseId: string;
+}
 
 const keyOf = ({ cut, rendition }: PictureResult) => `${cut} ${rendition.appearance}`;
 
@@ -32,23 +45,31 @@ function most(a: Needed, b: Needed): Needed {
   };
 }
 
-/**
- * How many pixels each picture would need for no case to enlarge it, with the cases that ask for the most; by picture,
- * one entry for each cut and appearance that is drawn.
- */
-export function pixelsNeeded(inputs: readonly SurveyInput[], cases: readonly Case[]): Map<string, Needed[]> {
+/** Gathers from one case after another how many pixels each picture would need for none to enlarge it. */
+export interface Gathering {
+  add: (result: CaseResult, c: Case) => void;
+  /** by picture, one entry for each cut and appearance that is drawn, with the cases that ask for the most */
+  found: () => Map<string, Needed[]>;
+}
+
+export function gatherNeeded(): Gathering {
   const all = new Map<string, Map<string, Needed>>();
-  for (const input of inputs) {
-    for (const c of cases) {
-      for (const layer of surveyCase(input, c).layers) {
-        if (layer.kind !== 'picture') continue;
-        const ofPicture = all.get(layer.pictureId) ?? new Map<string, Needed>();
-        all.set(layer.pictureId, ofPicture);
-        const now = asked(layer, c);
-        const before = ofPicture.get(keyOf(layer));
-        ofPicture.set(keyOf(layer), before ? most(before, now) : now);
-      }
+  const add: Gathering['add'] = ({ layers }, c) => {
+    for (const layer of layers) {
+      if (layer.kind !== 'picture') continue;
+      const ofPicture = all.get(layer.pictureId) ?? new Map<string, Needed>();
+      all.set(layer.pictureId, ofPicture);
+      const now = asked(layer, c);
+      const before = ofPicture.get(keyOf(layer));
+      ofPicture.set(keyOf(layer), before ? most(before, now) : now);
     }
-  }
-  return new Map([...all].map(([id, list]) => [id, [...list.values()]]));
+  };
+  return { add, found: () => new Map([...all].map(([id, list]) => [id, [...list.values()]])) };
+}
+
+/** How many pixels each picture would need in these scenes, over all cases. */
+export function pixelsNeeded(inputs: readonly SurveyInput[], cases: readonly Case[]): Map<string, Needed[]> {
+  const { add, found } = gatherNeeded();
+  for (const input of inputs) surveyEach(input, cases, add);
+  return found();
 }

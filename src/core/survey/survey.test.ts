@@ -1,6 +1,6 @@
 import { Documents, usersOfPicture } from '../project/documents';
 import { breachId, OUTCOMES } from '../measure/judge';
-import { findingsOf } from '../findings/finding';
+import { findingsOf } from '../findings/scene';
 import { casesOf } from '../screens/cases';
 import { demo as documents, demoCases as cases, demoInput as input } from '../../../demo/testing';
 import { oneOfEachRule, whyNotDrawn } from './can-be-drawn';
@@ -75,7 +75,7 @@ describe('the survey of the demo', () => {
     const acceptedOn = found.filter((r) => r.breaches.some((b) => b.accepted)).map((r) => r.screenId);
     expect(new Set(acceptedOn)).toEqual(new Set([screen.id]));
     const all = survey(asked, cases);
-    for (const { id, on } of findingsOf(all, cases))
+    for (const { id, cases: on } of findingsOf(asked.scene, all, cases))
       expect(on).toHaveLength(all.filter((r) => r.breaches.some((b) => breachId(b) === id)).length);
     expect(all).toHaveLength(cases.length);
   });

@@ -46,7 +46,7 @@ function judge({ layers, barContrast }: Together, { input, c, prepared, bars, ke
     if (l.kind === 'ground' || (l.kind === 'panel' && isEmpty(l.id))) return;
     // Whether a panel is empty is not seen of its result.
     if (l.kind === 'panel' || l !== was?.layers[i]) breachesOf(l, l.measures, limits, found);
-    else for (const b of was.breaches) if (b.layerId === l.id) found.push(b);
+    else for (const b of was.breaches) if (b.subjectId === l.id) found.push(b);
   });
   bars.forEach((bar, i) => found.push(...judged(`bar:${bar.kind}`, 'bar', limits, () => barContrast[i])));
   const fileOf = (id: string) => prepared.chosen.get(id)!.rendition.appearance;

@@ -1,9 +1,10 @@
 'use client';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { openOn, type Advice } from '@/core/findings/advise';
+import type { Advice } from '@/core/findings/advise';
+import { openCases, openOn } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
-import type { Finding } from '@/core/findings/finding';
+import type { SceneFinding } from '@/core/findings/scene';
 import type { Acceptance } from '@/core/measure/accept';
 import { findCase } from '@/core/screens/cases';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -17,11 +18,12 @@ import { acceptanceOf, onScreens } from './acceptance';
 import { AcceptForm } from './AcceptForm';
 import { Costs } from './Costs';
 import { MendPreview } from './MendPreview';
+import { Trying } from './Trying';
 import { useAnswers, type Answers } from './useAnswers';
 
 interface MendsProps {
-  finding: Finding;
-  answers: Answers | null;
+  finding: SceneFinding;
+  answers: Answers<Advice> | null;
   callOff: () => void;
 }
 
@@ -29,20 +31,7 @@ function Mends({ finding, answers, callOff }: MendsProps) {
   const mends = answers?.mends;
   const store = useWorkbenchStore();
   const [seen, setSeen] = useState<number | null>(null);
-  if (answers?.calledOff) return <p>The trying of mends was called off.</p>;
-  if (!mends) {
-    const { tried, of } = answers?.progress ?? { tried: 0, of: 1 };
-    return (
-      <div className="trying">
-        <label>
-          Mends are being tried on all cases: {tried} of {of} <progress value={tried} max={of} />
-        </label>
-        <Button variant="quiet" size="sm" onClick={callOff}>
-          call it off
-        </Button>
-      </div>
-    );
-  }
+  if (!mends) return <Trying {...{ answers, callOff }} />;
   if (mends.length === 0 && finding.accepted) return <p>What is accepted needs no mend.</p>;
   if (mends.length === 0)
     return <p>No change that Coulee knows of makes this better without making more worse.</p>;
@@ -77,31 +66,28 @@ function Mends({ finding, answers, callOff }: MendsProps) {
 }
 
 /** Takes the finding as it is on chosen screens. */
-function Accept({ finding }: { finding: Finding }) {
+function Accept({ finding }: { finding: SceneFinding }) {
   const store = useWorkbenchStore();
   const sceneId = useWorkbench((s) => s.sceneId);
   const screens = useWorkbench((s) => s.screens);
-  const { layerId: layer, measure, on } = finding;
+  const { measure, side, cases } = finding;
+  const layer = finding.subject.id;
   const isSame = (a: Acceptance) => a.scene === sceneId && a.layer === layer && a.measure === measure;
   const change = (next: (all: readonly Acceptance[]) => Acceptance[]) =>
     edit(store, ({ project }) => {
       project.accepted = next(project.accepted ?? []);
     });
   const accept = (reason: string, chosen: readonly string[]) => {
-    const taken = onScreens(on, chosen, screens).filter(({ breach }) => !breach.accepted);
-    const given = taken.map(({ caseId, breach: { limit, value } }) => ({
+    const given = onScreens(openCases(finding), chosen, screens).map(({ caseId, value }) => ({
       case: caseId,
-      ...(limit.side && { side: limit.side }),
+      ...(side && { side }),
       value,
     }));
     change((all) => [...all, { scene: sceneId, layer, measure, screens: [...chosen], given, reason }]);
   };
   return (
     <AcceptForm
-      {...acceptanceOf(
-        on.map(({ caseId, breach }) => ({ caseId, accepted: breach.accepted })),
-        screens,
-      )}
+      {...acceptanceOf(cases, screens)}
       onAccept={accept}
       onTakeBack={() => change((all) => all.filter((a) => !isSame(a)))}
     />
@@ -109,7 +95,7 @@ function Accept({ finding }: { finding: Finding }) {
 }
 
 /** Why a finding is there, down to the part of a rule, and what would mend it. */
-export function FindingDetail({ finding }: { finding: Finding }) {
+export function FindingDetail({ finding }: { finding: SceneFinding }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
   const { answers, callOff } = useAnswers(finding);

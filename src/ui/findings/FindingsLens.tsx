@@ -1,10 +1,9 @@
 'use client';
 import { useMemo, useState } from 'react';
-import { openOn } from '@/core/findings/advise';
+import { openOn } from '@/core/findings/finding';
+import { sayFigure, sayLimit } from '@/core/measure/words';
 import { hasToJudge } from '@/core/scene/layers';
-import { ruleOfFinding } from '@/core/findings/rule';
-import type { Finding } from '@/core/findings/finding';
-import { ownerName, sayFigure, sayLimit } from '@/core/measure/words';
+import type { SceneFinding } from '@/core/findings/scene';
 import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { FINDING_ORDERS, type View } from '../state/view';
@@ -25,29 +24,28 @@ const ORDER_WORDS: Record<View['order'], string> = {
 };
 
 interface RowProps {
-  finding: Finding;
+  finding: SceneFinding;
   open: boolean;
   onOpen: () => void;
 }
 
 /** One finding as a row: what, on what, on how many cases, how badly. */
 function FindingRow({ finding, open, onOpen }: RowProps) {
-  const { layers } = useScene();
   const screens = useWorkbench((s) => s.screens);
-  const { outcome, measure, on, worst, weight, accepted, approximate } = finding;
+  const { outcome, measure, subject, word, cases, worst, weight, accepted, approximate } = finding;
   const c = findCase(worst.caseId, screens);
   return (
     <li className={`finding finding-${outcome}`}>
       <button type="button" className="finding-head" aria-expanded={open} onClick={onOpen}>
         <span className={`outcome-${outcome}`}>{accepted ? '✓' : OUTCOME_SHAPES[outcome]}</span>
         <span>
-          <b>{ownerName(finding.layerId, layers)}</b> {ruleOfFinding(finding).word}
+          <b>{subject.name}</b> {word}
           {accepted && <span className="quiet"> accepted: {accepted}</span>}
         </span>
-        <span className="figures">{sayCases(on.length, on.length - openOn(finding), weight)}</span>
+        <span className="figures">{sayCases(cases.length, cases.length - openOn(finding), weight)}</span>
         <span className="figures quiet">
-          worst {sayFigure(measure, worst.breach.value)}, {c && `${caseName(c)}, ${c.appearance}`}; accepted
-          is {sayLimit(worst.breach.limit)}
+          worst {sayFigure(measure, worst.value)}, {c && `${caseName(c)}, ${c.appearance}`}; accepted is{' '}
+          {sayLimit(worst.limit)}
           {approximate > 0 && `; ${approximate} hinge on approximate figures`}
         </span>
       </button>
@@ -56,19 +54,19 @@ function FindingRow({ finding, open, onOpen }: RowProps) {
   );
 }
 
-const GROUP: Record<'cause' | 'layer', (f: Finding) => string> = {
-  cause: (f) => ruleOfFinding(f).id,
-  layer: (f) => f.layerId,
+const GROUP: Record<'cause' | 'layer', (f: SceneFinding) => string> = {
+  cause: (f) => f.rule,
+  layer: (f) => f.subject.id,
 };
 
 /** Findings of one group after another, in the order of the gravest in each. */
-function arranged(findings: readonly Finding[], order: 'cause' | 'layer'): Finding[] {
-  const groups = new Map<string, Finding[]>();
+function arranged(findings: readonly SceneFinding[], order: 'cause' | 'layer'): SceneFinding[] {
+  const groups = new Map<string, SceneFinding[]>();
   for (const f of findings) groups.set(GROUP[order](f), [...(groups.get(GROUP[order](f)) ?? []), f]);
   return [...groups.values()].flat();
 }
 
-function FindingList({ findings, order }: { findings: readonly Finding[]; order: 'cause' | 'layer' }) {
+function FindingList({ findings, order }: { findings: readonly SceneFinding[]; order: 'cause' | 'layer' }) {
   const [open, setOpen] = useState<string | null>(null);
   const list = useMemo(() => arranged(findings, order), [findings, order]);
   return (
@@ -88,7 +86,7 @@ function FindingList({ findings, order }: { findings: readonly Finding[]; order:
 /** How many findings there are, and how much of the weight they leave clear. */
 function Head() {
   const scene = useScene();
-  const findings = useWorkbench((s) => s.found?.findings);
+  const findings = useWorkbench((s) => s.found);
   if (!findings) return <p>All cases are being measured…</p>;
   const count = (o: 'fail' | 'warn') => findings.filter((f) => f.outcome === o).length;
   const accepted = findings.filter((f) => f.accepted).length;
@@ -109,7 +107,7 @@ function Head() {
 /** The lists of what is wrong. */
 function Lists({ order }: { order: View['order'] }) {
   const scene = useScene();
-  const findings = useWorkbench((s) => s.found?.findings);
+  const findings = useWorkbench((s) => s.found);
   if (order === 'limits') return <LimitsList />;
   if (!findings) return null;
   if (!hasToJudge(scene)) return <p className="findings-none">{NOTHING_TO_JUDGE}</p>;

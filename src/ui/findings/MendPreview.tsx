@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { Advice } from '@/core/findings/advise';
-import type { Finding } from '@/core/findings/finding';
+import type { SceneFinding } from '@/core/findings/scene';
 import { applyPatch } from '@/core/patch/patch';
 import { distinctCases } from '@/core/screens/likeness';
 import { survey, surveyInput } from '@/core/survey/survey';
@@ -12,7 +12,7 @@ import { useCounted, useWorkbench } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 
 /** All cases before and after a mend, before it is taken; those of the finding first, the worst of them at the start. */
-export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice }) {
+export function MendPreview({ finding, mend }: { finding: SceneFinding; mend: Advice }) {
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
   const all = useCounted();
@@ -21,7 +21,7 @@ export function MendPreview({ finding, mend }: { finding: Finding; mend: Advice 
   useWanted(next, sceneId);
   const isMeasured = useIsMeasured(next, sceneId);
   const { cases, before, after, pixels } = useMemo(() => {
-    const by = new Map(finding.on.map((f) => [f.caseId, f.breach.by]));
+    const by = new Map(finding.cases.map((f) => [f.caseId, f.by]));
     const cases = distinctCases(all)
       .map((c) => c.shown)
       .toSorted((a, b) => (by.get(b.id) ?? -1) - (by.get(a.id) ?? -1));

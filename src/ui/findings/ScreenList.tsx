@@ -1,20 +1,19 @@
 'use client';
 import { useMemo } from 'react';
 import { byScreen } from '@/core/findings/by-screen';
-import type { Finding } from '@/core/findings/finding';
-import { ruleOf } from '@/core/findings/rule';
-import { ownerName, sayFigure } from '@/core/measure/words';
+import type { SceneFinding } from '@/core/findings/scene';
+import { wordOn } from '@/core/findings/scene';
+import { sayFigure } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
-import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
 import { openCase } from '../state/open-case';
 import { caseTurn, kindName, OUTCOME_SHAPES } from '../words';
 
 /** What is wrong on each screen, over its orientations and appearances; each line opens its worst case. */
-export function ScreenList({ findings }: { findings: readonly Finding[] }) {
+export function ScreenList({ findings }: { findings: readonly SceneFinding[] }) {
   const store = useWorkbenchStore();
   const cases = useCounted();
   const screens = useWorkbench((s) => s.screens);
-  const { layers } = useScene();
   const list = useMemo(() => byScreen(findings, cases), [findings, cases]);
   return (
     <ul className="findings-list screen-list">
@@ -31,15 +30,15 @@ export function ScreenList({ findings }: { findings: readonly Finding[] }) {
           </h3>
           <ul>
             {found.map(({ finding, on }) => {
-              const worst = on.reduce((a, b) => (b.breach.by > a.breach.by ? b : a));
+              const worst = on.reduce((a, b) => (b.by > a.by ? b : a));
               const c = findCase(worst.caseId, screens);
               return (
                 <li key={finding.id}>
-                  <span className={`outcome-${worst.breach.limit.outcome}`}>
-                    {worst.breach.accepted ? '✓' : OUTCOME_SHAPES[worst.breach.limit.outcome]}
+                  <span className={`outcome-${worst.outcome}`}>
+                    {worst.accepted ? '✓' : OUTCOME_SHAPES[worst.outcome]}
                   </span>{' '}
-                  {ownerName(finding.layerId, layers)} {ruleOf(on.map((o) => o.breach)).word},{' '}
-                  <span className="figures">{sayFigure(finding.measure, worst.breach.value)}</span>{' '}
+                  {finding.subject.name} {wordOn(finding, on)},{' '}
+                  <span className="figures">{sayFigure(finding.measure, worst.value)}</span>{' '}
                   <button type="button" className="why" onClick={() => openCase(store, worst.caseId)}>
                     {c ? `${caseTurn(c)}, ${c.appearance}` : worst.caseId}
                   </button>

@@ -1,47 +1,67 @@
 'use client';
 import * as Comlink from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { Advice, Progress } from '@/core/findings/advise';
-import type { Finding } from '@/core/findings/finding';
+import type { Advice } from '@/core/findings/advise';
+import type { SceneFinding } from '@/core/findings/scene';
+import type { Progress } from '@/core/findings/trying';
 import type { Reason } from '@/core/explain/reason';
+import type { LaunchAdvice } from '@/core/launch/advice';
+import type { LaunchFinding } from '@/core/launch/findings';
+import type { Documents } from '@/core/project/documents';
+import type { GoOn } from '@/workers/answering';
 import { sayFault } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import type { WorkbenchState } from '../state/workbench';
+
+/** How the worker is asked for what would mend a finding. */
+type AskMends<F, M> = (
+  worker: NonNullable<WorkbenchState['worker']>,
+  documents: Documents,
+  finding: F,
+  goOn: GoOn,
+) => Promise<M[] | null>;
 
 /** What can be asked about one finding: why it is there, and what would mend it. */
-export interface Answers {
-  of: Finding;
+export interface Answers<M> {
+  of: unknown;
   why: Reason;
   /** how far the trying of mends is; `null` before it starts */
   progress: Progress | null;
   /** `null` while mends are being tried, and where that was called off */
-  mends: Advice[] | null;
+  mends: M[] | null;
   calledOff: boolean;
 }
 
-/** @returns the answers as they come, and a way to call the trying of mends off */
-export function useAnswers(finding: Finding): { answers: Answers | null; callOff: () => void } {
+/**
+ * Asks about a finding of the scene or of the launch.
+ * @param askMends the same function each time
+ * @returns the answers as they come, and a way to call the trying of mends off
+ */
+function useAnswersOf<F extends SceneFinding | LaunchFinding, M>(
+  finding: F,
+  askMends: AskMends<F, M>,
+): { answers: Answers<M> | null; callOff: () => void } {
   const store = useWorkbenchStore();
   const worker = useWorkbench((s) => s.worker);
   const documents = useWorkbench((s) => s.documents);
-  const sceneId = useWorkbench((s) => s.sceneId);
-  const [answers, setAnswers] = useState<Answers | null>(null);
+  const [answers, setAnswers] = useState<Answers<M> | null>(null);
   const off = useRef(false);
   useEffect(() => {
     if (!worker) return;
     let ended = false;
     off.current = false;
-    const more = (change: Partial<Answers>) => {
+    const more = (change: Partial<Answers<M>>) => {
       if (!ended) setAnswers((now) => now && { ...now, ...change });
     };
     const ask = async () => {
-      const why = await worker.because(documents, sceneId, finding);
+      const why = await worker.because(documents, finding);
       if (ended) return;
       setAnswers({ of: finding, why, progress: null, mends: null, calledOff: false });
       const goOn = (progress: Progress) => {
         more({ progress });
         return Promise.resolve(!ended && !off.current);
       };
-      const mends = await worker.advise(documents, sceneId, finding, Comlink.proxy(goOn));
+      const mends = await askMends(worker, documents, finding, Comlink.proxy(goOn));
       more({ mends, calledOff: mends === null });
     };
     ask().catch((error: unknown) => {
@@ -50,10 +70,21 @@ export function useAnswers(finding: Finding): { answers: Answers | null; callOff
     return () => {
       ended = true;
     };
-  }, [store, worker, documents, sceneId, finding]);
+  }, [store, worker, documents, finding, askMends]);
   const callOff = useCallback(() => {
     off.current = true;
   }, []);
   // What was said of an earlier state is not offered any more.
   return { answers: answers?.of === finding ? answers : null, callOff };
 }
+
+const askScene: AskMends<SceneFinding, Advice> = (worker, documents, finding, goOn) =>
+  worker.advise(documents, finding, goOn);
+const askLaunch: AskMends<LaunchFinding, LaunchAdvice> = (worker, documents, finding, goOn) =>
+  worker.launchAdvice(documents, finding, goOn);
+
+/** Why a finding of the scene is there, and what would mend it. */
+export const useAnswers = (finding: SceneFinding) => useAnswersOf(finding, askScene);
+
+/** Why a finding of the launch is there, and what would mend it. */
+export const useLaunchAnswers = (finding: LaunchFinding) => useAnswersOf(finding, askLaunch);

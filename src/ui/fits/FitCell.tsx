@@ -24,7 +24,7 @@ const ROOM = 112;
 function judgedOf(result: CaseResult | null, layerId: string) {
   const layer = result?.layers.find((l) => l.id === layerId);
   if (!layer || layer.kind === 'ground') return null;
-  const breaches = result!.breaches.filter((b) => b.layerId === layerId);
+  const breaches = result!.breaches.filter((b) => b.subjectId === layerId);
   return { layer, measures: layer.measures, breaches };
 }
 

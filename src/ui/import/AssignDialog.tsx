@@ -2,7 +2,7 @@
 import { useMemo, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { assign, clashes, takeFiles, type Arrived, type Assigned } from '@/core/pictures/assign';
-import { unevenFiles } from '@/core/pictures/check';
+import { unevenFiles } from '@/core/files/check';
 import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
@@ -75,7 +75,7 @@ function Contradictions({ files }: { files: readonly Assigned[] }) {
   const found = useMemo(() => {
     const after = takeFiles(pictures, files, () => crypto.randomUUID());
     const touched = after.filter((p) => files.some((f) => sameName(f.picture, p.name)));
-    return unevenFiles(touched).map(({ pictureId, text }) => ({
+    return unevenFiles(touched).map(({ in: { id: pictureId }, said: text }) => ({
       name: after.find((p) => p.id === pictureId)!.name,
       text,
     }));

@@ -1,12 +1,10 @@
 'use client';
-import { useCallback, useState } from 'react';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { ruleOfFinding } from '@/core/findings/rule';
-import { acceptsFinding, openCases, type LaunchFinding } from '@/core/launch/findings';
-import { LAUNCH_LIMITS, type LaunchAcceptance } from '@/core/project/launch-limits';
-import { ownerName } from '@/core/measure/words';
+import { openCases, openOn } from '@/core/findings/finding';
+import { acceptsFinding, type LaunchFinding } from '@/core/launch/findings';
+import type { LaunchAcceptance } from '@/core/project/launch-limits';
 import type { LaunchAdvice } from '@/core/launch/advice';
-import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { findCase } from '@/core/screens/cases';
 import { acceptanceOf, onScreens } from '../findings/acceptance';
@@ -14,17 +12,9 @@ import { AcceptForm } from '../findings/AcceptForm';
 import type { Launch } from '@/core/project/launch';
 import { sayCases } from '../findings/say-cases';
 import { caseName, OUTCOME_SHAPES } from '../words';
-import { editLaunch, launchOf } from './launched';
-import { RULE_WORDS } from './words';
-
-/** What would mend a finding, as the worker tries it; `null` until it is through. */
-function useAdvice(finding: LaunchFinding): LaunchAdvice[] | null {
-  const asking = useCallback<Asking<LaunchAdvice[]>>(
-    (worker, documents) => worker.launchAdvice(documents, launchOf(documents)?.id ?? '', finding),
-    [finding],
-  );
-  return useAsked(asking);
-}
+import { Trying } from '../findings/Trying';
+import { useLaunchAnswers } from '../findings/useAnswers';
+import { editLaunch } from './launched';
 
 /** How many things of a scene are named; of the others it is said how many they are. */
 const NAMED = 2;
@@ -32,17 +22,14 @@ const NAMED = 2;
 function saySceneCosts({ scene, costs }: LaunchAdvice['sceneCosts'][number]): string {
   const said = costs
     .slice(0, NAMED)
-    .map(
-      ({ finding: f, more }) =>
-        `${ownerName(f.layerId, scene.layers)} ${ruleOfFinding(f).word} on ${more} more`,
-    );
+    .map(({ finding: f, more }) => `${f.subject.name} ${f.word} on ${more} more`);
   const rest = costs.length - said.length;
   return `in ${scene.name} ${said.join(', ')}${rest > 0 ? ` and ${rest} other ${rest === 1 ? 'thing' : 'things'}` : ''}`;
 }
 
 /** What a mend makes worse, of the launch and of the scenes themselves. */
 function sayCosts({ costs, sceneCosts }: LaunchAdvice): string {
-  const ofLaunch = costs.map((c) => `${RULE_WORDS[c.finding.rule].toLowerCase()} on ${c.more} more`);
+  const ofLaunch = costs.map((c) => `${c.finding.word.toLowerCase()} on ${c.more} more`);
   const all = [...ofLaunch, ...sceneCosts.map(saySceneCosts)];
   return all.length > 0 ? `but ${all.join('; ')}` : 'nothing gets worse';
 }
@@ -51,7 +38,7 @@ function sayCosts({ costs, sceneCosts }: LaunchAdvice): string {
 function Accept({ finding }: { finding: LaunchFinding }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
-  const { rule, about, on } = finding;
+  const { rule, about, cases } = finding;
   const change = (next: (all: readonly LaunchAcceptance[], launch: Launch) => LaunchAcceptance[]) =>
     editLaunch(store, (l) => {
       l.accepted = next(l.accepted ?? [], l);
@@ -66,7 +53,7 @@ function Accept({ finding }: { finding: LaunchFinding }) {
   };
   return (
     <AcceptForm
-      {...acceptanceOf(on, screens)}
+      {...acceptanceOf(cases, screens)}
       onAccept={accept}
       onTakeBack={() => change((all, l) => all.filter((a) => !acceptsFinding(a, finding, l)))}
     />
@@ -84,26 +71,25 @@ interface DetailProps {
 
 function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
   const screens = useWorkbench((s) => s.screens);
-  const advice = useAdvice(finding);
+  const { answers, callOff } = useLaunchAnswers(finding);
+  const advice = answers?.mends;
   const worst = findCase(finding.worst.caseId, screens);
   return (
     <div className="launch-detail">
-      <p className="quiet">
-        Because: {finding.worst.because.join(' ')} {LAUNCH_LIMITS[finding.rule].reason}
-      </p>
+      <p className="quiet">Because: {answers?.why.because.map((b) => b.text).join(' ') ?? '…'}</p>
       {worst && (
         <Button variant="quiet" size="sm" onClick={() => onOpen(finding)}>
           worst: {caseName(worst)}, {worst.appearance}
         </Button>
       )}
-      {!advice && <p role="status">Mends are being tried on all cases…</p>}
+      {!advice && <Trying answers={answers} callOff={callOff} />}
       {advice?.length === 0 && !finding.accepted && (
         <p>No change that Coulee knows of makes this better without making more worse.</p>
       )}
       <ul className="plain-list">
         {advice?.map((mend) => (
           <li key={mend.label}>
-            <b>{mend.label}</b>: gone on {mend.clears} of {finding.on.length} cases,{' '}
+            <b>{mend.label}</b>: gone on {mend.clears} of {finding.cases.length} cases,{' '}
             <span className="quiet">{sayCosts(mend)}</span>{' '}
             <span className="text-nowrap">
               {mend.make ? (
@@ -168,12 +154,11 @@ export function LaunchFindings({ findings, ...detail }: Props) {
               }}
             >
               <span className={`outcome-${f.outcome}`}>{f.accepted ? '✓' : OUTCOME_SHAPES[f.outcome]}</span>{' '}
-              <b>{RULE_WORDS[f.rule]}</b>{' '}
-              {f.accepted && <span className="quiet">accepted: {f.accepted} </span>}
+              <b>{f.word}</b> {f.accepted && <span className="quiet">accepted: {f.accepted} </span>}
               <span className="quiet figures">
-                {sayCases(f.on.length, f.on.length - openCases(f).length, f.weight)}
+                {sayCases(f.cases.length, f.cases.length - openOn(f), f.weight)}
               </span>
-              <span className="launch-said">at worst {f.worst.said}</span>
+              <span className="launch-said">at worst {f.said}</span>
             </button>
             {open === f.id && <Detail finding={f} {...detail} />}
           </li>

@@ -5,6 +5,7 @@ import {
   LAUNCH_LIMITS,
   LAUNCH_RULES,
   LAUNCH_VALUES,
+  LAUNCH_WORDS,
   launchLimit,
   withLaunchLimit,
   type LaunchLimit,
@@ -17,7 +18,6 @@ import { commit } from '../state/edit';
 import { OUTCOME_SHAPES } from '../words';
 import { editLaunch } from './launched';
 import { ListPart, useLive } from './parts';
-import { RULE_WORDS } from './words';
 
 const ENDS = ['warn', 'fail'] as const;
 type End = (typeof ENDS)[number];
@@ -43,7 +43,7 @@ function BoundPart({ launch, rule, end }: PartProps & { end: End }) {
   const value = limit[end];
   const set = (next: number | null) =>
     live((l) => setLimit(l, rule, { ...launchLimit(l, rule), [end]: next }));
-  const label = `${RULE_WORDS[rule]}: ${end}s over`;
+  const label = `${LAUNCH_WORDS[rule]}: ${end}s over`;
   const over = value === null ? '' : [words.say(value), words.of?.[end]].filter(Boolean).join(' ');
   const said = value === null ? `never ${end}s` : `${end}s over ${over}`;
   return (
@@ -51,7 +51,7 @@ function BoundPart({ launch, rule, end }: PartProps & { end: End }) {
       label={label}
       button={{
         bsPrefix: 'part',
-        'aria-label': `${RULE_WORDS[rule]} ${said}`,
+        'aria-label': `${LAUNCH_WORDS[rule]} ${said}`,
         children: (
           <span className={value === null ? undefined : `outcome-${end}`}>
             {value !== null && OUTCOME_SHAPES[end]} {said}
@@ -106,7 +106,7 @@ function JudgedPart({ launch, rule }: PartProps) {
   const options = (Object.keys(JUDGED) as Judged[]).map((v) => ({ value: v, label: JUDGED[v].label }));
   return (
     <ListPart
-      label={`${RULE_WORDS[rule]}: how it is judged`}
+      label={`${LAUNCH_WORDS[rule]}: how it is judged`}
       text={
         <span className={value === 'off' ? 'quiet' : `outcome-${value}`}>
           {value !== 'off' && OUTCOME_SHAPES[value]} {JUDGED[value].label}
@@ -147,7 +147,7 @@ export function LaunchLimits({ launch }: { launch: Launch }) {
           const words = LAUNCH_VALUES[rule];
           return (
             <li key={rule}>
-              <b>{RULE_WORDS[rule]}</b>
+              <b>{LAUNCH_WORDS[rule]}</b>
               {words && <span className="words">{words.noun}</span>}
               {words ? (
                 ENDS.map((end) => <BoundPart key={end} {...{ launch, rule, end }} />)

@@ -93,7 +93,7 @@ function SideChoice({ label, caseId, onCase, rules, onRules, options, problem }:
 
 /** A breach in words that are the same for layers of two scenes that are called alike. */
 const saidOf = (b: Breach, { layers }: Side) =>
-  [ownerName(b.layerId, layers), b.limit.measure, b.limit.side].filter(Boolean).join(' ');
+  [ownerName(b.subjectId, layers), b.limit.measure, b.limit.side].filter(Boolean).join(' ');
 
 /** What is wrong on one side; what is not so on the other one stands out. */
 function Breaches({ label, side, other }: { label: string; side: Side; other: Side }) {
@@ -116,7 +116,8 @@ function Breaches({ label, side, other }: { label: string; side: Side; other: Si
             ) : (
               <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>
             )}{' '}
-            {ownerName(b.layerId, side.layers)} {ruleOf([b]).word}, <span className="figures">{figure}</span>
+            {ownerName(b.subjectId, side.layers)} {ruleOf([b]).word},{' '}
+            <span className="figures">{figure}</span>
             {!same && <b> only here</b>}
           </li>
         );

@@ -1,8 +1,7 @@
-import type { Cause } from '@/core/findings/causes';
 import { RULES } from '@/core/findings/rule';
 import { layerSentence } from '@/core/sentences/layer';
 import { demoDocuments } from '../../../demo/documents';
-import { faultOf, faultsOf } from './causes';
+import { faultOf, faultsOf, type Cause } from './causes';
 import { partFor } from './open-part';
 
 const { project, scenes } = demoDocuments(() => []);
@@ -10,9 +9,11 @@ const { layers } = scenes['winter-splash']!;
 const names = { layers, named: project.named };
 const harbour = layers.find((l) => l.id === 'harbour')!;
 const parts = layerSentence(harbour, names, project.pictures).filter((t) => typeof t !== 'string');
-const cause = (measure: Cause['measure'], outcome: Cause['outcome'], path: Cause['part']['path']): Cause => ({
-  findingId: `harbour ${measure}`,
-  measure,
+const cause = (
+  measure: keyof typeof RULES,
+  outcome: Cause['outcome'],
+  path: Cause['part']['path'],
+): Cause => ({
   word: RULES[measure].word,
   outcome,
   part: { layerId: 'harbour', path },

@@ -1,29 +1,32 @@
 'use client';
-import type { Cause } from '@/core/findings/causes';
+import type { SceneFinding } from '@/core/findings/scene';
 import { worse, type Outcome } from '@/core/measure/judge';
 import type { Part } from '@/core/sentences/parts';
 import { useWorkbench } from '../state/context';
 import { partFor } from './open-part';
 
+/** A finding that the part of a rule causes. */
+export type Cause = Pick<SceneFinding, 'outcome' | 'word'> & { part: NonNullable<SceneFinding['part']> };
+
 const NONE: readonly Cause[] = [];
-const sorted = new WeakMap<readonly Cause[], Map<string | null, Cause[]>>();
+const sorted = new WeakMap<readonly SceneFinding[], Map<string | null, Cause[]>>();
 
 /** Causes by the layer that they lie in: the very lists of before while nothing else was found, so that only what changes is drawn again. */
-function byLayer(causes: readonly Cause[]): Map<string | null, Cause[]> {
-  const known = sorted.get(causes);
+function byLayer(findings: readonly SceneFinding[]): Map<string | null, Cause[]> {
+  const known = sorted.get(findings);
   if (known) return known;
   const lists = new Map<string | null, Cause[]>();
-  for (const cause of causes) {
-    const { layerId } = cause.part;
-    lists.set(layerId, [...(lists.get(layerId) ?? []), cause]);
+  for (const { outcome, word, part } of findings) {
+    if (!part) continue;
+    lists.set(part.layerId, [...(lists.get(part.layerId) ?? []), { outcome, word, part }]);
   }
-  sorted.set(causes, lists);
+  sorted.set(findings, lists);
   return lists;
 }
 
 /** The findings that a layer’s rule causes; those of the scene’s own settings without a layer. */
 export const useCauses = (layerId: string | null): readonly Cause[] =>
-  useWorkbench((s) => (s.found && byLayer(s.found.causes).get(layerId)) ?? NONE);
+  useWorkbench((s) => (s.found && byLayer(s.found).get(layerId)) ?? NONE);
 
 /** What is said of a part that causes something. */
 export interface PartFault {

@@ -19,7 +19,7 @@ export function BreachList({ result }: { result: CaseResult }) {
             ) : (
               <span className={`outcome-${b.limit.outcome}`}>{OUTCOME_SHAPES[b.limit.outcome]}</span>
             )}{' '}
-            {ownerName(b.layerId, result.layers)}: {sayFigure(b.limit.measure, b.value)}
+            {ownerName(b.subjectId, result.layers)}: {sayFigure(b.limit.measure, b.value)}
           </strong>
           <span>
             {b.accepted ? `Taken as it is: ${b.accepted}. ` : ''}Accepted is {sayLimit(b.limit)}.{' '}

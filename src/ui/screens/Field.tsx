@@ -22,12 +22,12 @@ function FieldCount({ shown }: { shown: number }) {
   const appearance = useWorkbench((s) => s.view.appearance);
   const finding = useFinding();
   const other = appearance === 'light' ? 'dark' : 'light';
-  const more = finding?.on.filter((f) => f.caseId.endsWith(other)).length ?? 0;
+  const more = finding?.cases.filter((f) => f.caseId.endsWith(other)).length ?? 0;
   const turnOver = () => store.setState(({ view }) => ({ view: withAppearance(view, other) }));
   return (
     <p className="field-count quiet figures">
       {finding
-        ? `${shown} of the ${countCases(finding.on.length)} of this finding, in ${appearance}`
+        ? `${shown} of the ${countCases(finding.cases.length)} of this finding, in ${appearance}`
         : `${shown} of ${countCases(all)}, in ${appearance}`}
       {counted < all && `; ${all - counted} outside of the allowed ratios are not counted`}
       {more > 0 && (

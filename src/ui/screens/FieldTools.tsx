@@ -1,8 +1,6 @@
 'use client';
 import { Button, Form } from 'react-bootstrap';
 import { FIT_PRESETS, withPreset } from '@/core/fit/presets';
-import { ruleOfFinding } from '@/core/findings/rule';
-import { ownerName } from '@/core/measure/words';
 import { OUTCOMES } from '@/core/measure/judge';
 import { presetOfAll, withFits } from '@/core/scene/rules';
 import { KIND_GROUPS } from '@/core/screens/kinds';
@@ -46,7 +44,6 @@ function Filter({ label, all, value, options, onChange }: FilterProps) {
 function FindingFilter() {
   const store = useWorkbenchStore();
   const finding = useFinding();
-  const layers = useWorkbench((s) => sceneOf(s)?.layers);
   if (!finding) return null;
   return (
     <Button
@@ -55,7 +52,7 @@ function FindingFilter() {
       onClick={() => store.setState(({ view }) => ({ view: { ...view, lens: 'findings' } }))}
     >
       <span className={`outcome-${finding.outcome}`}>{OUTCOME_SHAPES[finding.outcome]}</span>{' '}
-      {ownerName(finding.layerId, layers ?? [])} {ruleOfFinding(finding).word}
+      {finding.subject.name} {finding.word}
     </Button>
   );
 }

@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
-import { USUAL_DENSITIES } from '@/core/pictures/check';
+import { USUAL_DENSITIES } from '@/core/pictures/master';
 import { sameDensity } from '@/core/pictures/picture';
 import { EditorPopover } from '../scene/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';

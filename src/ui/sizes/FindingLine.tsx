@@ -1,13 +1,13 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
-import type { FileFinding } from '@/core/pictures/check';
+import type { FileFinding } from '@/core/files/check';
 import { masterIn, setsOf, withMaster } from '@/core/pictures/master';
 import type { Picture } from '@/core/pictures/picture';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { OUTCOME_SHAPES } from '../words';
-import { FILE_RULES } from './file-rules';
+import { AcceptFile } from './AcceptFile';
 import { canBeMade } from './useMake';
 
 interface LineProps {
@@ -19,25 +19,26 @@ interface LineProps {
 
 /** What is wrong with files, and what can be done about it at once. */
 export function FindingLine({ f, picture, busy, onMake }: LineProps) {
-  const { word, outcome } = FILE_RULES[f.rule];
+  const { word, outcome, accepted } = f;
   return (
     <li>
       <b className={`outcome-${outcome}`}>
-        {OUTCOME_SHAPES[outcome]} {word}
+        {accepted === null ? OUTCOME_SHAPES[outcome] : '✓'} {word}
       </b>{' '}
-      {f.text}
+      {f.said}
       {canBeMade(f, picture) && (
         <Button
           variant="quiet"
           size="sm"
           disabled={busy}
-          aria-label={`Make the ${sayDensity(f.density!)}x file of ${picture.name} from its master`}
+          aria-label={`Make the ${sayDensity(f.file.density!)}x file of ${picture.name} from its master`}
           onClick={onMake}
         >
           make it
         </Button>
       )}
       {f.rule === 'undecided' && <WhichIsRight {...{ f, picture }} />}
+      <AcceptFile {...{ f }} />
     </li>
   );
 }
@@ -45,7 +46,7 @@ export function FindingLine({ f, picture, busy, onMake }: LineProps) {
 /** Names the file that the others are made from, where they contradict each other. */
 function WhichIsRight({ f, picture }: { f: FileFinding; picture: Picture }) {
   const store = useWorkbenchStore();
-  const set = setsOf(picture).find((s) => s.cut.cut === f.cut && s.appearance === f.appearance);
+  const set = setsOf(picture).find((s) => s.cut.cut === f.file.cut && s.appearance === f.file.appearance);
   const name = (density: number) =>
     edit(store, ({ project }) => {
       project.pictures = project.pictures.map((p) =>

@@ -1,14 +1,14 @@
 'use client';
 import { findCase } from '@/core/screens/cases';
 import { saySize } from '@/core/words/numbers';
-import type { FileFinding, Needed } from '@/core/pictures/check';
+import type { FileFinding } from '@/core/files/check';
+import type { Needed } from '@/core/survey/needed';
 import { madeFrom, masterOfSet, setsOf, type FileSet } from '@/core/pictures/master';
 import { sameDensity, type Picture, type Rendition } from '@/core/pictures/picture';
 import { PictureThumb } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { openCase } from '../state/open-case';
 import { caseName, OUTCOME_SHAPES } from '../words';
-import { FILE_RULES } from './file-rules';
 import { FindingLine } from './FindingLine';
 import { useMake } from './useMake';
 
@@ -25,19 +25,19 @@ interface CellProps {
 function DensityCell({ set, density, findings }: CellProps) {
   const file = set.files.find((r) => !r.vector && isDensity(density)(r));
   const master = masterOfSet(set.files);
-  const own = findings.filter((f) => f.density !== null && isDensity(density)({ density: f.density }));
-  const worst = own.find((f) => FILE_RULES[f.rule].outcome === 'fail') ?? own[0];
-  const outcome = worst ? FILE_RULES[worst.rule].outcome : 'clear';
+  const own = findings.filter(
+    ({ file: f }) => f.density !== null && isDensity(density)({ density: f.density }),
+  );
+  const worst = own.find((f) => f.outcome === 'fail') ?? own.find((f) => f.outcome === 'warn');
+  const outcome = worst?.outcome ?? 'clear';
   const isMissing = own.some((f) => f.rule === 'missing');
   if (!file && !isMissing) return <td className="quiet">–</td>;
   const size = file ?? (master && madeFrom(master, density));
   return (
-    <td className={worst && `sizes-${outcome}`} title={own.map((f) => f.text).join(' ')}>
+    <td className={worst && `sizes-${outcome}`} title={own.map((f) => f.said).join(' ')}>
       <span className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</span> {size && px(size)}
       {file && file === master && own.length === 0 && <span className="quiet"> master</span>}
-      {own.length > 0 && (
-        <b className={`outcome-${outcome}`}> {own.map((f) => FILE_RULES[f.rule].word).join(', ')}</b>
-      )}
+      {own.length > 0 && <b className={`outcome-${outcome}`}> {own.map((f) => f.word).join(', ')}</b>}
     </td>
   );
 }
@@ -102,7 +102,7 @@ export function PictureRows({ picture, densities, findings, needed }: BlockProps
               {set.appearance}
             </th>
             {densities.map((d) => (
-              <DensityCell key={d} set={set} density={d} findings={findings.filter(here)} />
+              <DensityCell key={d} set={set} density={d} findings={findings.filter((f) => here(f.file))} />
             ))}
             <td>{set.files.some((r) => r.vector) ? 'yes' : <span className="quiet">–</span>}</td>
             <NeededCell needed={needed.find(here)} />
@@ -113,8 +113,8 @@ export function PictureRows({ picture, densities, findings, needed }: BlockProps
         <tr>
           <td className="sizes-findings" colSpan={densities.length + 3}>
             <ul>
-              {findings.map((f, i) => (
-                <FindingLine key={i} {...{ f, picture, busy }} onMake={() => void make([f])} />
+              {findings.map((f) => (
+                <FindingLine key={f.id} {...{ f, picture, busy }} onMake={() => void make([f])} />
               ))}
             </ul>
           </td>

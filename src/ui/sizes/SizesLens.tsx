@@ -2,23 +2,22 @@
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
-import { checkFiles, USUAL_DENSITIES, type Needed } from '@/core/pictures/check';
-import { masterOfSet, setsOf } from '@/core/pictures/master';
+import { checkFiles, inkFiles } from '@/core/files/check';
+import { USUAL_DENSITIES } from '@/core/pictures/master';
+import type { Needed } from '@/core/survey/needed';
+import { setsOf } from '@/core/pictures/master';
 import type { Picture } from '@/core/pictures/picture';
 import type { Ink } from '@/core/pixels/ink';
 import { useWorkbench } from '../state/context';
 import { useAllStatistics } from '../state/statistics';
 import { OUTCOME_SHAPES } from '../words';
 import { DensitiesEditor } from './DensitiesEditor';
-import { FILE_RULES } from './file-rules';
 import { PictureRows } from './PictureRows';
 import { canBeMade, useMake } from './useMake';
 
 /** Where the ink of the largest file of each set lies, as far as the server has said so. */
 function useInk(pictures: readonly Picture[]): ReadonlyMap<string, Ink> | null {
-  const hashes = pictures.flatMap((p) =>
-    setsOf(p).flatMap((s) => (masterOfSet(s.files) ?? s.files[0])?.hash ?? []),
-  );
+  const hashes = useMemo(() => inkFiles(pictures), [pictures]);
   const known = useAllStatistics(hashes);
   return useMemo(
     () => known && new Map([...known].flatMap(([hash, { ink }]) => (ink ? [[hash, ink] as const] : []))),
@@ -49,23 +48,23 @@ interface SizesProps {
 
 function Sizes({ needed, ink }: SizesProps) {
   const project = useWorkbench((s) => s.documents.project);
-  const { pictures } = project;
+  const { pictures, acceptedFiles } = project;
   const wanted = project.densities ?? USUAL_DENSITIES;
   const findings = useMemo(
-    () => checkFiles({ pictures, densities: wanted, needed, ink }),
-    [pictures, wanted, needed, ink],
+    () => checkFiles({ pictures, densities: wanted, needed, ink, accepted: acceptedFiles }),
+    [pictures, wanted, needed, ink, acceptedFiles],
   );
   const { busy, make } = useMake();
   const makeable = findings.filter((f) =>
     canBeMade(
       f,
-      pictures.find((p) => p.id === f.pictureId)!,
+      pictures.find((p) => p.id === f.in.id)!,
     ),
   );
   const all = pictures.flatMap((p) => setsOf(p).flatMap((s) => s.files.filter((r) => !r.vector)));
   const densities = [...new Set([...wanted, ...all.map((r) => r.density)])].toSorted((a, b) => a - b);
-  const count = (outcome: 'fail' | 'warn') =>
-    findings.filter((f) => FILE_RULES[f.rule].outcome === outcome).length;
+  const count = (outcome: 'fail' | 'warn') => findings.filter((f) => f.outcome === outcome).length;
+  const accepted = findings.filter((f) => f.accepted !== null).length;
   return (
     <main className="sizes" id="main">
       <p className="sizes-summary">
@@ -75,7 +74,8 @@ function Sizes({ needed, ink }: SizesProps) {
         <b className="outcome-warn">
           {OUTCOME_SHAPES.warn} {count('warn')}
         </b>{' '}
-        findings on the files of {pictures.length} pictures. A picture with several files should have one for{' '}
+        findings on the files of {pictures.length} pictures
+        {accepted > 0 && ` and ${accepted} accepted`}. A picture with several files should have one for{' '}
         <DensitiesEditor />; the scenes’ needs are px of the framebuffer.
         {makeable.length > 0 && (
           <Button variant="quiet" size="sm" disabled={busy} onClick={() => void make(makeable)}>
@@ -103,7 +103,7 @@ function Sizes({ needed, ink }: SizesProps) {
               key={p.id}
               picture={p}
               densities={densities}
-              findings={findings.filter((f) => f.pictureId === p.id)}
+              findings={findings.filter((f) => f.in.id === p.id)}
               needed={needed.get(p.id) ?? []}
             />
           ))}

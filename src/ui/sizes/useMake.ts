@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useState } from 'react';
-import type { FileFinding } from '@/core/pictures/check';
+import type { FileFinding } from '@/core/files/check';
 import { madeFrom, masterOfSet, setsOf } from '@/core/pictures/master';
 import { putInto } from '@/core/pictures/assign';
 import type { Picture, Rendition } from '@/core/pictures/picture';
@@ -11,7 +11,10 @@ import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 
 /** A file that is missing or uneven is made from its master, where that is large enough. */
-export function canBeMade({ rule, density, cut, appearance }: FileFinding, picture: Picture): boolean {
+export function canBeMade(
+  { rule, file: { density, cut, appearance } }: FileFinding,
+  picture: Picture,
+): boolean {
   if ((rule !== 'missing' && rule !== 'uneven') || density === null) return false;
   const set = setsOf(picture).find((s) => s.cut.cut === cut && s.appearance === appearance);
   const master = set && masterOfSet(set.files);
@@ -19,7 +22,10 @@ export function canBeMade({ rule, density, cut, appearance }: FileFinding, pictu
 }
 
 /** @throws RequestProblem when the file cannot be made */
-async function makeFile(project: Project, { pictureId, cut, appearance, density }: FileFinding) {
+async function makeFile(
+  project: Project,
+  { in: { id: pictureId }, file: { cut, appearance, density } }: FileFinding,
+) {
   const picture = project.pictures.find((p) => p.id === pictureId)!;
   const set = setsOf(picture).find((s) => s.cut.cut === cut && s.appearance === appearance)!;
   const master = masterOfSet(set.files)!;

@@ -52,7 +52,7 @@ function workers() {
       },
       found: async () => {
         await call('found');
-        return { findings: [], causes: [] };
+        return [];
       },
       needed: async () => {
         await call('needed');
@@ -124,7 +124,7 @@ describe('surveying', () => {
     await rest();
     expect(counts).toContain(50);
     expect(of.state.asked).toEqual(['survey', 'found']);
-    expect(store.getState()).toMatchObject({ counting: null, surveyed: demo, found: { findings: [] } });
+    expect(store.getState()).toMatchObject({ counting: null, surveyed: demo, found: [] });
     rename(store, 'One');
     await rest();
     expect(of.state.asked).toEqual(['survey', 'found', 'survey', 'found']);

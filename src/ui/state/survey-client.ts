@@ -5,7 +5,7 @@ import type { CaseSummary } from '@/core/solve/summary';
 import type { Documented } from '@/workers/memory';
 import type { SurveyWorker } from '@/workers/survey.worker';
 import { sameJson } from '@/core/patch/patch';
-import type { Documents } from '@/core/project/documents';
+import { scenesInOrder, type Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import type { Screen } from '@/core/screens/screen';
 import { surveyInput } from '@/core/survey/survey';
@@ -98,7 +98,7 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
 
   /** Of all scenes, and only while somebody looks at sizes. */
   const measurePixels = async (remote: Running['remote'], { documents }: WorkbenchState) => {
-    const inputs = Object.values(documents.scenes).map((scene) => documented(documents, scene));
+    const inputs = scenesInOrder(documents).map((scene) => documented(documents, scene));
     const needed = await remote.needed(inputs, documents.project.ratios);
     measured = documents;
     if (!isEnded()) store.setState({ needed });

@@ -3,7 +3,7 @@ import { createStore } from 'zustand/vanilla';
 import type { Change } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
 import { screensIn } from '@/core/project/screens';
-import type { Needed } from '@/core/pictures/check';
+import type { Needed } from '@/core/survey/needed';
 import { sameJson } from '@/core/patch/patch';
 import type { Scene } from '@/core/scene/scene';
 import { caseId, casesOf, type Case } from '@/core/screens/cases';
@@ -14,7 +14,7 @@ import type { CaseSummary } from '@/core/solve/summary';
 import type { FilePixels } from '@/core/pixels/file';
 import { faceOf } from '@/core/text/style';
 import type { Fonts } from '@/render/fonts';
-import type { SceneFaults } from '@/workers/surveying';
+import type { SceneFinding } from '@/core/findings/scene';
 import type { SurveyWorker } from '@/workers/survey.worker';
 import type { View } from './view';
 
@@ -65,7 +65,7 @@ export interface WorkbenchState {
   /** where each case lies on the valley of the background */
   marks: ReadonlyMap<string, Mark>;
   /** what the last survey of everything found wrong with the scene, and where it comes from; `null` before it */
-  found: SceneFaults | null;
+  found: SceneFinding[] | null;
   view: View;
   /** how many pixels the scenes ask of each picture; `null` until it was worked out for the first time */
   needed: ReadonlyMap<string, readonly Needed[]> | null;

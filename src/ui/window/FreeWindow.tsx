@@ -73,7 +73,7 @@ function Changes({
   onGo: (lu: number) => void;
 }) {
   const { layers } = useScene();
-  const say = (b: Breach) => `${ownerName(b.layerId, layers)} ${ruleOf([b]).word}`;
+  const say = (b: Breach) => `${ownerName(b.subjectId, layers)} ${ruleOf([b]).word}`;
   return (
     <section className="window-changes" aria-label={`Where the ${along} changes an outcome`}>
       <h3>

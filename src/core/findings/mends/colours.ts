@@ -62,7 +62,7 @@ export function withScrim(
 /** A scrim that is enough on every case. */
 export const scrim: Mender = (sick) => {
   const layer = placedLayer(sick);
-  const { limit } = sick.finding.worst.breach;
+  const { limit } = sick.finding.worst;
   const laid = layer && withScrim(sick.input, sick.cases, layer, limit.min ?? 3, sick.newId);
   if (!laid || laid.alpha === 0) return [];
   const word = laid.colour === '#000000' ? 'black' : 'white';
@@ -101,7 +101,7 @@ const BARS = { 'bar:status': 'status', 'bar:title': 'title', 'bar:navigation': '
 
 /** Signs of the other kind on a bar, or a bar with a colour of its own. */
 export const barSigns: Mender = (sick) => {
-  const bar = BARS[sick.finding.layerId as keyof typeof BARS];
+  const bar = BARS[sick.finding.subject.id as keyof typeof BARS];
   if (!bar) return [];
   const set = (label: string, more: object) =>
     sceneMend(sick, label, (scene) => ({

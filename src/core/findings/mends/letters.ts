@@ -50,7 +50,7 @@ export const moreLines: Mender = (sick) => {
 /** Letters of the least size that is asked for, and none that shrink below it. */
 export const readableType: Mender = (sick) => {
   const { layer, finding } = sick;
-  const least = finding.worst.breach.limit.min;
+  const least = finding.worst.limit.min;
   if (layer?.kind !== 'text' || least === undefined) return [];
   return layerMend(sick, `Write it in ${sayNumber(least)} or more`, (l) => {
     if (l.kind !== 'text') return l;

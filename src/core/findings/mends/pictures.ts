@@ -77,7 +77,7 @@ export const largerPicture: Mender = (sick) => {
     .flatMap((p) => {
       const { documents, scene, finding } = sick;
       const layers = scene.layers.map((l) =>
-        l.id === finding.layerId && l.kind === 'picture' ? { ...l, picture: p.id } : l,
+        l.id === finding.subject.id && l.kind === 'picture' ? { ...l, picture: p.id } : l,
       );
       const marked = documents.project.pictures.map((one) => (one === p ? withMarksOf(own, p) : one));
       return mendOf(sick, `Show “${p.name}” instead, which has more pixels`, {

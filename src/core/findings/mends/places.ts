@@ -112,7 +112,7 @@ export const smaller: Mender = (sick) => {
 
 /** As large as its file has pixels for, bounded along either axis, so that a bound that is there already can stay. */
 export const asLargeAsSharp: Mender = (sick) => {
-  const { limit } = sick.finding.worst.breach;
+  const { limit } = sick.finding.worst;
   const least = leastWidth(sick);
   return AXES.flatMap((axis) => {
     const extents = drawnOn(sick).flatMap((l) =>
@@ -143,7 +143,7 @@ function leastWidth({ input, layer }: Sick): number | null {
 
 /** Larger on the screens on which it is too small. */
 export const larger: Mender = (sick) => {
-  const { limit } = sick.finding.worst.breach;
+  const { limit } = sick.finding.worst;
   if (!placedLayer(sick) || limit.min === undefined) return [];
   const share = Math.ceil(limit.min * 100);
   const axis = limit.measure === 'share-height' ? 'y' : 'x';
@@ -202,7 +202,7 @@ function leansOn(sick: Sick): PlacedLayer[] {
 const of = (sick: Sick, layer: PlacedLayer): Sick => ({
   ...sick,
   layer,
-  finding: { ...sick.finding, layerId: layer.id },
+  finding: { ...sick.finding, subject: { id: layer.id, name: layer.name } },
 });
 
 /** What pushes a layer out of place made smaller, or put elsewhere. */
@@ -251,7 +251,7 @@ export const besideTheHinge: Mender = (sick) => {
     return holder ? outer(holder) : l;
   };
   const layer = outer(own);
-  const on = new Set(sick.finding.on.map((f) => f.caseId));
+  const on = new Set(sick.finding.cases.map((f) => f.caseId));
   const sizes = new Map<string, { width: number; turned: When['orientation']; across: boolean }>();
   for (const c of sick.cases) {
     if (!on.has(c.id)) continue;

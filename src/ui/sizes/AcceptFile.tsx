@@ -1,0 +1,74 @@
+'use client';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import type { FileFinding } from '@/core/files/check';
+import type { FileAcceptance } from '@/core/project/file-limits';
+import { useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+
+/** Takes a finding on files as it is, for a reason; it opens again where it gets worse. */
+export function AcceptFile({ f }: { f: FileFinding }) {
+  const store = useWorkbenchStore();
+  const [asks, setAsks] = useState(false);
+  const [reason, setReason] = useState('');
+  const what = { picture: f.in.id, rule: f.rule, about: f.subject.id };
+  const isSame = (a: FileAcceptance) =>
+    a.picture === what.picture && a.rule === what.rule && a.about === what.about;
+  const change = (added: FileAcceptance[]) =>
+    edit(store, ({ project }) => {
+      project.acceptedFiles = [...(project.acceptedFiles ?? []).filter((a) => !isSame(a)), ...added];
+    });
+  if (f.accepted !== null)
+    return (
+      <>
+        {' '}
+        <span className="quiet">accepted: {f.accepted}</span>
+        <Button
+          variant="quiet"
+          size="sm"
+          aria-label={`Accept no longer: ${f.in.name} ${f.word}`}
+          onClick={() => change([])}
+        >
+          accept it no longer
+        </Button>
+      </>
+    );
+  if (!asks)
+    return (
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-label={`Accept: ${f.in.name} ${f.word}`}
+        onClick={() => setAsks(true)}
+      >
+        accept it
+      </Button>
+    );
+  return (
+    <Form
+      className="accept"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (!reason.trim()) return;
+        change([{ ...what, value: f.worst.value, reason: reason.trim() }]);
+        setAsks(false);
+      }}
+    >
+      <Form.Control
+        size="sm"
+        autoFocus
+        aria-label="Why it is accepted"
+        placeholder="why it is accepted as it is"
+        maxLength={400}
+        value={reason}
+        onChange={(e) => setReason(e.target.value)}
+        onKeyDown={(e) => {
+          if (e.key === 'Escape') setAsks(false);
+        }}
+      />
+      <Button variant="quiet" size="sm" type="submit" disabled={!reason.trim()}>
+        accept it
+      </Button>
+    </Form>
+  );
+}
