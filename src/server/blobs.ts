@@ -63,6 +63,7 @@ async function writeWhole(file: string, bytes: Buffer): Promise<void> {
 }
 
 const originalFile = (hash: string) => path.join(storeFolder(), 'pictures', hash.slice(0, 2), hash);
+const resultFile = (hash: string) => path.join(storeFolder(), 'results', hash.slice(0, 2), hash);
 const previewFile = (hash: string, widthPx: number) =>
   path.join(storeFolder(), 'previews', hash.slice(0, 2), `${hash}-${widthPx}.webp`);
 
@@ -90,6 +91,18 @@ export const readOriginal = (hash: string): Promise<Buffer> => readKept(original
 
 /** For what cannot wait, such as a transaction. */
 export const readOriginalNow = (hash: string): Buffer => readFileSync(originalFile(hash));
+
+/** Keeps what a job has made, for a while. */
+export const storeResult = (hash: string, bytes: Buffer) => writeWhole(resultFile(hash), bytes);
+
+/** What a job has made; `null` once it has gone. */
+export const readResult = (hash: string): Promise<Buffer | null> =>
+  readFile(resultFile(hash)).catch((error: NodeJS.ErrnoException) => {
+    if (error.code === 'ENOENT') return null;
+    throw error;
+  });
+
+export const removeResult = (hash: string): Promise<void> => rm(resultFile(hash), { force: true });
 
 export const storePreview = (hash: string, widthPx: number, bytes: Buffer) =>
   writeWhole(previewFile(hash, widthPx), bytes);

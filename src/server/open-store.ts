@@ -1,5 +1,6 @@
 import { holdStore } from './db/hold';
 import { serverFonts } from './fonts/fonts';
+import { resumeJobs, sweepJobs } from './jobs/jobs';
 import { log } from './log';
 import { Problem } from './problem';
 import { verifyStore } from './services/verify';
@@ -31,6 +32,8 @@ export function openStore(): void {
   }
   // Read now, and not when somebody saves for the first time.
   serverFonts();
+  resumeJobs();
+  sweepJobs().catch((error: unknown) => log.error(error, 'Old results could not be put away.'));
   reportLost().catch((error: unknown) =>
     log.error(error, 'The files of the store could not be looked through.'),
   );

@@ -12,6 +12,9 @@ export const INPUT_LIMITS = {
 /** The folder of the database and the picture files. */
 export const storeFolder = () => path.resolve(/* turbopackIgnore: true */ process.env.STORE_DIR ?? 'store');
 
+/** Where the product itself lies; the command line may be called from anywhere. */
+export const productFolder = () => /* turbopackIgnore: true */ process.env.COULEE_FOLDER ?? process.cwd();
+
 /** Fetching pictures from addresses. Read when it is asked for, so that a test can set it. */
 export const FETCHING = {
   redirects: 5,

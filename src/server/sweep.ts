@@ -86,6 +86,8 @@ export async function sweep(): Promise<void> {
       ...db.select({ hash: fonts.hash }).from(fonts).all(),
     ].map((b) => b.hash),
   );
+  for (const file of await filesBelow(path.join(storeFolder(), 'results')))
+    if (await isOld(file)) await rm(file, { force: true });
   for (const folder of ['pictures', 'previews']) {
     for (const file of await filesBelow(path.join(storeFolder(), folder))) {
       const unknown = !kept.has(path.basename(file).slice(0, 64));

@@ -1,5 +1,4 @@
 import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
-import type { Outcome } from '@/core/measure/judge';
 import { saySize } from '@/core/words/numbers';
 import type { Cut, Rendition } from '@/core/pictures/picture';
 import type { Appearance } from '@/core/values/values';
@@ -10,8 +9,7 @@ import { orientationOf, type Orientation } from '@/core/screens/turn';
 import type { CaseSummary } from '@/core/solve/summary';
 import { sayFigure } from '@/core/measure/words';
 
-/** Outcomes have shapes, so that nothing is said by colour alone. */
-export const OUTCOME_SHAPES: Record<Outcome, string> = { fail: '▲', warn: '◭', clear: '○' };
+export { OUTCOME_SHAPES } from '@/core/measure/words';
 
 export const ORIENTATION_LABELS: Record<Orientation, string> = {
   'portrait-primary': 'portrait',

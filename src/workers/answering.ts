@@ -18,22 +18,11 @@ import { distinctCases } from '@/core/screens/likeness';
 import { offerScrim, type ScrimOffer } from '@/core/findings/offer-scrim';
 import { survey, surveyEach, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { filesOfScene, type Documents } from '@/core/project/documents';
+import { goingOn, type GoOn } from '@/render/review';
 import { askedOf, casesIn, launchAsked, memory } from './memory';
 
 /** What can say why it is there. */
 type Explained = SceneFinding | LaunchFinding;
-
-/** Hears how far something is, and says whether to go on. */
-export type GoOn = (progress: Progress) => Promise<boolean>;
-
-/** Takes one step after another, for as long as somebody wants the answer; `null` once nobody does. */
-async function goingOn<T>(steps: Generator<Progress, T>, goOn: GoOn): Promise<T | null> {
-  for (;;) {
-    const { done, value } = steps.next();
-    if (done) return value;
-    if (!(await goOn(value))) return null;
-  }
-}
 
 export type OutcomesWith = { was: OutcomeCounts; with: (OutcomeCounts | null)[] };
 
@@ -138,7 +127,7 @@ export const answering = {
    * What would mend a finding of a scene, tried on all cases.
    * @param goOn hears how far it is, and says whether to go on; `null` is the answer where not
    */
-  async advise(documents: Documents, finding: SceneFinding, goOn: GoOn): Promise<Advice[] | null> {
+  async advise(documents: Documents, finding: SceneFinding, goOn: GoOn<Progress>): Promise<Advice[] | null> {
     const files = filesTried(documents, finding.in.id, finding);
     return goingOn(advising(await askedOf(documents, finding.in.id, files), finding), goOn);
   },
@@ -146,7 +135,7 @@ export const answering = {
   async launchAdvice(
     documents: Documents,
     finding: LaunchFinding,
-    goOn: GoOn,
+    goOn: GoOn<Progress>,
   ): Promise<LaunchAdvice[] | null> {
     const asked = await launchAsked(documents, finding.in.id);
     return (

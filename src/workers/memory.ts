@@ -1,4 +1,5 @@
 import { type Case } from '@/core/screens/cases';
+import type { Screen } from '@/core/screens/screen';
 import { countedCases } from '@/core/screens/counted';
 import type { Fonts } from '@/render/fonts';
 import { type AdviceAsked } from '@/core/findings/advise';
@@ -14,6 +15,8 @@ import { createFilePixels } from './file-pixels';
 
 /** What the worker remembers from one question to the next. */
 interface Memory {
+  screens: Screen[];
+  /** of these screens */
   all: Case[];
   /** what the last survey of everything was asked, of which cases, and which limits it found broken */
   last: { input: SurveyInput; cases: Case[]; judged: Judged[] } | null;
@@ -23,14 +26,21 @@ interface Memory {
   launchKept: { kept: LaunchKept; pixels: Outside['pixels'] } | null;
   fonts: Fonts | null;
 }
-export const memory: Memory = { all: [], last: null, earlier: null, launchKept: null, fonts: null };
-const pixelsOf = createFilePixels();
+export const memory: Memory = {
+  screens: [],
+  all: [],
+  last: null,
+  earlier: null,
+  launchKept: null,
+  fonts: null,
+};
+export const pixelsOf = createFilePixels();
 
 /** What the page hands over; fonts and pixels are loaded here. */
 export type Documented = Omit<SurveyInput, keyof Outside>;
 
 /** The fonts, with imported ones: the same object for as long as no new one is asked for. */
-async function fontsWith(hashes: readonly string[]): Promise<Fonts> {
+export async function fontsWith(hashes: readonly string[]): Promise<Fonts> {
   // What reads and shapes fonts is large, and many scenes have no text.
   const { loadFonts, withImported } = await import('@/render/fonts');
   return (memory.fonts = await withImported(memory.fonts ?? (await loadFonts()), hashes));

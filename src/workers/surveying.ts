@@ -24,6 +24,7 @@ const COUNTED_EACH = 50;
 export const surveying = {
   /** The screens that every later survey runs over. */
   watch(screens: Screen[]) {
+    memory.screens = screens;
     memory.all = casesOf(screens, APPEARANCES);
     memory.earlier = null;
     memory.launchKept = null;

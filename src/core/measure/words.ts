@@ -1,6 +1,9 @@
 import { sayArea, sayContrast, sayLength, sayNumber, sayRatio, sayShare, sayTimes } from '../words/numbers';
-import type { Breach } from './judge';
+import type { Breach, Outcome } from './judge';
 import type { Limit, MeasureName } from './limit';
+
+/** Outcomes have shapes, so that nothing is said by colour alone. */
+export const OUTCOME_SHAPES: Record<Outcome, string> = { fail: '▲', warn: '◭', clear: '○' };
 
 /** What a value of a measure is typed as: `factor` times the value, before its unit. */
 interface Typed {

@@ -5,6 +5,9 @@ import { inkOf, type Ink } from './ink';
 import { hexOf, type Raster } from './raster';
 import { meanOf, sumsOf } from './sums';
 
+/** A preview by which a file is looked at has at most so many pixels. */
+export const MOST_LOOKED_AT = 2_000_000;
+
 const share = z.number().min(0).max(1);
 const hex = z.string().regex(/^#[0-9a-f]{6}$/);
 

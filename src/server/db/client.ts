@@ -19,6 +19,12 @@ export function openDb(folder: string) {
   sqlite.pragma('busy_timeout = 5000');
   return drizzle(sqlite, { schema });
 }
+/** Opens the database of a store that is there, to read it alone: a server may hold it meanwhile. @throws the fault of the database */
+export function openToRead(folder: string): Db {
+  const sqlite = new Database(databaseIn(folder), { readonly: true, fileMustExist: true });
+  sqlite.pragma('busy_timeout = 5000');
+  return drizzle(sqlite, { schema });
+}
 export type Db = ReturnType<typeof openDb>;
 
 /** Brings the tables up to date; a database that already holds some is copied beside itself first. */

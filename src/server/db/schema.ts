@@ -1,3 +1,4 @@
+import { JOB_STATES } from '@/formats/job';
 import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
 
 /** `deletedAt` hides a project until it is brought back or swept. Times are ISO 8601. */
@@ -71,4 +72,23 @@ export const history = sqliteTable(
     primaryKey({ columns: [t.projectId, t.revision] }),
     index('history_change').on(t.projectId, t.changeId),
   ],
+);
+
+/** Work that takes longer than a request may. Its result is a file by its hash, kept for a day. Times are ISO 8601. */
+export const jobs = sqliteTable(
+  'jobs',
+  {
+    id: text('id').primaryKey(),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    /** what was asked for, as JSON */
+    asked: text('asked').notNull(),
+    state: text('state', { enum: JOB_STATES }).notNull(),
+    /** how it ended, as JSON: its result, or what went wrong */
+    outcome: text('outcome'),
+    createdAt: text('created_at').notNull(),
+    endedAt: text('ended_at'),
+  },
+  (t) => [index('jobs_state').on(t.state)],
 );

@@ -23,7 +23,7 @@ setInterval(() => {
 async function carryOut({ kind, input, store }: Order): Promise<EndReport> {
   process.env.STORE_DIR = store;
   try {
-    const value = await TASKS[kind](input as never, () => report({ type: 'step' }));
+    const value = await TASKS[kind](input as never, (progress) => report({ type: 'step', progress }));
     return { type: 'done', value, rss: process.memoryUsage.rss() };
   } catch (error) {
     if (error instanceof Problem) {

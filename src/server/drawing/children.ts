@@ -4,7 +4,8 @@ import path from 'node:path';
 import { Problem } from '../problem';
 import { storeFolder } from '../settings';
 import { DRAWING, OUT_OF_MEMORY } from './limits';
-import type { EndReport, Order, TaskInput, TaskKind, TaskResult } from './tasks';
+import type { EndReport, Order, StepReport, TaskInput, TaskKind, TaskResult } from './tasks';
+import type { TaskProgress } from './progress';
 
 /** Why a task did not come to its end: it was called off, took too long or too much, or its process ended. */
 export class TaskEnded extends Error {
@@ -62,6 +63,8 @@ export interface Terms {
   /** without a step, ms */
   deadlineMs: number;
   signal?: AbortSignal;
+  /** hears how far it is */
+  onProgress?: (progress: TaskProgress) => void;
 }
 
 /** What a report that ends a task comes to. @throws Problem, or the fault of the disk with its code */
@@ -83,7 +86,11 @@ function letOthersFirst({ pid }: ChildProcess): boolean {
 }
 
 /** Sends the order and waits for its end; the process is killed when it is called off or its time is up. */
-function carriedOut(child: ChildProcess, order: Order, { deadlineMs, signal }: Terms): Promise<EndReport> {
+function carriedOut(
+  child: ChildProcess,
+  order: Order,
+  { deadlineMs, signal, onProgress }: Terms,
+): Promise<EndReport> {
   let clock: NodeJS.Timeout | undefined;
   let onAbort = () => {};
   const running = new Promise<EndReport>((resolve, reject) => {
@@ -96,9 +103,10 @@ function carriedOut(child: ChildProcess, order: Order, { deadlineMs, signal }: T
       clearTimeout(clock);
       clock = setTimeout(() => end('time'), deadlineMs);
     };
-    child.on('message', (report: { type: 'step' } | EndReport) => {
-      if (report.type === 'step') again();
-      else resolve(report);
+    child.on('message', (report: StepReport | EndReport) => {
+      if (report.type !== 'step') return resolve(report);
+      again();
+      if (report.progress) onProgress?.(report.progress);
     });
     child.once('exit', (code) => reject(new TaskEnded(code === OUT_OF_MEMORY ? 'memory' : 'lost')));
     child.once('error', reject);

@@ -3,12 +3,15 @@ import { inChild, TaskEnded } from './children';
 import { DRAWING } from './limits';
 import { inTurn } from './queue';
 import type { TaskInput, TaskKind, TaskResult } from './tasks';
+import type { TaskProgress } from './progress';
 
 /** For whom something is drawn. */
 export interface For {
   project: string;
-  /** of the request: nobody waits any more when it is aborted */
+  /** of the request or the job: nobody waits any more when it is aborted */
   signal?: AbortSignal;
+  /** hears how far it is, of what says so */
+  onProgress?: (progress: TaskProgress) => void;
 }
 
 export interface Job<K extends TaskKind> {
@@ -51,10 +54,10 @@ function words({ reason }: TaskEnded, name: string, deadlineMs: number): Problem
  */
 export async function drawn<K extends TaskKind>(
   { kind, input, cost, name, deadlineMs = DRAWING.deadlineMs }: Job<K>,
-  { project, signal }: For,
+  { project, signal, onProgress }: For,
 ): Promise<TaskResult<K>> {
   try {
-    return await inTurn({ project, cost }, () => inChild(kind, input, { deadlineMs, signal }));
+    return await inTurn({ project, cost }, () => inChild(kind, input, { deadlineMs, signal, onProgress }));
   } catch (error) {
     if (error instanceof TaskEnded) throw words(error, name, deadlineMs);
     throw error;

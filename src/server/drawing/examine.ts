@@ -65,8 +65,15 @@ async function headerOf({ bytes, type, name }: ToExamine) {
   return { ...size, profile: profileOf(meta), pictures: picturesOf(bytes, type, meta) };
 }
 
-/** The pyramid from which browsers draw, each level made from the one above it. Decodes every pixel of the file. */
-async function pyramid(bytes: Buffer, file: Pick<KeptFile, 'vector' | 'widthPx' | 'heightPx'>) {
+/**
+ * The pyramid from which browsers draw, each level made from the one above it. Decodes every pixel of the file.
+ * @param wanted whether a level is kept; all are made either way, as each comes from the one before
+ */
+export async function pyramid(
+  bytes: Buffer,
+  file: Pick<KeptFile, 'vector' | 'widthPx' | 'heightPx'>,
+  wanted: (widthPx: number) => boolean = () => true,
+) {
   const previews: Preview[] = [];
   let source: Sharp = await resampleable(bytes, file, file);
   for (const width of previewWidths(file).reverse()) {
@@ -75,6 +82,7 @@ async function pyramid(bytes: Buffer, file: Pick<KeptFile, 'vector' | 'widthPx' 
       .raw()
       .toBuffer({ resolveWithObject: true });
     source = sharp(data, { raw: info });
+    if (!wanted(width)) continue;
     const encoded = await source.clone().webp({ quality: 92, alphaQuality: 100, effort: 2 }).toBuffer();
     previews.push({ widthPx: width, bytes: encoded });
   }

@@ -1,6 +1,7 @@
 import { zipSync } from 'fflate';
 import sharp from 'sharp';
 import type { Drawing } from '@/render/drawing';
+import type { TaskProgress } from './progress';
 import { paintPng } from '@/render/sharp';
 import { readOriginal } from '../blobs';
 
@@ -41,12 +42,20 @@ function zip(made: Painted, about: ToFilm['about']): Buffer {
   return Buffer.from(zipSync(files, { level: 0 }));
 }
 
-/** @param onFrame called after each picture, so that a long film is not taken for one that hangs */
-export async function film({ frames, as, about }: ToFilm, onFrame: () => void): Promise<Buffer> {
+/** @param onStep called after each picture, so that a long film is not taken for one that hangs */
+export async function film(
+  { frames, as, about }: ToFilm,
+  onStep: (progress: TaskProgress) => void,
+): Promise<Buffer> {
   const made: Painted = [];
+  const of = frames.length;
   for (const { drawing, ms } of frames) {
     made.push({ png: await paint(drawing), ms });
-    onFrame();
+    onStep({
+      done: made.length,
+      of,
+      doing: made.length < of ? 'drawing its pictures' : 'putting them together',
+    });
   }
   return as === 'png' ? zip(made, about) : webp(made);
 }

@@ -1,13 +1,20 @@
 import { examine } from './examine';
 import { make } from './make';
+import type { TaskProgress } from './progress';
 import { film, paint } from './paint';
-import { look, read } from './read';
+import { look, read, type ToRead } from './read';
+import { review } from './review';
 
-/** What a process of its own is asked to do. `onStep` says that it goes on. */
-export const TASKS = { examine, make, look, read, paint, film } satisfies Record<
-  string,
-  (input: never, onStep: () => void) => Promise<unknown>
->;
+/** What a process of its own is asked to do. `onStep` says that it goes on, and how far it is where that is known. */
+export const TASKS = {
+  examine,
+  make,
+  look,
+  read: (file: ToRead) => read(file),
+  paint,
+  film,
+  review,
+} satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];
 export type TaskResult<K extends TaskKind> = Awaited<ReturnType<(typeof TASKS)[K]>>;
@@ -20,8 +27,11 @@ export interface Order {
   store: string;
 }
 
+/** That a task goes on. */
+export type StepReport = { type: 'step'; progress?: TaskProgress };
+
 /** From the process to the server. `rss` is the memory that it holds afterwards, bytes. */
-export type Report = { type: 'ready' | 'step' } | EndReport;
+export type Report = { type: 'ready' } | StepReport | EndReport;
 
 /** With which a task ends. */
 export type EndReport =

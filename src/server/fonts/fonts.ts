@@ -7,6 +7,7 @@ import { createFonts, SUBSETS, type Fonts, type Subset } from '@/render/fonts';
 import { cached } from '@/render/cached';
 import { readOriginalNow } from '../blobs';
 import { notFound } from '../problem';
+import { productFolder } from '../settings';
 
 /** The families behind the names; each is one of our dependencies. */
 const FAMILIES: Record<(typeof FONTS)[number], string> = { sans: 'commissioner', serif: 'literata' };
@@ -15,7 +16,7 @@ function fileOf(face: ShippedFace, subset: Subset): string {
   const [font, weight] = face.split('-') as [(typeof FONTS)[number], string];
   const family = FAMILIES[font];
   const name = `${family}-${subset}-${weight}-normal.woff`;
-  return path.join(process.cwd(), 'node_modules', '@fontsource', family, 'files', name);
+  return path.join(productFolder(), 'node_modules', '@fontsource', family, 'files', name);
 }
 
 /** One part of a face. @throws Problem 404 for a name that is not one of ours */
@@ -40,12 +41,15 @@ const shippedFonts = (): Fonts =>
 /** Fonts with the same imported ones are the same object, which surveys tell by. */
 const withThem = new LRUCache<string, Fonts>({ max: 8 });
 
-/** The shipped fonts and imported ones. @param hashes of those that are written with */
-export function serverFonts(hashes: readonly string[] = []): Fonts {
+/**
+ * The shipped fonts and imported ones.
+ * @param hashes of those that are written with @param read the bytes of one; from the store when absent
+ */
+export function serverFonts(hashes: readonly string[] = [], read = readOriginalNow): Fonts {
   if (hashes.length === 0) return shippedFonts();
   const sorted = hashes.toSorted();
   return cached(withThem, sorted.join(), () =>
-    shippedFonts().with(new Map(sorted.map((hash) => [hash, readOriginalNow(hash)]))),
+    shippedFonts().with(new Map(sorted.map((hash) => [hash, read(hash)]))),
   );
 }
 

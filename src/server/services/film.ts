@@ -6,7 +6,7 @@ import type { Drawing } from '@/render/drawing';
 import { createFilm } from '@/render/film';
 import { screensOf } from '../catalogue';
 import { costOf, costOfFilm, refuseLongFilm, refuseTooLarge } from '../drawing/cost';
-import { drawn } from '../drawing/drawn';
+import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { fontsFor } from '../fonts/fonts';
 import { notFound, Problem } from '../problem';
@@ -21,8 +21,10 @@ export interface FilmAsked {
   versions?: string;
   /** px per lu; the screen’s own density when absent */
   scale?: number;
-  /** of the request */
+  /** of the request or the job */
   signal?: AbortSignal;
+  /** hears how far a film is */
+  onProgress?: For['onProgress'];
 }
 
 const MOST_SIDE_PX = 4096;
@@ -60,7 +62,7 @@ export async function framePng(asked: FilmAsked, t: number): Promise<Buffer> {
   const drawing = filmOf(asked).at(t);
   return drawn(
     { kind: 'paint', input: drawing, cost: costOf(drawing), name: 'This picture' },
-    { project: asked.projectId, signal: asked.signal },
+    { project: asked.projectId, signal: asked.signal, onProgress: asked.onProgress },
   );
 }
 
@@ -90,6 +92,6 @@ export async function filmFile(asked: FilmAsked, as: 'webp' | 'png'): Promise<Bu
       deadlineMs: DRAWING.filmMs,
       name: 'This film',
     },
-    { project: asked.projectId, signal: asked.signal },
+    { project: asked.projectId, signal: asked.signal, onProgress: asked.onProgress },
   );
 }

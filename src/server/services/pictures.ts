@@ -1,7 +1,7 @@
 import { eq } from 'drizzle-orm';
 import { MOST_READ_PIXELS } from '@/core/pixels/file';
 import type { Raster } from '@/core/pixels/raster';
-import { Statistics } from '@/core/pixels/statistics';
+import { MOST_LOOKED_AT, Statistics } from '@/core/pixels/statistics';
 import { previewWidths } from '@/core/pictures/previews';
 import { hasPreview, readOriginal, readPreview } from '../blobs';
 import { getDb, writing } from '../db/client';
@@ -32,13 +32,10 @@ async function makePreviews({ hash, type }: Row): Promise<void> {
   await keepFile(await readOriginal(hash), `a kept ${type}`);
 }
 
-/** Statistics are of a preview of at most so many pixels. */
-const MOST_PIXELS = 2_000_000;
-
 /** What is read of the pixels of a file is asked for by no project: who knows the hash may read it. */
 const asked = (file: Row, mostPixels: number, signal?: AbortSignal) =>
   [
-    { input: { file, mostPixels }, cost: mostPixels, deadlineMs: DRAWING.decodeMs, name: 'This file' },
+    { input: file, cost: mostPixels, deadlineMs: DRAWING.decodeMs, name: 'This file' },
     { project: '', signal },
   ] as const;
 
@@ -53,7 +50,7 @@ export async function statistics(hash: string): Promise<Statistics> {
   const row = rowOf(hash);
   const kept = row.statistics && Statistics.safeParse(JSON.parse(row.statistics));
   if (kept && kept.success) return kept.data;
-  const [job, asker] = asked(row, MOST_PIXELS);
+  const [job, asker] = asked(row, MOST_LOOKED_AT);
   const found = await drawn({ kind: 'look', ...job }, asker);
   writing((tx) =>
     tx

@@ -36,8 +36,8 @@ export interface ProjectSummary {
 /** The database, or a transaction on it. */
 export type Handle = Db | Parameters<Parameters<Db['transaction']>[0]>[0];
 
-export function listProjects(): ProjectSummary[] {
-  return getDb()
+export function listProjects(db: Handle = getDb()): ProjectSummary[] {
+  return db
     .select({
       id: projects.id,
       name: projects.name,

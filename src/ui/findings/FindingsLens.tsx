@@ -9,7 +9,8 @@ import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { FINDING_ORDERS, type View } from '../state/view';
 import { caseName, NOTHING_TO_JUDGE, OUTCOME_SHAPES } from '../words';
 import { MirrorNote } from '../scene/MirrorNote';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
+import { ProjectVerdict } from '../ship/ProjectVerdict';
 import { FindingDetail } from './FindingDetail';
 import { LimitsList } from './LimitsList';
 import { sayCases } from './say-cases';
@@ -20,6 +21,7 @@ const ORDER_WORDS: Record<View['order'], string> = {
   cause: 'by cause',
   layer: 'by layer',
   screen: 'by screen',
+  project: 'whole project',
   limits: 'limits',
 };
 
@@ -109,6 +111,7 @@ function Lists({ order }: { order: View['order'] }) {
   const scene = useScene();
   const findings = useWorkbench((s) => s.found);
   if (order === 'limits') return <LimitsList />;
+  if (order === 'project') return <ProjectVerdict />;
   if (!findings) return null;
   if (!hasToJudge(scene)) return <p className="findings-none">{NOTHING_TO_JUDGE}</p>;
   if (findings.length === 0)
@@ -141,7 +144,7 @@ export function FindingsLens() {
           onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, order: next } }))}
         />
       </div>
-      {order !== 'limits' && <WeightedTotals />}
+      {order !== 'limits' && order !== 'project' && <WeightedTotals />}
       <Lists order={order} />
     </main>
   );

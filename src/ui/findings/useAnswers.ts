@@ -8,7 +8,7 @@ import type { Reason } from '@/core/explain/reason';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import type { LaunchFinding } from '@/core/launch/findings';
 import type { Documents } from '@/core/project/documents';
-import type { GoOn } from '@/workers/answering';
+import type { GoOn } from '@/render/review';
 import { sayFault } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import type { WorkbenchState } from '../state/workbench';
@@ -18,7 +18,7 @@ type AskMends<F, M> = (
   worker: NonNullable<WorkbenchState['worker']>,
   documents: Documents,
   finding: F,
-  goOn: GoOn,
+  goOn: GoOn<Progress>,
 ) => Promise<M[] | null>;
 
 /** What can be asked about one finding: why it is there, and what would mend it. */

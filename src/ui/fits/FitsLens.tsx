@@ -17,7 +17,7 @@ import { useScene, useWorkbench } from '../state/context';
 import { useSettled } from '../state/settled';
 import { caseSize } from '../words';
 import { MirrorNote } from '../scene/MirrorNote';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { ValueEditor } from './ValueEditor';
 import { VariantRow } from './VariantRow';
 

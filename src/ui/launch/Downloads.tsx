@@ -1,51 +1,45 @@
 'use client';
-import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
-import { download } from '../download';
+import { download } from '../parts/download';
+import { Making } from '../parts/Making';
+import { useJob } from '../parts/useJob';
 import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useClock } from './clock';
 import { launchOf, type Starting } from './launched';
 
-/** Files that are made for long are fetched, so that it can be said and called off. */
-function useMaking() {
+/** The present picture of a film, which is made at once. */
+function useFrame(address: string) {
   const store = useWorkbenchStore();
-  const [making, setMaking] = useState<AbortController | null>(null);
-  const make = async (address: string, name: string) => {
-    const abort = new AbortController();
-    setMaking(abort);
+  return async (query: string, name: string) => {
     try {
-      const response = await fetchInside(address, { signal: abort.signal });
+      const response = await fetchInside(`${address}?${query}`);
       if (!response.ok) throw new Error(((await response.json()) as { title?: string }).title);
       download(name, await response.blob());
     } catch (error) {
       const why = error instanceof Error ? error.message : '';
-      if (!abort.signal.aborted) store.setState({ message: `The film could not be made. ${why}` });
-    } finally {
-      setMaking(null);
+      store.setState({ message: `The picture could not be made. ${why}` });
     }
   };
-  return { making, make };
 }
 
 /** The film of the chosen case and its present picture, to take away; as it was saved last. */
 export function Downloads({ c, starting }: { c: Case; starting: Starting }) {
   const clock = useClock();
-  const { making, make } = useMaking();
+  const { job, begin, callOff } = useJob();
   const projectId = useWorkbench((s) => s.documents.project.id);
-  const launchId = useWorkbench((s) => launchOf(s.documents)?.id);
-  const base = `/api/projects/${projectId}/launches/${launchId}/cases/${c.id}`;
+  const launchId = useWorkbench((s) => launchOf(s.documents)?.id ?? '');
+  const frame = useFrame(`/api/projects/${projectId}/launches/${launchId}/cases/${c.id}/frame`);
   const { start, versions } = starting;
-  const how = `start=${start}${versions && `&versions=${encodeURIComponent(versions)}`}`;
-  const name = `launch-${c.id}-${start}`;
-  if (making)
+  const film = (as: 'webp' | 'png') => {
+    const options = { launch: launchId, case: c.id, start, as, ...(versions && { versions }) };
+    return begin('The film', { kind: 'film', options });
+  };
+  if (job)
     return (
-      <p className="launch-downloads" role="status">
-        The film is being made… <progress aria-label="The film is being made" />{' '}
-        <Button variant="quiet" size="sm" onClick={() => making.abort()}>
-          call it off
-        </Button>
+      <p className="launch-downloads">
+        <Making what="The film" progress={job.progress} callOff={callOff} />
       </p>
     );
   return (
@@ -56,23 +50,16 @@ export function Downloads({ c, starting }: { c: Case; starting: Starting }) {
         size="sm"
         onClick={() => {
           const t = Math.round(clock.now());
-          void make(`${base}/frame?${how}&t=${t}`, `${name}-${t}ms.png`);
+          const of = versions && `&versions=${encodeURIComponent(versions)}`;
+          void frame(`start=${start}${of}&t=${t}`, `launch-${c.id}-${start}-${t}ms.png`);
         }}
       >
         this moment, PNG
       </Button>
-      <Button
-        variant="quiet"
-        size="sm"
-        onClick={() => void make(`${base}/film?${how}&as=webp`, `${name}.webp`)}
-      >
+      <Button variant="quiet" size="sm" onClick={() => void film('webp')}>
         the film, WebP
       </Button>
-      <Button
-        variant="quiet"
-        size="sm"
-        onClick={() => void make(`${base}/film?${how}&as=png`, `${name}.zip`)}
-      >
+      <Button variant="quiet" size="sm" onClick={() => void film('png')}>
         its pictures, ZIP
       </Button>
     </p>

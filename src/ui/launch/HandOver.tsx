@@ -10,7 +10,7 @@ import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useWorkbench } from '../state/context';
 import { useIsMeasured, useOutside } from '../state/outside';
 import { caseName } from '../words';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import type { Film } from './launched';
 
 /** CSS px that the drawing may take. */

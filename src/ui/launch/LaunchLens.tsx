@@ -12,7 +12,7 @@ import { useAsked, type Asking } from '../state/ask';
 import { useTelling } from '../state/telling';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { ClockProvider, createClock } from './clock';
 import { Downloads } from './Downloads';
 import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';

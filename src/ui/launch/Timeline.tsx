@@ -4,7 +4,7 @@ import { Button, Form } from 'react-bootstrap';
 import { sayMs } from '@/core/words/numbers';
 import { momentsOf, STARTS, type Start } from '@/core/launch/timeline';
 import { useWorkbench } from '../state/context';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { SPEEDS, useClock, useClockState } from './clock';
 import type { Film, Starting } from './launched';
 

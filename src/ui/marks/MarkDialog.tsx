@@ -11,7 +11,7 @@ import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inCut } from '../state/edit';
 import { CUT_WORDS } from '../words';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { AreaBox, laidOver } from './AreaBox';
 import { Suggested } from './Suggested';
 

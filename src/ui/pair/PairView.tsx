@@ -14,9 +14,9 @@ import { useElementSize } from '../drawing/useElementSize';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured } from '../state/outside';
-import { BackToField } from '../workbench/BackToField';
+import { BackToField } from '../parts/BackToField';
 import { caseName, OUTCOME_SHAPES } from '../words';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { NOW, useRules, useRulesOptions, type RulesId, type RulesOption, type RulesOptions } from './rules';
 
 const LAYOUTS = [

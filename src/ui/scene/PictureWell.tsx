@@ -7,7 +7,7 @@ import { fitOf } from '@/core/scene/when';
 import { PictureThumb, masterOfCut } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
 import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';

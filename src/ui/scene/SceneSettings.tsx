@@ -4,7 +4,7 @@ import { SIDES } from '@/core/geometry/rect';
 import type { Scene } from '@/core/scene/scene';
 import type { Bars } from '@/core/screens/bar-rules';
 import type { Colour } from '@/core/values/values';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { capitalised } from '@/core/words/words';
 import { useAxisWords } from './useAxisWords';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';

@@ -5,7 +5,7 @@ import { MOST_NAMED } from '@/core/project/project';
 import { mergedTokens, readTokens } from '@/core/tokens/read';
 import { takeIn, writeTokens } from '@/core/tokens/write';
 import { messageOf } from '../api';
-import { download } from '../download';
+import { download } from '../parts/download';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';

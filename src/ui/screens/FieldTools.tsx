@@ -11,7 +11,7 @@ import { backgroundOf, edit, inLayer } from '../state/edit';
 import { useFinding } from './useFoundCases';
 import type { View } from '../state/view';
 import { FIT_WORDS, ORIENTATION_LABELS, OUTCOME_SHAPES } from '../words';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 
 interface FilterProps {
   label: string;

@@ -9,7 +9,7 @@ export const LENSES = ['screens', 'fits', 'findings', 'launch', 'sizes'] as cons
 /** What stands in the middle of the lens of screens. */
 export const MIDDLES = ['field', 'valley', 'window', 'pair'] as const;
 /** What the lens of findings lists. */
-export const FINDING_ORDERS = ['cause', 'layer', 'screen', 'limits'] as const;
+export const FINDING_ORDERS = ['cause', 'layer', 'screen', 'project', 'limits'] as const;
 
 const SIZE = /^(\d{2,4}(?:\.\d+)?)x(\d{2,4}(?:\.\d+)?)$/;
 const RATIOS = /^(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/;

@@ -15,8 +15,8 @@ import {
 } from '@/core/solve/valley';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench } from '../state/context';
-import { BackToField } from '../workbench/BackToField';
-import { Choices } from '../workbench/Choices';
+import { BackToField } from '../parts/BackToField';
+import { Choices } from '../parts/Choices';
 import { useAllowed, type Range } from './allowed';
 import { WORDS } from './limits';
 import { useValley, type ValleyData } from './useValley';

@@ -10,7 +10,7 @@ import { useElementSize } from '../drawing/useElementSize';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
 import { caseName } from '../words';
-import { Choices } from '../workbench/Choices';
+import { Choices } from '../parts/Choices';
 import { MarkShape } from './MarkShape';
 import { lossAtY, RATIO_LABELS, ratioAt, xOf, yOf, type ValleyScale } from './scale';
 import { useLimit, WORDS, type ValleyProps } from './limits';

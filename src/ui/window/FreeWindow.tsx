@@ -12,7 +12,7 @@ import { useElementSize } from '../drawing/useElementSize';
 import { useAsked, type Asking } from '../state/ask';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { BackToField } from '../workbench/BackToField';
+import { BackToField } from '../parts/BackToField';
 import { useIsMeasured } from '../state/outside';
 import { sayWindow, windowOf } from '../state/view';
 import { ValleyStrip } from '../valley/ValleyStrip';

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import type { Documents } from '@/core/project/documents';
-import { download } from '../download';
+import { download } from '../parts/download';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 
 /** The whole project with what was refused, so that nothing of it is gone. */

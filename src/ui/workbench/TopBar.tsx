@@ -6,7 +6,7 @@ import { LENSES, withAppearance } from '../state/view';
 import { sceneOf } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { APPEARANCE_LABELS } from '../words';
-import { Choices } from './Choices';
+import { Choices } from '../parts/Choices';
 import { Sign } from './Sign';
 import { SaveState } from './SaveState';
 import { SceneMenu } from './SceneMenu';

@@ -5,7 +5,7 @@ import { lu } from '@/core/values/values';
 import type { PictureLayer } from '@/core/scene/scene';
 import { useWorkbenchStore } from '../../state/context';
 import { editLive, setFocalPoint } from '../../state/edit';
-import { Choices } from '../../workbench/Choices';
+import { Choices } from '../../parts/Choices';
 import { heldPoint, sayCut, useShown } from '../useShown';
 import { SolvedPosition } from './SolvedPosition';
 import { NumberField } from './NumberField';

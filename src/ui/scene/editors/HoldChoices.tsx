@@ -1,7 +1,7 @@
 'use client';
 import type { Axis } from '@/core/geometry/rect';
 import type { Hold } from '@/core/placing/convert';
-import { Choices } from '../../workbench/Choices';
+import { Choices } from '../../parts/Choices';
 import { useAxisWords } from '../useAxisWords';
 
 interface Props {

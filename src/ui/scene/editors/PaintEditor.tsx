@@ -2,7 +2,7 @@
 import { Button } from 'react-bootstrap';
 import { paintColours, type Gradient, type Paint } from '@/core/values/paint';
 import type { NamedValue } from '@/core/values/values';
-import { Choices } from '../../workbench/Choices';
+import { Choices } from '../../parts/Choices';
 import { ColourEditor } from './ColourEditor';
 import { NumberField } from './NumberField';
 

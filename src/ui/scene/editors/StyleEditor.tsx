@@ -3,7 +3,7 @@ import { Form } from 'react-bootstrap';
 import { FONTS, fontHash, type ProjectFont, type TextStyle } from '@/core/text/style';
 import { useWorkbench } from '../../state/context';
 import { FontPicker } from '../FontPicker';
-import { Choices } from '../../workbench/Choices';
+import { Choices } from '../../parts/Choices';
 import { NumberField } from './NumberField';
 
 interface Props {

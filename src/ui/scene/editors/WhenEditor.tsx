@@ -1,7 +1,7 @@
 'use client';
 import { Form } from 'react-bootstrap';
 import type { When } from '@/core/scene/when';
-import { Choices } from '../../workbench/Choices';
+import { Choices } from '../../parts/Choices';
 import { NumberField } from './NumberField';
 
 interface Props {

@@ -14,7 +14,6 @@ const Query = z.object({
   scale: z.coerce.number().positive().max(16).optional(),
   /** ms from the tap */
   t: z.coerce.number().min(0).max(3_600_000).default(0),
-  as: z.enum(['webp', 'png']).default('webp'),
 });
 
 /** What is asked for by an address. @throws Problem 422 naming the field */
@@ -22,7 +21,7 @@ export async function readFilm(request: Request, { params }: Context) {
   const { project: projectId, launch: launchId, case: caseId } = await params;
   const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
   if (!query.success) throw new Problem(422, describe(query.error));
-  const { start, versions, scale, t, as } = query.data;
+  const { start, versions, scale, t } = query.data;
   const asked: FilmAsked = { projectId, launchId, caseId, start, versions, scale, signal: request.signal };
-  return { asked, t, as };
+  return { asked, t };
 }

@@ -1,0 +1,81 @@
+import { openOn } from '@/core/findings/finding';
+import { OUTCOMES } from '@/core/measure/judge';
+import { OUTCOME_SHAPES } from '@/core/measure/words';
+import type { Review, ReviewFinding } from '@/core/review/schema';
+import { sayWeight } from '@/core/words/numbers';
+
+/** A line of the table: a name, and the figures after it. */
+interface Row {
+  name: string;
+  counts: string[];
+  found: string;
+}
+
+const sayFound = ({ fail, warn, accepted }: Review['files'][number]['found']) =>
+  `${OUTCOME_SHAPES.fail} ${fail} ${OUTCOME_SHAPES.warn} ${warn}${accepted > 0 ? ` ✓ ${accepted}` : ''}`;
+
+function rowsOf({ scenes, launches, files }: Review): Row[] {
+  const total = { fail: 0, warn: 0, accepted: 0 };
+  for (const { found } of files)
+    for (const key of ['fail', 'warn', 'accepted'] as const) total[key] += found[key];
+  return [
+    ...[...scenes, ...launches].map(({ name, counts, found }) => ({
+      name,
+      counts: OUTCOMES.map((o) => `${counts[o]}`),
+      found: sayFound(found),
+    })),
+    { name: `Files of ${files.length} pictures`, counts: OUTCOMES.map(() => '–'), found: sayFound(total) },
+  ];
+}
+
+/** Columns of one width each, as wide as what stands in them. */
+function table(rows: readonly (readonly string[])[]): string[] {
+  const widths = rows[0]!.map((_, i) => Math.max(...rows.map((r) => r[i]!.length)));
+  return rows.map((r) =>
+    r
+      .map((cell, i) => (i === 0 || i === r.length - 1 ? cell.padEnd(widths[i]!) : cell.padStart(widths[i]!)))
+      .join('   ')
+      .trimEnd(),
+  );
+}
+
+/** What is wrong, with what it is of: “Harbour has a keep area cut off”. */
+function sayWhat({ source, subject, in: of, word }: ReviewFinding): string {
+  if (source === 'files') return `${of.name}, ${subject.name}: ${word}`;
+  return source === 'launch' ? `${word}, at ${subject.name}` : `${subject.name} ${word}`;
+}
+
+const countCases = (n: number) => `${n} ${n === 1 ? 'case' : 'cases'}`;
+
+function sayFinding(f: ReviewFinding): string[] {
+  const sign = f.accepted === null ? OUTCOME_SHAPES[f.outcome] : '✓';
+  const open = openOn(f);
+  const on = f.cases.length === 0 ? '' : `: ${countCases(open)}, ${sayWeight(f.weight)} of the weight`;
+  if (f.accepted !== null) return [`  ${sign} ${sayWhat(f)}, accepted: ${f.accepted}`];
+  const where = f.worst.caseId === null ? '' : `, on ${f.worst.caseId}`;
+  return [`  ${sign} ${sayWhat(f)}${on}`, `      ${f.cases.length > 0 ? 'at worst ' : ''}${f.said}${where}`];
+}
+
+/** The parts of a review that have findings, each with them. */
+const partsOf = ({ scenes, launches, files }: Review) => [
+  ...scenes,
+  ...launches,
+  { name: 'Files', findings: files.flatMap((f) => f.findings) },
+];
+
+/** A review as lines of text, for people and for the log of a build. */
+export function verdictLines(review: Review): string[] {
+  const { project, revision, screens, cases, notChecked } = review;
+  const head = ['', ...OUTCOMES.map((o) => `${OUTCOME_SHAPES[o]} ${o}`), 'findings'];
+  return [
+    `${project.name}, revision ${revision}: ${countCases(cases)} on ${screens} screens`,
+    '',
+    ...table([head, ...rowsOf(review).map((r) => [r.name, ...r.counts, r.found])]),
+    ...partsOf(review).flatMap(({ name, findings }) =>
+      findings.length > 0 ? ['', name, ...findings.flatMap(sayFinding)] : [],
+    ),
+    ...(notChecked.length > 0
+      ? ['', 'Not checked', ...notChecked.map(({ what, why }) => `  ${what}: ${why}`)]
+      : []),
+  ];
+}

@@ -1,0 +1,50 @@
+import { z } from 'zod';
+import { STARTS } from '@/core/launch/timeline';
+import { REVIEW_FORMAT_IDS } from './all';
+
+/** What a server is asked to make that takes longer than a request may. */
+export const JobAsked = z.discriminatedUnion('kind', [
+  z.object({
+    kind: z.literal('film'),
+    options: z.object({
+      launch: z.string().min(1).max(64),
+      case: z.string().min(1).max(200),
+      start: z.enum(STARTS).default('cold'),
+      /** of the system, as a target of the launch names them */
+      versions: z.string().max(80).optional(),
+      scale: z.number().positive().max(16).optional(),
+      /** a picture that moves, or a ZIP of its pictures */
+      as: z.enum(['webp', 'png']).default('webp'),
+    }),
+  }),
+  z.object({
+    kind: z.literal('review'),
+    options: z.object({ as: z.enum(REVIEW_FORMAT_IDS).default('json') }),
+  }),
+]);
+export type JobAsked = z.infer<typeof JobAsked>;
+
+export const JOB_STATES = ['waiting', 'running', 'done', 'failed', 'called-off'] as const;
+
+/** How a job stands. */
+export const Job = z.object({
+  id: z.string(),
+  kind: z.enum(['film', 'review']),
+  state: z.enum(JOB_STATES),
+  progress: z.object({ done: z.int().nonnegative(), of: z.int().nonnegative(), doing: z.string() }),
+  /** of one that is done: where its file is taken from, for a day */
+  result: z
+    .object({
+      href: z.string(),
+      name: z.string(),
+      bytes: z.int().nonnegative(),
+      mediaType: z.string(),
+    })
+    .optional(),
+  /** of one that failed: what went wrong, and the way out */
+  problem: z.object({ status: z.int(), title: z.string() }).optional(),
+});
+export type Job = z.infer<typeof Job>;
+
+/** Whether nothing more will come of a job. */
+export const isOver = ({ state }: Pick<Job, 'state'>): boolean => state !== 'waiting' && state !== 'running';

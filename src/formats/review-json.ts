@@ -1,0 +1,17 @@
+import { z } from 'zod';
+import { Review } from '@/core/review/schema';
+import type { ReviewFormat } from './format';
+
+export const reviewJson: ReviewFormat = {
+  id: 'json',
+  label: 'The whole review as JSON, for programs',
+  mediaType: 'application/json',
+  extension: '.json',
+  write: (review) => `${JSON.stringify(review, null, 1)}\n`,
+};
+
+/** A review that was written down. @throws ZodError for anything else, or for another version of the schema */
+export const readReview = (text: string): Review => Review.parse(JSON.parse(text));
+
+/** The JSON Schema of a review that is written down. Source: JSON Schema, draft 2020-12. */
+export const reviewJsonSchema = (): object => z.toJSONSchema(Review, { target: 'draft-2020-12' });

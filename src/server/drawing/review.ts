@@ -1,0 +1,39 @@
+import { setImmediate } from 'node:timers/promises';
+import type { Ink } from '@/core/pixels/ink';
+import type { Documents } from '@/core/project/documents';
+import type { ReviewProgress } from '@/core/review/review';
+import type { Review } from '@/core/review/schema';
+import { goingOn, reviewing } from '@/render/review';
+import { readOriginalNow } from '../blobs';
+import { screensOf } from '../catalogue';
+import { fileHost } from '../file-host';
+import { STORED, type FileBytes } from './read';
+
+/** A project that is judged as it is given. */
+export interface AskedReview {
+  documents: Documents;
+  revision: number;
+  /** of its files, as far as it is known; `null` for a file without any */
+  ink: ReadonlyMap<string, Ink | null>;
+}
+
+/** @param onStep hears how far it is */
+export async function review(
+  { documents, revision, ink }: AskedReview,
+  onStep: (progress: ReviewProgress) => void,
+): Promise<Review> {
+  const preview: FileBytes['preview'] = (hash, widthPx) => {
+    onStep({ done: 0, of: 1, doing: 'reading the pixels of its files' });
+    return STORED.preview(hash, widthPx);
+  };
+  const host = fileHost(documents, { bytes: { ...STORED, preview }, font: readOriginalNow, ink });
+  const screens = screensOf(documents.project);
+  const steps = await reviewing({ documents, revision, screens }, host);
+  const said = async (progress: ReviewProgress) => {
+    onStep(progress);
+    // What was said goes out, and the memory is looked at, between two steps.
+    await setImmediate();
+    return true;
+  };
+  return (await goingOn(steps, said))!;
+}

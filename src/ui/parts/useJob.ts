@@ -1,0 +1,61 @@
+'use client';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { isOver, Job, type JobAsked } from '@/formats/job';
+import { messageOf, request } from '../api';
+import { fetchInside } from '../session';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { download } from './download';
+
+/** From one question how far a job is to the next. */
+const ASKED_EACH_MS = 250;
+const pause = () => new Promise((resolve) => setTimeout(resolve, ASKED_EACH_MS));
+
+/** Fetches what a job has made, and hands it to the browser. @throws with the words of the server */
+async function take({ result, problem }: Job): Promise<void> {
+  if (!result) throw new Error(problem?.title ?? 'It was called off.');
+  const response = await fetchInside(result.href);
+  if (!response.ok) throw new Error(((await response.json()) as { title?: string }).title);
+  download(result.name, await response.blob());
+}
+
+/**
+ * Has a file made by the server and hands it to the browser.
+ * @returns how far it is, `null` while nothing is made; a way to begin; and one to call it off
+ */
+export function useJob() {
+  const store = useWorkbenchStore();
+  const project = useWorkbench((s) => s.documents.project.id);
+  const [job, setJob] = useState<Job | null>(null);
+  const running = useRef<string | null>(null);
+  const address = `/api/projects/${encodeURIComponent(project)}/jobs`;
+  const end = useCallback(() => {
+    const id = running.current;
+    running.current = null;
+    setJob(null);
+    // It may be over already; nobody waits for it either way.
+    if (id) request('DELETE', `${address}/${id}`).catch(() => {});
+  }, [address]);
+  useEffect(() => end, [end]);
+  /** @param what it is called in a message, such as “The film” */
+  const begin = async (what: string, asked: JobAsked) => {
+    try {
+      let now = Job.parse(await request('POST', address, asked));
+      running.current = now.id;
+      const isMine = () => running.current === now.id;
+      setJob(now);
+      while (!isOver(now) && isMine()) {
+        await pause();
+        if (!isMine()) return;
+        now = Job.parse(await request('GET', `${address}/${now.id}`));
+        if (isMine()) setJob(now);
+      }
+      if (isMine()) await take(now);
+    } catch (error) {
+      store.setState({ message: `${what} could not be made. ${messageOf(error)}` });
+    } finally {
+      running.current = null;
+      setJob(null);
+    }
+  };
+  return { job, begin, callOff: end };
+}

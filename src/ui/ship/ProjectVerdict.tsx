@@ -1,0 +1,185 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import { openOn } from '@/core/findings/finding';
+import { OUTCOMES } from '@/core/measure/judge';
+import type { Review, ReviewFinding } from '@/core/review/schema';
+import { REVIEW_FORMATS } from '@/formats/all';
+import { fileStem } from '@/formats/file-name';
+import type { ReviewFormat } from '@/formats/format';
+import { download } from '../parts/download';
+import { useWorkbenchStore } from '../state/context';
+import type { WorkbenchState, WorkbenchStore } from '../state/workbench';
+import { countCases, OUTCOME_SHAPES } from '../words';
+import { useReview } from './useReview';
+
+/** A scene, a launch or the files of all pictures, as one line of the verdict. */
+interface Part {
+  key: string;
+  name: string;
+  kind: string;
+  /** of cases by outcome; files have none */
+  counts: Review['scenes'][number]['counts'] | null;
+  found: Review['scenes'][number]['found'];
+  findings: readonly ReviewFinding[];
+  /** goes where its findings are listed */
+  open: (state: WorkbenchState) => Partial<WorkbenchState>;
+}
+
+const inLens = ({ view }: WorkbenchState, lens: 'findings' | 'launch' | 'sizes') => ({
+  view: { ...view, lens, order: 'cause' as const, finding: undefined },
+});
+
+function partsOf({ scenes, launches, files }: Review): Part[] {
+  const sum = (outcome: 'fail' | 'warn' | 'accepted') =>
+    files.reduce((n, { found }) => n + found[outcome], 0);
+  return [
+    ...scenes.map((s): Part => ({
+      ...s,
+      key: `scene ${s.id}`,
+      kind: s.role.replace('-', ' '),
+      open: (state) => ({ sceneId: s.id, ...inLens(state, 'findings') }),
+    })),
+    ...launches.map((l): Part => ({
+      ...l,
+      key: `launch ${l.id}`,
+      kind: 'launch',
+      open: (state) => inLens(state, 'launch'),
+    })),
+    {
+      key: 'files',
+      name: `Files of ${files.length} pictures`,
+      kind: 'files',
+      counts: null,
+      found: { fail: sum('fail'), warn: sum('warn'), accepted: sum('accepted') },
+      findings: files.flatMap((f) => f.findings),
+      open: (state) => inLens(state, 'sizes'),
+    },
+  ];
+}
+
+/** The gravest finding that is open, in words; nothing where none is. */
+function Worst({ findings }: Pick<Part, 'findings'>) {
+  const worst = findings.find((f) => f.outcome === 'fail') ?? findings.find((f) => f.outcome === 'warn');
+  if (!worst) return <span className="quiet">nothing open</span>;
+  const { source, subject, word } = worst;
+  return (
+    <>
+      <b>{source === 'files' ? worst.in.name : subject.name}</b>{' '}
+      {source === 'launch' ? word.toLowerCase() : word}{' '}
+      {worst.cases.length > 0 && <span className="quiet figures">on {countCases(openOn(worst))}</span>}
+    </>
+  );
+}
+
+function PartRow({ part, store }: { part: Part; store: WorkbenchStore }) {
+  const { counts, found } = part;
+  return (
+    <tr>
+      <th scope="row">
+        <button type="button" className="why" onClick={() => store.setState(part.open)}>
+          {part.name}
+        </button>{' '}
+        {part.kind !== 'files' && <span className="quiet">{part.kind}</span>}
+      </th>
+      {OUTCOMES.map((o) => (
+        <td key={o}>
+          {counts ? (
+            <span className={counts[o] > 0 ? `outcome-${o}` : 'quiet'}>{counts[o]}</span>
+          ) : (
+            <span className="quiet">–</span>
+          )}
+        </td>
+      ))}
+      <td>
+        <span className={found.fail > 0 ? 'outcome-fail' : 'quiet'}>
+          {OUTCOME_SHAPES.fail} {found.fail}
+        </span>{' '}
+        <span className={found.warn > 0 ? 'outcome-warn' : 'quiet'}>
+          {OUTCOME_SHAPES.warn} {found.warn}
+        </span>
+        {found.accepted > 0 && <span className="quiet"> ✓ {found.accepted}</span>}
+      </td>
+      <td className="verdict-worst">
+        <Worst findings={part.findings} />
+      </td>
+    </tr>
+  );
+}
+
+function TakeAlong({ review }: { review: Review }) {
+  const name = fileStem(review.project.name);
+  const take = ({ write, mediaType, extension }: ReviewFormat) =>
+    download(`${name}-review${extension}`, new Blob([write(review)], { type: mediaType }));
+  return (
+    <p>
+      Take it along:{' '}
+      {REVIEW_FORMATS.map((format) => (
+        <Button key={format.id} variant="quiet" size="sm" onClick={() => take(format)}>
+          {format.label}
+        </Button>
+      ))}
+    </p>
+  );
+}
+
+/** What nobody may take for clear. */
+function NotChecked({ notChecked }: Pick<Review, 'notChecked'>) {
+  if (notChecked.length === 0) return null;
+  return (
+    <>
+      <h3>Not checked</h3>
+      <ul className="plain-list">
+        {notChecked.map(({ what, why }) => (
+          <li key={what}>
+            {what}: <span className="quiet">{why}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}
+
+/** The whole project at a glance: every scene, every launch and all files, with the worst of each. */
+export function ProjectVerdict() {
+  const store = useWorkbenchStore();
+  const { review, progress } = useReview();
+  if (!review)
+    return (
+      <p role="status">
+        The whole project is being judged: {progress.doing}
+        {progress.of > 0 && `, ${progress.done} of ${countCases(progress.of)}`}{' '}
+        <progress
+          aria-label="The whole project is being judged"
+          {...(progress.of > 0 && { value: progress.done, max: progress.of })}
+        />
+      </p>
+    );
+  return (
+    <div className="verdict">
+      <table className="figures">
+        <caption>
+          {review.project.name} as it was saved last (revision {review.revision}), on {review.screens} screens
+        </caption>
+        <thead>
+          <tr>
+            <th scope="col">What</th>
+            {OUTCOMES.map((o) => (
+              <th scope="col" key={o}>
+                {OUTCOME_SHAPES[o]} cases {o === 'clear' ? 'clear' : `that ${o}`}
+              </th>
+            ))}
+            <th scope="col">Findings</th>
+            <th scope="col">Worst</th>
+          </tr>
+        </thead>
+        <tbody>
+          {partsOf(review).map((part) => (
+            <PartRow key={part.key} {...{ part, store }} />
+          ))}
+        </tbody>
+      </table>
+      <NotChecked notChecked={review.notChecked} />
+      <TakeAlong review={review} />
+    </div>
+  );
+}
