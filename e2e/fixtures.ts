@@ -1,6 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
-import { expect, type Locator, type Page } from '@playwright/test';
+import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 import sharp from 'sharp';
+import { isOver, Job, type JobAsked } from '../src/formats/job';
 
 /** A photo of known places: red grows from left to right, green from top to bottom. */
 export async function rampJpeg(width = 4000, height = 3000): Promise<Buffer> {
@@ -145,4 +146,20 @@ export async function expectCropToAgree(page: Page) {
       return Math.max(...off.map(Math.abs));
     })
     .toBeLessThan(1);
+}
+
+/** Asks a server to make something, as a page of it does. */
+export const ask = (request: APIRequestContext, origin: string, project: string, asked: unknown) =>
+  request.post(`${origin}/api/projects/${project}/jobs`, { data: asked, headers: { origin } });
+
+/** Asks a server to make something of the demo, and waits for its end. */
+export async function made(request: APIRequestContext, origin: string, asked: JobAsked): Promise<Job> {
+  const begun = await ask(request, origin, 'larkmoor-ferries', asked);
+  expect(begun.status()).toBe(202);
+  const address = origin + begun.headers().location!;
+  for (;;) {
+    const job = Job.parse(await (await request.get(address)).json());
+    if (isOver(job)) return job;
+    await new Promise((resolve) => setTimeout(resolve, 100));
+  }
 }

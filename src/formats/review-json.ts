@@ -10,8 +10,5 @@ export const reviewJson: ReviewFormat = {
   write: (review) => `${JSON.stringify(review, null, 1)}\n`,
 };
 
-/** A review that was written down. @throws ZodError for anything else, or for another version of the schema */
-export const readReview = (text: string): Review => Review.parse(JSON.parse(text));
-
 /** The JSON Schema of a review that is written down. Source: JSON Schema, draft 2020-12. */
 export const reviewJsonSchema = (): object => z.toJSONSchema(Review, { target: 'draft-2020-12' });

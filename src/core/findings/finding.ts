@@ -69,12 +69,17 @@ export interface JudgedOn<L extends Bounds> {
   breach: Breach<L>;
 }
 
-const graver = (a: JudgedOn<Bounds>, b: JudgedOn<Bounds>) =>
-  byOutcome(a.breach.limit.outcome, b.breach.limit.outcome) || b.breach.by - a.breach.by;
+/** Values that differ by less than this part of themselves are the same: their last bits hang on who works them out. */
+const SAME = 1e-9;
+
+const isGraver = ({ breach: a }: JudgedOn<Bounds>, { breach: b }: JudgedOn<Bounds>): boolean => {
+  const order = byOutcome(a.limit.outcome, b.limit.outcome);
+  return order === 0 ? a.by > b.by + SAME * Math.abs(b.by) : order < 0;
+};
 
 /** The first of the gravest, in one pass. */
 const gravestOf = <J extends JudgedOn<Bounds>>(on: readonly J[]): J =>
-  on.reduce((worst, one) => (graver(one, worst) < 0 ? one : worst));
+  on.reduce((worst, one) => (isGraver(one, worst) ? one : worst));
 
 /**
  * What all cases of one finding come to: its outcome, its weight, where it is worst, and why it is accepted.

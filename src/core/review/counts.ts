@@ -5,7 +5,7 @@ import type { OutcomeCounts } from '../solve/summary';
 import type { FoundCounts } from './schema';
 
 /** The worst of several findings on each case on which there is one that is not accepted. */
-function outcomesOf(findings: readonly Finding[]): Map<string, Outcome> {
+function outcomesOf(findings: readonly Pick<Finding, 'cases'>[]): Map<string, Outcome> {
   const on = new Map<string, Outcome>();
   for (const { cases } of findings)
     for (const { caseId, outcome, accepted } of cases)
@@ -18,7 +18,7 @@ function outcomesOf(findings: readonly Finding[]): Map<string, Outcome> {
  * @param weights of all cases, which sum to 1
  */
 export function caseCounts(
-  findings: readonly Finding[],
+  findings: readonly Pick<Finding, 'cases'>[],
   cases: readonly Case[],
   weights: ReadonlyMap<string, number>,
 ): { counts: OutcomeCounts; weights: OutcomeCounts } {
@@ -36,7 +36,7 @@ export function caseCounts(
 }
 
 /** Numbers of findings: those that fail and warn, and those that are accepted wherever they are. */
-export function foundCounts(findings: readonly Finding[]): FoundCounts {
+export function foundCounts(findings: readonly Pick<Finding, 'outcome'>[]): FoundCounts {
   const found: FoundCounts = { fail: 0, warn: 0, accepted: 0 };
   for (const { outcome } of findings) found[outcome === 'clear' ? 'accepted' : outcome]++;
   return found;

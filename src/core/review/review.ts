@@ -111,6 +111,21 @@ function notChecked({ documents, screens, outside, cases: counted }: Scope): Rev
   ];
 }
 
+/** Figures that are worked out; their last bits hang on the engine that does it. */
+const WORKED_OUT = new Set(['value', 'by', 'weight', 'fail', 'warn', 'clear']);
+
+/** To six figures, and none of a billionth: every engine says the same then. */
+const sixFigures = (n: number) =>
+  Number.isInteger(n) ? n : Number((Math.round(n * 1e9) / 1e9).toPrecision(6));
+
+/** A review with its figures as they are said: the same whoever has worked them out. */
+const rounded = (whole: Review): Review =>
+  JSON.parse(
+    JSON.stringify(whole, (key, value: unknown) =>
+      typeof value === 'number' && WORKED_OUT.has(key) ? sixFigures(value) : value,
+    ),
+  ) as Review;
+
 /** Passes on how far one part is, as cases of the whole. */
 function* passedOn<T>(part: Generator<number, T>, before: number, of: number, doing: string) {
   let said = 0;
@@ -147,7 +162,7 @@ export function* review(input: ReviewInput): Generator<ReviewProgress, Review> {
     launched.push(yield* passedOn(reviewLaunch(scope, launch), before, of, launch.name));
   }
   // Read by its schema, so that nothing else is in it and everything stands in one order.
-  return Review.parse({
+  const whole = Review.parse({
     schema: REVIEW_SCHEMA,
     version: PRODUCT_VERSION,
     project: { id: project.id, name: project.name },
@@ -160,4 +175,5 @@ export function* review(input: ReviewInput): Generator<ReviewProgress, Review> {
     files: reviewFiles(scope, needed),
     notChecked: notChecked(scope),
   });
+  return rounded(whole);
 }

@@ -26,6 +26,9 @@ const webp = (made: Painted): Promise<Buffer> =>
     .webp({ quality: 92, effort: 2, loop: 0, delay: made.map((m) => Math.round(m.ms)) })
     .toBuffer();
 
+/** The first time that a ZIP can name: the same pictures are the same file, whenever it is made. */
+const EARLIEST = new Date(1980, 0, 1);
+
 /** PNG files in a ZIP, each named by its number and its time, with a list of how long each stands. */
 function zip(made: Painted, about: ToFilm['about']): Buffer {
   let t = 0;
@@ -39,7 +42,7 @@ function zip(made: Painted, about: ToFilm['about']): Buffer {
   });
   files['film.json'] = new TextEncoder().encode(JSON.stringify({ ...about, frames: list }, null, 2));
   // The pictures are packed already.
-  return Buffer.from(zipSync(files, { level: 0 }));
+  return Buffer.from(zipSync(files, { level: 0, mtime: EARLIEST }));
 }
 
 /** @param onStep called after each picture, so that a long film is not taken for one that hangs */

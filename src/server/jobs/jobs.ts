@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises';
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import PQueue, { type QueueAddOptions } from 'p-queue';
 import { JobAsked, type Job } from '@/formats/job';
@@ -91,6 +92,8 @@ function problemOf(error: unknown): NonNullable<Ended['problem']> {
 async function run({ id, projectId, asked }: Row, live: Live): Promise<void> {
   const { signal } = live.abort;
   try {
+    // Whoever asked is answered first.
+    await setImmediate();
     if (signal.aborted) return;
     setState(id, 'running');
     live.progress = { done: 0, of: 0, doing: 'beginning' };

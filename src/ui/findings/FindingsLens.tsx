@@ -136,7 +136,7 @@ export function FindingsLens() {
     <main className="findings" id="main">
       <MirrorNote />
       <div className="findings-head">
-        <Head />
+        {order !== 'project' && <Head />}
         <Choices
           label="List"
           options={FINDING_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))}

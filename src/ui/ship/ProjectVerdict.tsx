@@ -42,13 +42,13 @@ function partsOf({ scenes, launches, files }: Review): Part[] {
     ...launches.map((l): Part => ({
       ...l,
       key: `launch ${l.id}`,
-      kind: 'launch',
+      kind: l.name.toLowerCase() === 'launch' ? '' : 'launch',
       open: (state) => inLens(state, 'launch'),
     })),
     {
       key: 'files',
       name: `Files of ${files.length} pictures`,
-      kind: 'files',
+      kind: '',
       counts: null,
       found: { fail: sum('fail'), warn: sum('warn'), accepted: sum('accepted') },
       findings: files.flatMap((f) => f.findings),
@@ -64,8 +64,15 @@ function Worst({ findings }: Pick<Part, 'findings'>) {
   const { source, subject, word } = worst;
   return (
     <>
-      <b>{source === 'files' ? worst.in.name : subject.name}</b>{' '}
-      {source === 'launch' ? word.toLowerCase() : word}{' '}
+      {source === 'launch' ? (
+        <>
+          <b>{word}</b> at {subject.name}
+        </>
+      ) : (
+        <>
+          <b>{source === 'files' ? worst.in.name : subject.name}</b> {word}
+        </>
+      )}{' '}
       {worst.cases.length > 0 && <span className="quiet figures">on {countCases(openOn(worst))}</span>}
     </>
   );
@@ -79,7 +86,7 @@ function PartRow({ part, store }: { part: Part; store: WorkbenchStore }) {
         <button type="button" className="why" onClick={() => store.setState(part.open)}>
           {part.name}
         </button>{' '}
-        {part.kind !== 'files' && <span className="quiet">{part.kind}</span>}
+        {part.kind && <span className="quiet">{part.kind}</span>}
       </th>
       {OUTCOMES.map((o) => (
         <td key={o}>
@@ -97,7 +104,7 @@ function PartRow({ part, store }: { part: Part; store: WorkbenchStore }) {
         <span className={found.warn > 0 ? 'outcome-warn' : 'quiet'}>
           {OUTCOME_SHAPES.warn} {found.warn}
         </span>
-        {found.accepted > 0 && <span className="quiet"> ✓ {found.accepted}</span>}
+        {found.accepted > 0 && <span className="quiet"> ✓ {found.accepted} accepted</span>}
       </td>
       <td className="verdict-worst">
         <Worst findings={part.findings} />

@@ -1,0 +1,171 @@
+import { spawnSync } from 'node:child_process';
+import { copyFileSync, cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import path from 'node:path';
+import { changeBetween } from '@/core/patch/change';
+import type { Project } from '@/core/project/project';
+import type { Scene } from '@/core/scene/scene';
+import type { Review } from '@/core/review/schema';
+import { seedDemo } from '@/server/seed';
+import { createEmptyProject, loadProject } from '@/server/services/projects';
+import { saveChange } from '@/server/services/save';
+import { ownStore } from '@/server/testing/store';
+
+ownStore();
+const folder = mkdtempSync(path.join(tmpdir(), 'coulee-cli-'));
+const exported = path.join(folder, 'ferries');
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+/** Runs the command line as a build does: a process of its own, from another folder. */
+function coulee(...args: string[]) {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [path.resolve('bin/coulee.mjs'), ...args], {
+    cwd: folder,
+    encoding: 'utf8',
+    maxBuffer: 64 * 1024 * 1024,
+  });
+  return { code: status, out: stdout, err: stderr };
+}
+const stored = () => ['--store', process.env.STORE_DIR!, '--project', 'Larkmoor Ferries'];
+
+/** One scene and the launch of the demo on the few screens of one ratio, which are judged in a moment. */
+beforeAll(async () => {
+  await seedDemo();
+  const { revision, documents } = loadProject('larkmoor-ferries');
+  const { project, scenes } = documents;
+  const own = ['system-window', 'winter-splash'];
+  const used = own.flatMap((id) =>
+    scenes[id]!.layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])),
+  );
+  const few = {
+    project: {
+      ...project,
+      ratios: { low: 0.46, high: 0.47 },
+      scenes: own,
+      pictures: project.pictures.filter((p) => used.includes(p.id)),
+      accepted: [],
+      launches: project.launches!.map((l) => ({ ...l, stages: l.stages.slice(0, 2) })),
+    },
+    scenes: Object.fromEntries(own.map((id) => [id, scenes[id]!])),
+  };
+  saveChange('larkmoor-ferries', revision, changeBetween(crypto.randomUUID(), documents, few)!);
+  expect(coulee('export', ...stored(), '--out', 'ferries')).toMatchObject({ code: 0, err: '' });
+});
+
+describe('coulee check', () => {
+  it('says the same of a store and of a folder, to the byte, as text, JSON and CSV', () => {
+    for (const as of [[], ['--as', 'json'], ['--as', 'csv']]) {
+      const ofStore = coulee('check', ...stored(), ...as);
+      expect(ofStore.err).toBe('');
+      expect(ofStore.code).toBe(1);
+      expect(coulee('check', 'ferries', ...as)).toEqual(ofStore);
+    }
+  });
+
+  it('prints the counts that its JSON holds', () => {
+    const { out } = coulee('check', 'ferries');
+    expect(coulee('check', 'ferries', '--as', 'json', '--out', 'r.json')).toMatchObject({ code: 1, out: '' });
+    const review = JSON.parse(readFileSync(path.join(folder, 'r.json'), 'utf8')) as Review;
+    for (const { name, counts, found } of [...review.scenes, ...review.launches]) {
+      const line = out.split('\n').find((l) => l.startsWith(`${name}  `))!;
+      const numbers = [...line.matchAll(/\d+/g)].map((m) => Number(m[0]));
+      expect([name, ...numbers.slice(0, 5)]).toEqual([
+        name,
+        ...Object.values(counts),
+        found.fail,
+        found.warn,
+      ]);
+    }
+    // Neither colour nor anything that writes over a line, where nobody looks.
+    expect(out).not.toMatch(/[\u001B\r]/);
+  });
+
+  it('ends with 0 where nothing is wrong, or nothing that --fail-on names', () => {
+    const { id } = createEmptyProject('Nothing yet').documents.project;
+    const empty = ['--store', process.env.STORE_DIR!, '--project', id];
+    expect(coulee('check', ...empty)).toMatchObject({ code: 0 });
+    // Nothing is wrong with a ground; files that no scene shows are not too small.
+    const mended = path.join(folder, 'mended');
+    cpSync(exported, mended, { recursive: true });
+    const file = path.join(mended, 'project.json');
+    const { launches: _, ...project } = JSON.parse(readFileSync(file, 'utf8')) as Project;
+    const scenes = ['winter-splash'];
+    const pictures = project.pictures.filter((p) => ['harbour', 'emblem'].includes(p.id));
+    const { layers, ...scene } = JSON.parse(
+      readFileSync(path.join(mended, 'scenes/winter-splash.json'), 'utf8'),
+    ) as Scene;
+    const own = { ...scene, layers: layers.filter((l) => l.kind === 'ground') };
+    writeFileSync(path.join(mended, 'scenes/winter-splash.json'), JSON.stringify(own));
+    writeFileSync(file, JSON.stringify({ ...project, scenes, pictures, accepted: [] }));
+    // Files that are uneven warn.
+    expect(coulee('check', 'mended')).toMatchObject({ code: 1 });
+    expect(coulee('check', 'mended', '--fail-on', 'fail')).toMatchObject({ code: 0 });
+  });
+
+  it('ends with 2 and says the way out where it cannot check', () => {
+    const broken = (name: string, change: (dir: string) => void) => {
+      const dir = path.join(folder, name);
+      cpSync(exported, dir, { recursive: true });
+      change(dir);
+      return [name];
+    };
+    const first = readdirSync(path.join(exported, 'pictures'))[0]!;
+    const cases: [string[], string][] = [
+      [[], 'Name a folder that coulee export has written, or a store'],
+      [['ferries', ...stored()], 'Name a folder'],
+      [['nowhere'], 'There is no project in'],
+      [['--store', 'nowhere'], 'There is no store in'],
+      [['--store', process.env.STORE_DIR!], 'Say which project is meant'],
+      [['--store', process.env.STORE_DIR!, '--project', 'no such'], 'There is no project “no such”'],
+      [['ferries', '--as', 'xml'], 'Allowed choices are json, csv'],
+      [['ferries', '--fail-on', 'all'], 'Allowed choices are fail, warn'],
+      [
+        broken('lost', (d) => rmSync(path.join(d, 'pictures', first))),
+        'is missing. Export the project again',
+      ],
+      [
+        broken('other', (d) => writeFileSync(path.join(d, 'pictures', first), 'x')),
+        'its bytes do not fit its name',
+      ],
+      [
+        broken('torn', (d) => writeFileSync(path.join(d, 'scenes/winter-splash.json'), '{')),
+        'it is not JSON',
+      ],
+      [
+        broken('gone', (d) => rmSync(path.join(d, 'scenes/winter-splash.json'))),
+        'scenes/winter-splash.json: it is missing',
+      ],
+      [
+        broken('wrong', (d) => writeFileSync(path.join(d, 'scenes/winter-splash.json'), '{"id":1}')),
+        'damaged',
+      ],
+      [
+        broken('newer', (d) => {
+          const file = path.join(d, 'project.json');
+          writeFileSync(file, readFileSync(file, 'utf8').replace(/"schema": \d+/, '"schema": 99'));
+        }),
+        'Update Coulee to open them',
+      ],
+    ];
+    for (const [args, said] of cases) {
+      const { code, err, out } = coulee('check', ...args);
+      expect([args, code, out]).toEqual([args, 2, '']);
+      expect(err).toContain(said);
+      expect(err).not.toMatch(/\n\s+at /);
+    }
+  });
+});
+
+describe('coulee export', () => {
+  it('replaces an earlier export, and leaves other folders alone', () => {
+    const stale = path.join(exported, 'scenes', 'old.json');
+    copyFileSync(path.join(exported, 'scenes', 'winter-splash.json'), stale);
+    expect(coulee('export', ...stored(), '--out', 'ferries').code).toBe(0);
+    expect(readdirSync(path.join(exported, 'scenes'))).not.toContain('old.json');
+    const other = path.join(folder, 'other-things');
+    cpSync(path.join(exported, 'scenes'), other, { recursive: true });
+    const refused = coulee('export', ...stored(), '--out', 'other-things');
+    expect(refused).toMatchObject({ code: 2 });
+    expect(refused.err).toContain('holds something else');
+    expect(readdirSync(other)).toContain('winter-splash.json');
+  });
+});
