@@ -13,7 +13,8 @@ import { whyFile } from './file';
 import { whyExcess, whySpill, whySubPixel } from './pixels';
 import { whySeenEdge } from './seen';
 import { whyOffCentre, whyOverlap } from './together';
-import { reason, type AskedFigure, type FigureName, type Reason } from './reason';
+import type { FigureName } from '../measure/descriptor';
+import { reason, type AskedFigure, type Reason } from './reason';
 import { whyInset, whyScreen } from './screen';
 
 function whyCrop(context: Context, asked: AskedLayer, side?: Side): Reason {

@@ -1,4 +1,5 @@
 import type { Side } from '../geometry/rect';
+import type { FigureName } from '../measure/descriptor';
 import type { Path } from '../sentences/parts';
 import type { Screen } from '../screens/screen';
 
@@ -37,37 +38,6 @@ export function steps(r: Reason, depth = 0, said = new Set<string>()): { reason:
   said.add(r.text);
   return [{ reason: r, depth }, ...r.because.flatMap((b) => steps(b, depth + 1, said))];
 }
-
-/** The figures of one layer that can be asked for. */
-export type FigureName =
-  | 'drawn-width'
-  | 'drawn-height'
-  | 'scale'
-  | 'crop'
-  | 'bare'
-  | 'bare-screen'
-  | 'distortion'
-  | 'enlargement'
-  | 'excess'
-  | 'sub-pixel'
-  | 'spill'
-  | 'clearance'
-  | 'clearance-screen'
-  | 'under-cutout'
-  | 'outside-corner'
-  | 'under-bar'
-  | 'across-fold'
-  | 'share-width'
-  | 'share-height'
-  | 'width-mm'
-  | 'font-size'
-  | 'file'
-  | 'keep'
-  | 'contrast'
-  | 'off-centre'
-  | 'overlap'
-  | 'collapse'
-  | 'missing-letters';
 
 export interface AskedFigure {
   name: FigureName;

@@ -1,59 +1,12 @@
 import { explain } from '../explain/figure';
-import { capitalised } from '../words/words';
-import { reason, steps, type AskedFigure, type Reason } from '../explain/reason';
-import type { LayerMeasure, MeasureName } from '../measure/limit';
-import { SIDES, type PerSide, type Side } from '../geometry/rect';
+import { reason, steps, type Reason } from '../explain/reason';
+import type { LayerDescriptor, WholeDescriptor } from '../measure/descriptor';
+import { MEASURE, type MeasureName } from '../measure/limit';
+import type { Measures } from '../measure/measures';
 import type { Case } from '../screens/cases';
 import { surveyCase, type CaseResult, type SurveyInput } from '../survey/survey';
+import { capitalised } from '../words/words';
 import type { Finding } from './finding';
-
-const largest = (sides: PerSide): Side => SIDES.reduce((a, b) => (sides[b] > sides[a] ? b : a));
-
-/** The figure of the close-up that says most about a measure. */
-const FIGURE_OF_MEASURE: Record<LayerMeasure, AskedFigure['name']> = {
-  crop: 'crop',
-  'keep-lost': 'keep',
-  'keep-hidden': 'keep',
-  bare: 'bare',
-  'bare-screen': 'bare-screen',
-  distortion: 'distortion',
-  enlargement: 'enlargement',
-  excess: 'excess',
-  'clearance-safe': 'clearance',
-  'clearance-screen': 'clearance-screen',
-  'under-cutout': 'under-cutout',
-  'outside-corner': 'outside-corner',
-  'under-bar': 'under-bar',
-  'across-fold': 'across-fold',
-  'share-width': 'share-width',
-  'share-height': 'share-height',
-  'share-area': 'share-width',
-  contrast: 'contrast',
-  collapse: 'collapse',
-  spill: 'spill',
-  'off-centre': 'off-centre',
-  'off-centre-screen': 'off-centre',
-  'off-centre-safe': 'off-centre',
-  overlap: 'overlap',
-  'missing-letters': 'missing-letters',
-  'cut-off': 'crop',
-  shortened: 'font-size',
-  'letter-size': 'font-size',
-};
-
-/** The side on which it shows most, where the figure does not find it itself. */
-function sideOf(result: CaseResult, layerId: string, measure: MeasureName): Side | undefined {
-  const layer = result.layers.find((l) => l.id === layerId);
-  if (!layer || layer.kind === 'ground') return undefined;
-  return measure === 'bare-screen' ? largest(layer.measures.bareScreen.distance) : undefined;
-}
-
-const WHOLE: Record<Exclude<MeasureName, LayerMeasure>, string> = {
-  'bar-contrast': 'What lies under the bar is too much like its signs.',
-  grounds: 'A scene has one ground, so that it is not left to chance what shows behind.',
-  unpaired:
-    'In the dark the background shows its light file on a dark ground, or a dark file on a light one.',
-};
 
 /** What of a finding of a scene is explained. */
 interface Explained extends Pick<Finding, 'subject' | 'said'> {
@@ -66,14 +19,21 @@ export function because(input: SurveyInput, finding: Explained, cases: readonly 
   const { measure } = limit;
   const c = cases.find((one) => one.id === caseId)!;
   const said = `${capitalised(finding.said)}.`;
-  if (measure in WHOLE) return reason(said, [reason(WHOLE[measure as keyof typeof WHOLE])]);
-  const name = FIGURE_OF_MEASURE[measure as LayerMeasure];
-  const side = sideOf(surveyCase(input, c), finding.subject.id, measure);
-  return reason(said, [explain(input, c, finding.subject.id, { name, side })]);
+  const described: LayerDescriptor | WholeDescriptor = MEASURE[measure];
+  if (described.of !== 'layer') return reason(said, [reason(described.why)]);
+  const { why: name, first, shownOn } = described;
+  const layer = first || shownOn ? measuredOn(surveyCase(input, c), finding.subject.id) : null;
+  const before = layer && first ? first(layer).map((text) => reason(text)) : [];
+  const side = layer && shownOn ? shownOn(layer) : undefined;
+  return reason(said, [...before, explain(input, c, finding.subject.id, { name, side })]);
 }
 
-/** Measures of where and how large a layer is, which its box decides rather than how it is drawn in there. */
-const PLACED = /^(share|clearance|under|outside|across|off-centre)/;
+/** What was measured of a layer; `null` where it is not drawn. */
+function measuredOn({ layers }: CaseResult, layerId: string): Measures | null {
+  const layer = layers.find((l) => l.id === layerId);
+  return layer && layer.kind !== 'ground' ? layer.measures : null;
+}
+
 const PLACING = ['placing', 'when'];
 
 /**
@@ -83,5 +43,6 @@ const PLACING = ['placing', 'when'];
 export function causeOf(why: Reason, measure: MeasureName): Reason['part'] {
   const parts = steps(why).flatMap(({ reason: { part } }) => (part ? [part] : []));
   const placing = parts.find((p) => p.layerId === null || PLACING.includes(String(p.path[0])));
-  return (PLACED.test(measure) ? placing : undefined) ?? parts[0];
+  const described: LayerDescriptor | WholeDescriptor = MEASURE[measure];
+  return (described.of === 'layer' && described.placed ? placing : undefined) ?? parts[0];
 }

@@ -1,5 +1,5 @@
 import { breachId, breaks, gravestOfEach, type Breach } from '../measure/judge';
-import type { MeasureName } from '../measure/limit';
+import { MEASURE, type MeasureName } from '../measure/limit';
 import { ownerName, sayFigure, sayLimit } from '../measure/words';
 import type { Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
@@ -8,7 +8,7 @@ import type { CaseResult, SurveyInput } from '../survey/survey';
 import { because, causeOf } from './because';
 import { inOrder, sumUp, type Finding, type FoundOn } from './finding';
 import { hingesOn } from './hinges';
-import { ruleOf, RULES } from './rule';
+import { ruleOf } from './rule';
 
 /** One thing that is wrong with a layer, a bar, or a scene as a whole. */
 export interface SceneFinding extends Finding {
@@ -76,7 +76,7 @@ export function wordOn({ measure, limits }: SceneFinding, on: readonly FoundOn[]
     const limit = limits.find((l) => l.outcome === outcome && breaks(l, value));
     return limit ? [{ limit, value }] : [];
   });
-  return broken.length > 0 ? ruleOf(broken).word : RULES[measure].word;
+  return broken.length > 0 ? ruleOf(broken).word : MEASURE[measure].rule.word;
 }
 
 /**

@@ -1,6 +1,6 @@
 import type { Breach } from './judge';
-import { isOfLayers, type LayerMeasure } from './limit';
-import { figureOf, type Measures } from './measures';
+import { figureOf, isOfLayers, type LayerMeasure } from './limit';
+import type { Measures } from './measures';
 
 /** What was measured of one layer on one case, and which limits that breaks. */
 export interface LayerState {

@@ -1,228 +1,24 @@
-import { LAYER_ROLES } from '../scene/scene';
-import { DRAWN_IS_JUDGED, MISSING_LETTERS, WASTE_IS_SAID } from './later-limits';
+import { sameJson } from '../patch/patch';
+import { ALL } from './all';
+import type { LimitRole, StartLimit } from './descriptor';
 import type { Limit } from './limit';
 
+const limitsOf = (measure: Limit['measure'], { roles, since: _, ...limit }: StartLimit<LimitRole>): Limit[] =>
+  roles.map((role) => ({ measure, role, ...limit }));
+
+const listed: readonly { measure: Limit['measure']; start: StartLimit<LimitRole> }[] = ALL.flatMap(
+  ({ id, limits }) => limits.map((start: StartLimit<LimitRole>) => ({ measure: id, start })),
+);
+
 /** Limits that a project starts with, each with its reason. */
-export const DEFAULT_LIMITS: readonly Limit[] = [
-  {
-    measure: 'crop',
-    side: 'total',
-    role: 'background',
-    max: 0.5,
-    outcome: 'warn',
-    reason: 'More than half of the picture is never seen.',
-  },
-  {
-    measure: 'crop',
-    side: 'total',
-    role: 'background',
-    max: 0.65,
-    outcome: 'fail',
-    reason: 'What is left is no longer the picture that was drawn.',
-  },
-  {
-    measure: 'keep-lost',
-    role: 'background',
-    max: 0,
-    outcome: 'fail',
-    reason: 'What has to be seen of the picture is cut off.',
-  },
-  {
-    measure: 'bare-screen',
-    side: 'total',
-    role: 'background',
-    max: 0,
-    outcome: 'warn',
-    reason: 'A background that stops short of the edge shows what lies behind it.',
-  },
-  {
-    measure: 'bare-screen',
-    side: 'total',
-    role: 'background',
-    max: 0.1,
-    outcome: 'fail',
-    reason: 'Bars of more than a tenth of the screen look like a mistake.',
-  },
-  {
-    measure: 'distortion',
-    role: 'background',
-    max: 0.02,
-    outcome: 'warn',
-    reason: 'Two per cent is about where a changed shape begins to be noticed.',
-  },
-  {
-    measure: 'distortion',
-    role: 'background',
-    max: 0.1,
-    outcome: 'fail',
-    reason: 'Circles and faces look squashed.',
-  },
-  {
-    measure: 'enlargement',
-    role: 'background',
-    max: 1.25,
-    outcome: 'warn',
-    reason: 'Beyond a quarter the loss of detail shows in a photo.',
-  },
-  {
-    measure: 'enlargement',
-    role: 'background',
-    max: 2,
-    outcome: 'fail',
-    reason: 'Every pixel of the file covers four or more of the screen.',
-  },
-  { measure: 'crop', side: 'total', role: 'logo', max: 0, outcome: 'fail', reason: 'A logo is shown whole.' },
-  {
-    measure: 'distortion',
-    role: 'logo',
-    max: 0.005,
-    outcome: 'fail',
-    reason: 'A logo keeps its shape; half a per cent is rounding.',
-  },
-  {
-    measure: 'enlargement',
-    role: 'logo',
-    max: 1,
-    outcome: 'warn',
-    reason: 'Sharp edges show every enlargement.',
-  },
-  {
-    measure: 'enlargement',
-    role: 'logo',
-    max: 1.5,
-    outcome: 'fail',
-    reason: 'The edges of the logo are visibly soft.',
-  },
-  {
-    measure: 'clearance-safe',
-    role: 'logo',
-    min: 8,
-    outcome: 'warn',
-    reason: 'Closer than 8 lu to the edge of the safe area looks like an accident.',
-  },
-  {
-    measure: 'clearance-safe',
-    role: 'logo',
-    min: 0,
-    outcome: 'fail',
-    reason: 'The logo lies under a bar, a cutout or a rounded corner.',
-  },
-  {
-    measure: 'share-width',
-    role: 'logo',
-    min: 0.12,
-    outcome: 'warn',
-    reason: 'Under an eighth of the width a logo is hard to make out.',
-  },
-  {
-    measure: 'share-height',
-    role: 'logo',
-    max: 0.6,
-    outcome: 'warn',
-    reason: 'A logo over more than three fifths of the height leaves no air around it.',
-  },
-  {
-    measure: 'contrast',
-    role: 'logo',
-    min: 3,
-    outcome: 'warn',
-    reason: 'WCAG 2.2 (1.4.11) asks for 3 : 1 of what has to be made out.',
-  },
-  {
-    measure: 'contrast',
-    role: 'text',
-    min: 4.5,
-    outcome: 'warn',
-    reason: 'WCAG 2.2 (1.4.3) asks for 4.5 : 1 of text, for 3 : 1 of text from 24 lu on.',
-  },
-  {
-    measure: 'contrast',
-    role: 'text',
-    min: 3,
-    outcome: 'fail',
-    reason: 'WCAG 2.2 (1.4.3) asks for 3 : 1 of text of any size.',
-  },
-  {
-    measure: 'share-width',
-    role: 'logo',
-    max: 0.75,
-    outcome: 'warn',
-    reason: 'A logo over more than three quarters of the width leaves no air around it.',
-  },
-  {
-    measure: 'spill',
-    role: 'logo',
-    max: 0.25,
-    outcome: 'warn',
-    reason: 'It was placed by a box that it does not keep to.',
-  },
-  {
-    measure: 'off-centre',
-    role: 'logo',
-    max: 2,
-    outcome: 'warn',
-    reason: 'From about 2 lu on an eye sees that what is centred by its file is not centred.',
-  },
-  ...(['logo', 'text'] as const).flatMap((role) => [
-    {
-      measure: 'under-cutout' as const,
-      role,
-      max: 0,
-      outcome: 'fail' as const,
-      reason: 'What lies under a cutout is not seen.',
-    },
-    {
-      measure: 'outside-corner' as const,
-      role,
-      max: 0,
-      outcome: 'fail' as const,
-      reason: 'What lies outside of a rounded corner is not seen.',
-    },
-    {
-      measure: 'overlap' as const,
-      role,
-      max: 0,
-      outcome: 'warn' as const,
-      reason: 'Two things that are drawn across each other can both not be made out.',
-    },
-  ]),
-  {
-    measure: 'clearance-safe',
-    role: 'text',
-    min: 0,
-    outcome: 'fail',
-    reason: 'The text lies under a bar, a cutout or a rounded corner, or leaves the screen.',
-  },
-  MISSING_LETTERS,
-  ...DRAWN_IS_JUDGED,
-  ...WASTE_IS_SAID,
-  {
-    measure: 'bar-contrast',
-    role: 'bar',
-    min: 3,
-    outcome: 'warn',
-    reason: 'WCAG 2.2 (1.4.11) asks for 3 : 1 of what has to be made out.',
-  },
-  {
-    measure: 'grounds',
-    role: 'scene',
-    min: 1,
-    max: 1,
-    outcome: 'warn',
-    reason: 'Without a ground it is left to chance what shows behind; of two only one is seen.',
-  },
-  {
-    measure: 'unpaired',
-    role: 'scene',
-    max: 0,
-    outcome: 'warn',
-    reason: 'In the dark a picture and its ground belong together: both have a dark half, or neither.',
-  },
-  ...LAYER_ROLES.map((role) => ({
-    measure: 'collapse' as const,
-    role,
-    max: 0,
-    outcome: 'fail' as const,
-    reason: 'Nothing of it is seen.',
-  })),
-];
+export const DEFAULT_LIMITS: readonly Limit[] = listed.flatMap(({ measure, start }) =>
+  limitsOf(measure, start),
+);
+
+/** Those of them that came with a version of the documents, which projects of the one before do not have. */
+export const limitsSince = (version: number): Limit[] =>
+  listed.flatMap(({ measure, start }) => (start.since === version ? limitsOf(measure, start) : []));
+
+/** Whether a project has just the limits that one starts with, in whatever order. */
+export const areDefault = (limits: readonly Limit[]): boolean =>
+  limits.length === DEFAULT_LIMITS.length && DEFAULT_LIMITS.every((d) => limits.some((l) => sameJson(l, d)));

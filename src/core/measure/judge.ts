@@ -1,6 +1,6 @@
 import type { LayerRole } from '../scene/scene';
-import { isOfLayers, type Limit, type MeasureSide } from './limit';
-import { figureOf, type Measures } from './measures';
+import { figureOf, isOfLayers, type Limit, type MeasureSide } from './limit';
+import type { Measures } from './measures';
 
 export type Outcome = 'clear' | 'warn' | 'fail';
 export const OUTCOMES = ['fail', 'warn', 'clear'] as const satisfies readonly Outcome[];

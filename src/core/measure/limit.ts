@@ -1,55 +1,39 @@
 import { z } from 'zod';
-import { LAYER_ROLES } from '../scene/scene';
+import { ALL } from './all';
+import { LIMIT_ROLES, type LayerDescriptor } from './descriptor';
+import type { Figure } from './read';
+import { MeasureSide } from './side';
 
-/** Measures that a limit can be set on. What each means stands in the file of the same name. */
-export const LAYER_MEASURES = [
-  'crop',
-  'bare',
-  'bare-screen',
-  'distortion',
-  'enlargement',
-  'clearance-safe',
-  'clearance-screen',
-  'share-width',
-  'share-height',
-  'share-area',
-  'keep-lost',
-  'keep-hidden',
-  'excess',
-  'under-cutout',
-  'outside-corner',
-  'under-bar',
-  'across-fold',
-  'off-centre',
-  'off-centre-screen',
-  'off-centre-safe',
-  'overlap',
-  'spill',
-  'contrast',
-  'collapse',
-  'missing-letters',
-  'cut-off',
-  'shortened',
-  'letter-size',
-] as const;
-export type LayerMeasure = (typeof LAYER_MEASURES)[number];
+export { LIMIT_ROLES } from './descriptor';
+export { MeasureSide } from './side';
 
-export const isOfLayers = (measure: MeasureName): measure is LayerMeasure =>
-  (LAYER_MEASURES as readonly MeasureName[]).includes(measure);
+type Every = (typeof ALL)[number];
+/** Measures that a limit can be set on: of layers, of the bars, and of a case as a whole. */
+export type MeasureName = Every['id'];
+type OfLayers = Extract<Every, { of: 'layer' }>;
+export type LayerMeasure = OfLayers['id'];
 
-/** Measures of a case as a whole, and of its bars. */
-export const MEASURES = [...LAYER_MEASURES, 'bar-contrast', 'grounds', 'unpaired'] as const;
-export type MeasureName = (typeof MEASURES)[number];
+const isOfLayer = (d: Every): d is OfLayers => d.of === 'layer';
 
-export const MeasureSide = z.enum(['left', 'right', 'top', 'bottom', 'total']);
-export type MeasureSide = z.infer<typeof MeasureSide>;
+/** What there is to know of each measure, by its id. */
+export const MEASURE = Object.fromEntries(ALL.map((d) => [d.id, d])) as {
+  readonly [K in MeasureName]: Extract<Every, { id: K }>;
+};
 
-/** What a limit is for: layers of a role, the bars of the system, or the scene as a whole. */
-export const LIMIT_ROLES = [...LAYER_ROLES, 'bar', 'scene'] as const;
+export const MEASURES: readonly MeasureName[] = ALL.map((d) => d.id);
+export const LAYER_MEASURES: readonly LayerMeasure[] = ALL.filter(isOfLayer).map((d) => d.id);
+
+export const isOfLayers = (measure: MeasureName): measure is LayerMeasure => MEASURE[measure].of === 'layer';
+
+/**
+ * What reads the figure that a limit is held against; it gives `null` where the measure does not apply. Without a side a
+ * measure of losses gives its total and a clearance its smallest side.
+ */
+export const figureOf = (name: LayerMeasure, side?: MeasureSide): Figure => MEASURE[name].read(side);
 
 /** The worst value that is accepted. `side` matters for measures that have sides; without it the worst side counts. */
 export const Limit = z.looseObject({
-  measure: z.enum(MEASURES),
+  measure: z.enum(MEASURES as [MeasureName, ...MeasureName[]]),
   side: MeasureSide.optional(),
   role: z.enum(LIMIT_ROLES),
   min: z.number().optional(),
@@ -59,17 +43,12 @@ export const Limit = z.looseObject({
 });
 export type Limit = z.infer<typeof Limit>;
 
-/** Measures that are taken on each side; a limit on another one has no side. */
-export const SIDED: readonly MeasureName[] = [
-  'crop',
-  'bare',
-  'bare-screen',
-  'clearance-safe',
-  'clearance-screen',
-];
+const isFor = (role: Limit['role'], d: Every): boolean => {
+  if (!isOfLayer(d)) return d.of === role;
+  const { roles }: Pick<LayerDescriptor, 'roles'> = d;
+  return role !== 'bar' && role !== 'scene' && (!roles || roles.includes(role));
+};
 
 /** Measures that a limit of a role can be set on. */
-export const measuresFor = (role: Limit['role']): readonly MeasureName[] => {
-  if (role === 'bar') return ['bar-contrast'];
-  return role === 'scene' ? ['grounds', 'unpaired'] : LAYER_MEASURES;
-};
+export const measuresFor = (role: Limit['role']): readonly MeasureName[] =>
+  ALL.filter((d) => isFor(role, d)).map((d) => d.id);

@@ -16,8 +16,8 @@ import { breachesOf, gravestOfEach, outcomeOf } from './judge';
 import { DEFAULT_LIMITS } from './defaults';
 import { subPixel } from './grid';
 import { spill } from './spill';
-import type { Limit } from './limit';
-import { figureOf, type Measures } from './measures';
+import { figureOf, type Limit } from './limit';
+import type { Measures } from './measures';
 import { share } from './share';
 import { sayBreach, sayLimit } from './words';
 

@@ -1,4 +1,4 @@
-import type { PerSide, Rect, Side } from '../geometry/rect';
+import type { PerSide, Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import type { KeepArea, Rendition } from '../pictures/picture';
 import type { Regions } from '../screens/regions';
@@ -13,10 +13,9 @@ import { enlargement, excess } from './enlargement';
 import { subPixel } from './grid';
 import { intrusion, type Intrusion } from './intrusion';
 import { keep, type KeptSubject } from './keep';
-import type { OffCentre, OffCentres } from './off-centre';
+import type { OffCentres } from './off-centre';
 import { share, type Share } from './share';
 import { spill } from './spill';
-import type { LayerMeasure, MeasureSide } from './limit';
 
 /** Everything measured of one picture layer on one case. `null` = the measure does not apply. */
 export class Measures {
@@ -132,75 +131,3 @@ export function measure({
     letterSize: null,
   });
 }
-
-type Figure = (m: Measures) => number | null;
-
-const smallest = (sides: PerSide) => Math.min(sides.left, sides.right, sides.top, sides.bottom);
-
-/** Reading a side by a name that is not known beforehand takes several times as long. */
-const SIDE_OF: Record<Side, (sides: PerSide) => number> = {
-  left: (s) => s.left,
-  right: (s) => s.right,
-  top: (s) => s.top,
-  bottom: (s) => s.bottom,
-};
-
-/** Losses: the total unless a side is named. */
-function loss(lost: (m: Measures) => WithTotal | null, side: MeasureSide = 'total'): Figure {
-  const read = side === 'total' ? (sides: WithTotal) => sides.total : SIDE_OF[side];
-  return (m) => {
-    const sides = lost(m);
-    return sides && read(sides);
-  };
-}
-
-/** Distances: the smallest side unless one is named. */
-function distance(far: (m: Measures) => PerSide | undefined, side: MeasureSide = 'total'): Figure {
-  const read = side === 'total' ? smallest : SIDE_OF[side];
-  return (m) => {
-    const sides = far(m);
-    return sides ? read(sides) : null;
-  };
-}
-
-const furthest =
-  (from: (o: OffCentre) => number): Figure =>
-  ({ offCentre: { x, y } }) =>
-    x || y ? Math.max(x ? Math.abs(from(x)) : 0, y ? Math.abs(from(y)) : 0) : null;
-
-const FIGURE_READERS: Record<LayerMeasure, (side?: MeasureSide) => Figure> = {
-  crop: (side) => loss((m) => m.crop, side),
-  bare: (side) => loss((m) => m.bare, side),
-  'bare-screen': (side) => loss((m) => m.bareScreen, side),
-  distortion: () => (m) => m.distortion,
-  enlargement: () => (m) => m.enlargement,
-  'clearance-safe': (side) => distance((m) => m.clearance?.safe, side),
-  'clearance-screen': (side) => distance((m) => m.clearance?.screen, side),
-  'share-width': () => (m) => m.share.width,
-  'share-height': () => (m) => m.share.height,
-  'share-area': () => (m) => m.share.area,
-  'keep-lost': () => (m) => m.keep && Math.max(...m.keep.map((k) => k.lost)),
-  'keep-hidden': () => (m) => m.keep && Math.max(...m.keep.map((k) => k.hidden)),
-  excess: () => (m) => m.excess,
-  'under-cutout': () => (m) => m.intrusion && m.intrusion.cutout,
-  'outside-corner': () => (m) => m.intrusion && m.intrusion.corner,
-  'under-bar': () => (m) => m.intrusion && m.intrusion.bar,
-  'across-fold': () => (m) => m.intrusion && m.intrusion.fold,
-  'off-centre': () => furthest((o) => o.own),
-  'off-centre-screen': () => furthest((o) => o.screen),
-  'off-centre-safe': () => furthest((o) => o.safe),
-  overlap: () => (m) => m.overlap,
-  spill: () => (m) => m.spill,
-  contrast: () => (m) => m.contrast,
-  collapse: () => (m) => m.collapsed,
-  'missing-letters': () => (m) => m.missingLetters,
-  'cut-off': () => (m) => m.cutOff,
-  shortened: () => (m) => m.shortened,
-  'letter-size': () => (m) => m.letterSize,
-};
-
-/**
- * What reads the figure that a limit is held against; it gives `null` where the measure does not apply. Without a side a
- * measure of losses gives its total and a clearance its smallest side.
- */
-export const figureOf = (name: LayerMeasure, side?: MeasureSide): Figure => FIGURE_READERS[name](side);

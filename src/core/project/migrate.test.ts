@@ -1,5 +1,5 @@
 import { demo } from '../../../demo/testing';
-import { DRAWN_IS_JUDGED, MISSING_LETTERS, WASTE_IS_SAID } from '../measure/later-limits';
+import { limitsSince } from '../measure/defaults';
 import type { Documents } from './documents';
 import { NewerSchema, readDocuments, schemaOf } from './migrate';
 import { sameJson } from '../patch/patch';
@@ -13,7 +13,7 @@ const middle = { kind: 'middle' as const, region: 'safe' as const, shift: lu(0),
 const idle = { x: middle, y: middle, ratio: { value: 2, strict: true } };
 
 /** What versions after the first have added to the limits of a start. */
-const LATER = [MISSING_LETTERS, ...DRAWN_IS_JUDGED, ...WASTE_IS_SAID];
+const LATER = [2, 3, 4].flatMap(limitsSince);
 
 /** The first version did not know letters that fonts lack, and judged by roles alone. */
 function asVersionOne({ project }: Documents): void {

@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { DRAWN_IS_JUDGED, MISSING_LETTERS, WASTE_IS_SAID } from '../measure/later-limits';
+import { limitsSince } from '../measure/defaults';
 import type { Limit } from '../measure/limit';
 import { AxisRule, Ratio, withoutIdleShape } from '../placing/rule';
 import { Documents } from './documents';
@@ -48,7 +48,7 @@ function dropIdleShapes(documents: Versioned): Versioned {
 
 /** Version 1 did not know texts with letters that their font lacks: nothing was said of them. */
 function limitLetters(documents: Versioned): Versioned {
-  return withLimits(documents, [MISSING_LETTERS]);
+  return withLimits(documents, limitsSince(2));
 }
 
 function withLimits(documents: Versioned, more: readonly Limit[]): Versioned {
@@ -61,8 +61,8 @@ function withLimits(documents: Versioned, more: readonly Limit[]): Versioned {
 const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
   1: (documents) => limitLetters(dropIdleShapes(documents)),
   // Version 2 judged by roles alone: what was something else could not be seen and was clear.
-  2: (documents) => withLimits(documents, DRAWN_IS_JUDGED),
-  3: (documents) => withLimits(documents, WASTE_IS_SAID),
+  2: (documents) => withLimits(documents, limitsSince(3)),
+  3: (documents) => withLimits(documents, limitsSince(4)),
 };
 
 /** The version of documents that are not read yet. @throws ZodError */

@@ -1,5 +1,4 @@
-import { LAYER_MEASURES } from '../measure/limit';
-import { figureOf } from '../measure/measures';
+import { figureOf, LAYER_MEASURES } from '../measure/limit';
 import type { Case } from '../screens/cases';
 import { turnedSize } from '../screens/turn';
 import type { CaseResult, PlacedResult } from '../survey/survey';

@@ -1,10 +1,10 @@
 'use client';
+import { useMemo } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { DEFAULT_LIMITS } from '@/core/measure/defaults';
-import { LIMIT_ROLES, measuresFor, SIDED, type Limit, type MeasureName } from '@/core/measure/limit';
+import { areDefault, DEFAULT_LIMITS } from '@/core/measure/defaults';
+import { LIMIT_ROLES, MEASURE, measuresFor, type Limit, type MeasureName } from '@/core/measure/limit';
 import { measureNoun, sayValue, typedAs } from '@/core/measure/words';
 import { SIDES as PLAIN_SIDES } from '@/core/geometry/rect';
-import { sameJson } from '@/core/patch/patch';
 import { EditorPopover } from '../scene/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -91,7 +91,7 @@ function LimitLine({ limit, index }: { limit: Limit; index: number }) {
       </Button>
       <span className="words"> when </span>
       <b>{measureNoun(limit.measure)}</b>
-      {SIDED.includes(limit.measure) && (
+      {MEASURE[limit.measure].sided && (
         <Form.Select
           size="sm"
           aria-label={`Side of ${name}`}
@@ -141,17 +141,10 @@ const sayBounds = (limit: Limit) =>
   ).join(' or ');
 
 /** Measures of which less is worse start with a least value, the others with a greatest. */
-const LESS_IS_WORSE: readonly MeasureName[] = [
-  'clearance-safe',
-  'clearance-screen',
-  'contrast',
-  'bar-contrast',
-  'grounds',
-];
 const newLimit = (role: Limit['role'], measure: MeasureName): Limit => ({
   measure,
   role,
-  ...(LESS_IS_WORSE.includes(measure) ? { min: 1 } : { max: 1 }),
+  ...(MEASURE[measure].lessIsWorse ? { min: 1 } : { max: 1 }),
   outcome: 'warn',
 });
 
@@ -159,7 +152,7 @@ const newLimit = (role: Limit['role'], measure: MeasureName): Limit => ({
 export function LimitsList() {
   const store = useWorkbenchStore();
   const limits = useWorkbench((s) => s.documents.project.limits);
-  const isDefault = sameJson(limits, DEFAULT_LIMITS);
+  const isDefault = useMemo(() => areDefault(limits), [limits]);
   return (
     <div className="limits">
       <p>

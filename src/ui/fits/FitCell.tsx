@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import { isRepeated } from '@/core/fit/tiles';
 import { changes, LOSSES } from '@/core/measure/change';
 import { gravest, outcomeOf } from '@/core/measure/judge';
-import { figureOf } from '@/core/measure/measures';
+import { figureOf } from '@/core/measure/limit';
 import { sayChange, sayFigure } from '@/core/measure/words';
 import type { Documents } from '@/core/project/documents';
 import type { Case } from '@/core/screens/cases';

@@ -1,4 +1,4 @@
-import { RULES } from '@/core/findings/rule';
+import { MEASURE } from '@/core/measure/limit';
 import { layerSentence } from '@/core/sentences/layer';
 import { demoDocuments } from '../../../demo/documents';
 import { faultOf, faultsOf, type Cause } from './causes';
@@ -10,11 +10,11 @@ const names = { layers, named: project.named };
 const harbour = layers.find((l) => l.id === 'harbour')!;
 const parts = layerSentence(harbour, names, project.pictures).filter((t) => typeof t !== 'string');
 const cause = (
-  measure: keyof typeof RULES,
+  measure: keyof typeof MEASURE,
   outcome: Cause['outcome'],
   path: Cause['part']['path'],
 ): Cause => ({
-  word: RULES[measure].word,
+  word: MEASURE[measure].rule.word,
   outcome,
   part: { layerId: 'harbour', path },
 });

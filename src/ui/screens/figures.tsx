@@ -1,5 +1,5 @@
 import { Fragment, type ReactNode } from 'react';
-import type { FigureName } from '@/core/explain/reason';
+import type { FigureName } from '@/core/measure/descriptor';
 import { SIDES, type PerSide } from '@/core/geometry/rect';
 import { Why } from './Why';
 

@@ -9,7 +9,7 @@ import {
   sayRatio,
   sayShare,
 } from '@/core/words/numbers';
-import type { FigureName } from '@/core/explain/reason';
+import type { FigureName } from '@/core/measure/descriptor';
 import { SIDES } from '@/core/geometry/rect';
 import type { PictureResult, PlacedResult, TextResult } from '@/core/survey/survey';
 import { asked, type Maybe } from './figures';

@@ -1,0 +1,30 @@
+import { sayArea, sayContrast, sayLength, sayNumber, sayRatio, sayShare, sayTimes } from '../words/numbers';
+
+/** How values of a measure are said and typed. */
+export interface Unit {
+  /** a value with its unit: “65.3 %” */
+  say: (value: number) => string;
+  /** how much larger a value is, without its sign; its unit follows where `names` says so */
+  sayBy: (amount: number) => string;
+  names: boolean;
+  /** `factor` times the value stands before its unit where it is typed */
+  typed: { unit: string; factor: number };
+  /** whether values are whole numbers, of which 0 is “none” */
+  counts: boolean;
+}
+
+const unitOf = (
+  unit: string,
+  say: Unit['say'],
+  { factor = 1, sayBy = sayNumber, names = true, counts = false } = {},
+): Unit => ({ say, sayBy, names, typed: { unit, factor }, counts });
+
+/** The units that measures have. */
+export const UNITS = {
+  share: unitOf('%', sayShare, { factor: 100, sayBy: sayRatio }),
+  length: unitOf('lu', sayLength),
+  area: unitOf('lu²', sayArea),
+  times: unitOf('×', sayTimes, { sayBy: sayRatio }),
+  contrast: unitOf(': 1', sayContrast, { names: false }),
+  count: unitOf('', String, { names: false, counts: true }),
+} as const;
