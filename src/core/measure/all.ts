@@ -18,6 +18,7 @@ import { acrossFold } from './each/across-fold';
 import { offCentre } from './each/off-centre';
 import { offCentreScreen } from './each/off-centre-screen';
 import { offCentreSafe } from './each/off-centre-safe';
+import { centreOfGravity } from './each/centre-of-gravity';
 import { overlap } from './each/overlap';
 import { spill } from './each/spill';
 import { contrast } from './each/contrast';
@@ -52,6 +53,7 @@ export const ALL = [
   offCentre,
   offCentreScreen,
   offCentreSafe,
+  centreOfGravity,
   overlap,
   spill,
   contrast,

@@ -170,6 +170,8 @@ describe('limits', () => {
   const measures = (f: Fit): Measures => {
     const p = place(f);
     return {
+      placement: p,
+      ink: null,
       crop: crop(p, screen),
       bare: bare(p),
       bareScreen: bareScreen(p, screen, screen),

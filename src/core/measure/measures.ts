@@ -1,6 +1,7 @@
 import type { PerSide, Rect } from '../geometry/rect';
 import type { Placement } from '../fit/place';
 import type { KeepArea, Rendition } from '../pictures/picture';
+import type { FileInk } from '../pixels/file';
 import type { Regions } from '../screens/regions';
 import type { Outline } from '../screens/outline';
 import type { Turned } from '../screens/turn';
@@ -19,6 +20,9 @@ import { spill } from './spill';
 
 /** Everything measured of one picture layer on one case. `null` = the measure does not apply. */
 export class Measures {
+  readonly placement: Placement;
+  /** of the file it is drawn from, as far as its pixels are known; a tint leaves nothing of an opaque one but its rectangle */
+  ink: FileInk | null;
   readonly crop: WithTotal | null;
   readonly bare: WithTotal | null;
   readonly bareScreen: BareScreen;
@@ -55,6 +59,8 @@ export class Measures {
 
   /** @param all to be copied */
   constructor(all: Measures) {
+    this.placement = all.placement;
+    this.ink = all.ink;
     this.crop = all.crop;
     this.bare = all.bare;
     this.bareScreen = all.bareScreen;
@@ -90,6 +96,7 @@ export interface Measured {
   bars: readonly Rect[];
   turned: Turned;
   offCentre: OffCentres;
+  ink: FileInk | null;
   keepAreas?: readonly KeepArea[];
 }
 
@@ -102,11 +109,14 @@ export function measure({
   bars,
   turned,
   offCentre,
+  ink,
   keepAreas = [],
 }: Measured): Measures {
   const { screen } = turned;
   const seen = visibleDrawing(p, window);
   return new Measures({
+    placement: p,
+    ink,
     crop: crop(p, window),
     bare: rendition && bare(p),
     bareScreen: bareScreen(p, regions.screen, window),

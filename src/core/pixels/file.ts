@@ -6,11 +6,19 @@ import type { Rect } from '../geometry/rect';
 /** A preview from which contrast is told has at most so many pixels: its tiles are means of some fifty of them. */
 export const MOST_READ_PIXELS = 2 ** 17;
 
+/** Where the ink of a file lies, shares of the picture, and its mean colour. */
+export interface FileInk {
+  bounds: Rect;
+  /** mean place of the ink, each pixel counted by how much of it there is */
+  centroid: { x: number; y: number };
+  colour: Rgba;
+}
+
 /** What measures read of the pixels of one file. */
 export interface FilePixels {
   sums: Sums;
-  /** where the ink lies, shares of the picture, and its mean colour; `null` for a picture without any */
-  ink: { bounds: Rect; colour: Rgba } | null;
+  /** `null` for a picture without any */
+  ink: FileInk | null;
   /** what the ink of an opaque picture stands on: the colour of its border */
   border: Rgba | null;
 }
@@ -19,19 +27,29 @@ export function filePixelsOf(raster: Raster): FilePixels {
   const ink = inkOf(raster);
   return {
     sums: sumsOf(raster),
-    ink: ink && { bounds: ink.bounds, colour: rgbaOf(ink.colour) },
+    ink: ink && { bounds: ink.bounds, centroid: ink.centroid, colour: rgbaOf(ink.colour) },
     border: ink?.border ? rgbaOf(ink.border) : null,
   };
 }
 
-const WHOLE: Rect = { x: 0, y: 0, width: 1, height: 1 };
+/** Of a picture that is a rectangle of one colour. */
+const WHOLE: Pick<FileInk, 'bounds' | 'centroid'> = {
+  bounds: { x: 0, y: 0, width: 1, height: 1 },
+  centroid: { x: 0.5, y: 0.5 },
+};
 
 /**
- * Where the ink of a file lies, shares of the picture; `null` where there is none. A tint leaves nothing of an opaque
- * picture but its rectangle, which is then its ink.
+ * The ink of a file as it is drawn; `null` where there is none. A tint leaves nothing of an opaque picture but its rectangle,
+ * which is then its ink.
  */
-export const inkBounds = ({ sums, ink }: FilePixels, tinted: boolean): Rect | null =>
-  tinted && isOpaque(sums) ? WHOLE : (ink?.bounds ?? null);
+export const inkIn = ({ sums, ink }: FilePixels, tinted: boolean): FileInk | null =>
+  tinted && isOpaque(sums) ? { ...WHOLE, colour: ink?.colour ?? NOTHING } : ink;
+
+const NOTHING: Rgba = { r: 0, g: 0, b: 0, a: 0 };
+
+/** Where the ink of a file lies, likewise, shares of the picture. */
+export const inkBounds = (file: FilePixels, tinted: boolean): Rect | null =>
+  inkIn(file, tinted)?.bounds ?? null;
 
 /** Whether nothing shows through a file. */
 export const isOpaque = ({ alpha }: Sums): boolean => alpha === null;

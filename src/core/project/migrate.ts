@@ -63,6 +63,7 @@ const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
   // Version 2 judged by roles alone: what was something else could not be seen and was clear.
   2: (documents) => withLimits(documents, limitsSince(3)),
   3: (documents) => withLimits(documents, limitsSince(4)),
+  4: (documents) => withLimits(documents, limitsSince(5)),
 };
 
 /** The version of documents that are not read yet. @throws ZodError */

@@ -13,9 +13,10 @@ import { Id, NamedValue } from '../values/values';
 /**
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.
  * 2: no shape beside two given extents; a limit on letters that fonts lack. 3: what is drawn is judged whatever its role.
- * 4: a limit on files that are far larger than drawn; a named value may stand for another.
+ * 4: a limit on files that are far larger than drawn; a named value may stand for another. 5: a limit on logos that are
+ * heavier on one side.
  */
-export const SCHEMA_VERSION = 4;
+export const SCHEMA_VERSION = 5;
 
 /** A project has no more named values than this. */
 export const MOST_NAMED = 500;

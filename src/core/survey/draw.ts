@@ -4,7 +4,7 @@ import { laidAround } from '../placing/presets';
 import { fittingRadius, intersect, partOf, rectOf, type Axis, type Rect } from '../geometry/rect';
 import { measure, Measures } from '../measure/measures';
 import { offCentre, OffCentres, type OffCentre } from '../measure/off-centre';
-import { inkBounds } from '../pixels/file';
+import { inkIn, type FileInk } from '../pixels/file';
 import { naturalSizeOf } from '../pictures/choose';
 import { unmarkedIn } from '../pictures/picture';
 import type { Cut, Rendition } from '../pictures/picture';
@@ -78,6 +78,7 @@ function lying(
 ): Lying {
   const { regions, turned } = scope.prepared;
   const window = windowOf(layer, scope);
+  const ink = file && inkOfFile(layer, file.rendition, scope);
   const measures = measure({
     placement,
     rendition: file?.rendition ?? null,
@@ -86,7 +87,8 @@ function lying(
     outline: scope.outline,
     bars: scope.bars.map((b) => b.rect),
     turned,
-    offCentre: offCentres(layer, placement, file?.rendition ?? null, scope),
+    offCentre: offCentres(layer, placement, ink, scope),
+    ink,
     keepAreas: file?.cut.keepAreas,
   });
   return { placement, window, measures };
@@ -99,17 +101,20 @@ const lyingAlike = ({ placement, window, measures }: PlacedResult): Lying => ({
   measures: new Measures(measures),
 });
 
+/** The ink of the file that a layer is drawn from, as it is drawn; `null` without any, or where its pixels are not known. */
+function inkOfFile(layer: PlacedLayer, { hash }: Rendition, { input }: CaseScope): FileInk | null {
+  const file = input.pixels?.get(hash);
+  return file ? inkIn(file, layer.kind === 'picture' && layer.tint !== undefined) : null;
+}
+
 /** How far the ink lies off where a rule says “middle”. */
 function offCentres(
   layer: PlacedLayer,
   { drawn }: Placement,
-  rendition: Rendition | null,
-  scope: CaseScope,
+  ink: FileInk | null,
+  { prepared }: CaseScope,
 ): OffCentres {
-  const { prepared, input } = scope;
-  const file = rendition && input.pixels?.get(rendition.hash);
-  const ink = file && inkBounds(file, layer.kind === 'picture' && layer.tint !== undefined);
-  const inked = ink ? partOf(drawn, ink) : drawn;
+  const inked = ink ? partOf(drawn, ink.bounds) : drawn;
   const along = (axis: Axis): OffCentre | null => {
     if (layer.placing[axis].kind !== 'middle') return null;
     const meant = prepared.laid().middleOf(layer.id, axis);
@@ -132,8 +137,11 @@ function drawPicture(layer: PictureLayer, scope: CaseScope): PictureResult {
   const twin = twinOf(layer.id, 'picture', scope);
   if (twin) {
     const alike = lyingAlike(twin);
-    if (twin.rendition.hash !== rendition.hash)
-      alike.measures.offCentre = offCentres(layer, twin.placement, rendition, scope);
+    if (twin.rendition.hash !== rendition.hash) {
+      const ink = inkOfFile(layer, rendition, scope);
+      alike.measures.ink = ink;
+      alike.measures.offCentre = offCentres(layer, twin.placement, ink, scope);
+    }
     const { pictureId, unmarked } = twin;
     return new PictureResult(layer, alike, { pictureId, cut: cut.cut, rendition, unmarked, tint });
   }
