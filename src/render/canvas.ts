@@ -58,13 +58,53 @@ function drawImage(ctx: Context, command: Image, bitmap: ImageBitmap) {
   const { dest, tint } = command;
   ctx.save();
   clipTo(ctx, command);
-  ctx.drawImage(tint ? tinted(bitmap, dest, tint) : bitmap, dest.x, dest.y, dest.width, dest.height);
+  const pixels = resampled(bitmap, dest) ?? bitmap;
+  ctx.drawImage(tint ? tinted(pixels, dest, tint) : pixels, dest.x, dest.y, dest.width, dest.height);
   ctx.restore();
 }
 
 /** What leaves a cache gives its memory back at once. */
 const bitmaps = (max: number) =>
   new LRUCache<string, ImageBitmap>({ max, dispose: (bitmap) => bitmap.close() });
+
+/** Pictures of more px than this are resampled each time, so that what is kept stays small. */
+const LARGEST_RESAMPLED = 120_000;
+/** Of one picture so many px are kept, in all its sizes. */
+const MOST_RESAMPLED = 4_000_000;
+
+const resampledSizes = () =>
+  new LRUCache<string, ImageBitmap>({
+    maxSize: MOST_RESAMPLED,
+    sizeCalculation: ({ width, height }) => width * height,
+    dispose: (bitmap) => bitmap.close(),
+  });
+
+interface Sizes {
+  /** how often a size was drawn lately */
+  seen: LRUCache<string, true>;
+  made: ReturnType<typeof bitmaps>;
+}
+const resampledOf = new WeakMap<ImageBitmap, Sizes>();
+
+/**
+ * A picture at the size that it is drawn at, once it is drawn at that again: where only its position runs, resampling and
+ * handing over a large picture for each cell is what takes long. `null` where it is not kept.
+ */
+function resampled(bitmap: ImageBitmap, { width, height }: Size): ImageBitmap | null {
+  if (width * height > LARGEST_RESAMPLED || width * height >= bitmap.width * bitmap.height) return null;
+  const own = resampledOf.get(bitmap) ?? { seen: new LRUCache({ max: 300 }), made: resampledSizes() };
+  resampledOf.set(bitmap, own);
+  const key = `${width} ${height}`;
+  if (!own.seen.has(key)) {
+    own.seen.set(key, true);
+    return null;
+  }
+  return cached(own.made, key, () => {
+    const canvas = new OffscreenCanvas(width, height);
+    canvas.getContext('2d')!.drawImage(bitmap, 0, 0, width, height);
+    return canvas.transferToImageBitmap();
+  });
+}
 
 const swatches = new WeakMap<ImageBitmap, ReturnType<typeof bitmaps>>();
 

@@ -60,7 +60,17 @@ export function createPixelStore(sizeOf: (hash: string) => FileSize | undefined)
   };
 }
 
+/** Files by their hash, once for each list of pictures: it is asked for each picture that is drawn. */
+const byHash = new WeakMap<Project['pictures'], ReadonlyMap<string, FileSize>>();
+
 export const sizeOfFile =
-  (project: Project) =>
-  (hash: string): FileSize | undefined =>
-    project.pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions)).find((r) => r.hash === hash);
+  ({ pictures }: Pick<Project, 'pictures'>) =>
+  (hash: string): FileSize | undefined => {
+    const known = byHash.get(pictures);
+    if (known) return known.get(hash);
+    const files = new Map(
+      pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions)).map((r) => [r.hash, r]),
+    );
+    byHash.set(pictures, files);
+    return files.get(hash);
+  };

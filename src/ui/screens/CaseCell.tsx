@@ -39,9 +39,10 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
   const documents = useWorkbench((s) => (inView ? s.documents : null));
   const guides = useWorkbench((s) => s.view.guides);
   // What the worker said of an earlier state is not said of this one.
-  const known = useWorkbench((s) =>
-    !inView || s.surveyed === s.documents ? s.summaries.get(shown.id) : undefined,
-  );
+  const known = useWorkbench((s) => {
+    if (!inView) return s.rested.get(shown.id);
+    return s.surveyed === s.documents ? s.summaries.get(shown.id) : undefined;
+  });
   const result = useCaseResult(shown, documents);
   const isMeasured = useIsMeasured(documents);
   const unjudged = useUnjudged(shown);

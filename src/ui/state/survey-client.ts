@@ -17,9 +17,22 @@ export function documented(documents: Documents, scene: Scene): Documented {
   return rest;
 }
 
-/** From one survey to the next there is room for the page to draw what is in view. */
-const PAUSE_MS = 60;
-const pause = () => new Promise((resolve) => setTimeout(resolve, PAUSE_MS));
+/** From one survey to the next there is room for the page to draw what is in view; more of it while a gesture goes on. */
+const PAUSE_MS = { atRest: 60, inGesture: 200 } as const;
+/** Ends early when the gesture does. */
+const pause = (store: WorkbenchStore) =>
+  new Promise<void>((resolve) => {
+    const isInGesture = () => store.getState().gesture !== null;
+    const end = () => {
+      clearTimeout(clock);
+      unsubscribe();
+      resolve();
+    };
+    const clock = setTimeout(end, isInGesture() ? PAUSE_MS.inGesture : PAUSE_MS.atRest);
+    const unsubscribe = store.subscribe((now, before) => {
+      if (before.gesture !== null && now.gesture === null) end();
+    });
+  });
 
 /** A summary that says the same stays the same object, so that its cell need not be drawn again. */
 function shared(found: readonly CaseSummary[], before: ReadonlyMap<string, CaseSummary>) {
@@ -30,6 +43,10 @@ function shared(found: readonly CaseSummary[], before: ReadonlyMap<string, CaseS
     }),
   );
 }
+
+/** What is said of all cases; of those out of view only once a gesture has ended. */
+const told = (store: WorkbenchStore, summaries: ReadonlyMap<string, CaseSummary>) =>
+  store.getState().gesture === null ? { summaries, rested: summaries } : { summaries };
 
 /** A worker that surveys, until it ends. */
 interface Running {
@@ -65,7 +82,13 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
   const surveyScene = async (remote: Running['remote'], state: WorkbenchState) => {
     // What another scene says is not said of this one.
     if (state.sceneId !== surveyedScene)
-      store.setState({ found: null, summaries: new Map(), surveyed: null, marks: new Map() });
+      store.setState({
+        found: null,
+        summaries: new Map(),
+        rested: new Map(),
+        surveyed: null,
+        marks: new Map(),
+      });
     surveyedScene = state.sceneId;
     explained = null;
     const scene = sceneOf(state);
@@ -83,7 +106,7 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
     store.setState(({ summaries }) => ({
       surveyed: state.documents,
       counting: null,
-      summaries: shared(found.summaries, summaries),
+      ...told(store, shared(found.summaries, summaries)),
       marks: new Map(found.marks.map((m) => [m.caseId, m])),
     }));
   };
@@ -93,7 +116,7 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
     const of = surveyed;
     const found = await remote.found();
     explained = of;
-    if (!isEnded() && of === surveyed) store.setState({ found });
+    if (!isEnded() && of === surveyed) store.setState(({ summaries }) => ({ found, rested: summaries }));
   };
 
   /** Of all scenes, and only while somebody looks at sizes. */
@@ -200,7 +223,7 @@ export function watchSurvey(store: WorkbenchStore, start: () => Running = startW
         if (hopeless) faults = 0;
         hopeless = null;
         await step(todo);
-        await pause();
+        await pause(store);
       }
     } finally {
       running = false;

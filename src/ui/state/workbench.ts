@@ -58,6 +58,8 @@ export interface WorkbenchState {
   cases: Case[];
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
+  /** the same as it was before the gesture that goes on: what is said of cases that nobody sees just now */
+  rested: ReadonlyMap<string, CaseSummary>;
   /** how many cases the first survey has been through; `null` while none is under way */
   counting: number | null;
   /** the documents of which that is said; `null` before */
@@ -141,6 +143,7 @@ function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
     message: null,
     conflict: null,
     summaries: new Map(),
+    rested: new Map(),
     counting: null,
     surveyed: null,
     marks: new Map(),

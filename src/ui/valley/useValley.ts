@@ -20,9 +20,19 @@ export interface ValleyData {
   ratios: number[];
 }
 
+/**
+ * The curves are of the documents that the marks were measured with, so that both go together; while a gesture goes on that
+ * is a few times a second.
+ */
+function useMarked() {
+  const open = useScene();
+  const scene = useWorkbench((s) => s.surveyed?.scenes[s.sceneId]) ?? open;
+  const pictures = useWorkbench((s) => (s.surveyed ?? s.documents).project.pictures);
+  return { scene, pictures };
+}
+
 export function useValley(): ValleyData | null {
-  const scene = useScene();
-  const pictures = useWorkbench((s) => s.documents.project.pictures);
+  const { scene, pictures } = useMarked();
   const limits = useWorkbench((s) => s.documents.project.limits);
   const appearance = useWorkbench((s) => s.view.appearance);
   const cases = useWorkbench((s) => s.cases);
