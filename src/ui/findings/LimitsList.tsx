@@ -5,7 +5,7 @@ import { areDefault, DEFAULT_LIMITS } from '@/core/measure/defaults';
 import { LIMIT_ROLES, MEASURE, measuresFor, type Limit, type MeasureName } from '@/core/measure/limit';
 import { measureNoun, sayValue, typedAs } from '@/core/measure/words';
 import { SIDES as PLAIN_SIDES } from '@/core/geometry/rect';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';

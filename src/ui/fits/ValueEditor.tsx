@@ -1,7 +1,7 @@
 'use client';
 import { Form } from 'react-bootstrap';
 import type { Compared, ComparedValues } from '@/core/findings/variants';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench } from '../state/context';
 

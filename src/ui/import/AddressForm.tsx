@@ -2,7 +2,7 @@
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { RequestProblem } from '../api';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { useImports } from './ImportProvider';
 
 function AddressFields({ onDone }: { onDone: () => void }) {

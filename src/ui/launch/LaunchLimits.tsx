@@ -11,7 +11,7 @@ import {
   type LaunchLimit,
   type LaunchRule,
 } from '@/core/project/launch-limits';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbenchStore } from '../state/context';
 import { commit } from '../state/edit';

@@ -3,7 +3,7 @@ import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/words/numbers';
 import { coverageOf, isIn, type Launch, type Target } from '@/core/project/launch';
 import { SYSTEM_WORDS } from '@/core/launch/system';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit } from '../state/edit';

@@ -3,7 +3,7 @@ import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { easingOf, EASING_KEYWORDS } from '@/core/project/easing';
 import { sayMs } from '@/core/words/numbers';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { ListEditor } from '../scene/editors/ListEditor';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';

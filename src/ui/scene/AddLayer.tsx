@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
-import { EditorPopover } from './EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { ListEditor } from './editors/ListEditor';
 import { putIn } from '../import/place-picture';
 import { otherPresets, picturePresets, type Preset } from './new-layer';

@@ -6,7 +6,7 @@ import { MarkDialog } from '../marks/MarkDialog';
 import { useWorkbenchStore } from '../state/context';
 import { commit, editLive, inCut } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
-import { EditorPopover } from './EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NameField } from './editors/NameField';
 import { NumberField } from './editors/NumberField';
 

@@ -7,7 +7,7 @@ import { isPlaced, type Layer, type Scene } from '@/core/scene/scene';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive, inLayer } from '../state/edit';
 import { InkOffer } from './InkOffer';
-import { EditorPopover } from './EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
 import { NameField } from './editors/NameField';

@@ -8,7 +8,7 @@ import { sayLengthOf } from '@/core/sentences/words';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
-import { EditorPopover } from './EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { NameField } from './editors/NameField';
 import { LengthField } from './editors/LengthField';

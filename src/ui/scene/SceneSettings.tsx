@@ -9,7 +9,7 @@ import { capitalised } from '@/core/words/words';
 import { useAxisWords } from './useAxisWords';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
-import { EditorPopover } from './EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
 import { NumberField } from './editors/NumberField';

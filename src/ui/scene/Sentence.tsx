@@ -2,7 +2,7 @@
 import type { Part, Token } from '@/core/sentences/parts';
 import type { Layer } from '@/core/scene/scene';
 import { useWorkbench } from '../state/context';
-import { EditorPopover } from './EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { PartEditor } from './PartEditor';
 import type { PartFault } from './causes';
 import { partMark } from './open-part';

@@ -6,7 +6,7 @@ import { steps, type AskedFigure, type MetricNote, type Reason } from '@/core/ex
 import type { Axis, Side } from '@/core/geometry/rect';
 import { sameJson } from '@/core/patch/patch';
 import { surveyInput } from '@/core/survey/survey';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { openPart } from '../scene/open-part';
 import { useChosenCase } from '../state/case-result';
 import { useOutside } from '../state/outside';

@@ -4,7 +4,7 @@ import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
 import { USUAL_DENSITIES } from '@/core/pictures/master';
 import { sameDensity } from '@/core/pictures/picture';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';

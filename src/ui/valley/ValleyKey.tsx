@@ -1,5 +1,5 @@
 'use client';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { WORDS, type ValleyProps } from './limits';
 import { MarkShape } from './MarkShape';
 

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { sayRatio, sayShare } from '@/core/words/numbers';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';

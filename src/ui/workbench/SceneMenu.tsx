@@ -4,7 +4,7 @@ import { Button } from 'react-bootstrap';
 import type { Scene } from '@/core/scene/scene';
 import { duplicateScene, launchesOf, removeScene } from '@/core/project/scenes';
 import { newScene } from '../import/place-picture';
-import { EditorPopover } from '../scene/EditorPopover';
+import { EditorPopover } from '../parts/EditorPopover';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';

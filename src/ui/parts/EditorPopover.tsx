@@ -1,0 +1,103 @@
+'use client';
+import { autoUpdate, flip, shift, useDismiss, useFloating, useInteractions } from '@floating-ui/react';
+import { useId, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { Button, type ButtonProps } from 'react-bootstrap';
+import { useWorkbenchStore } from '../state/context';
+import { commit } from '../state/edit';
+
+interface Props {
+  /** what the editor is called */
+  label: string;
+  /** of the button, where it has to be found from elsewhere */
+  id?: string;
+  /** for sentences rather than fields */
+  wide?: boolean;
+  button: Omit<ButtonProps, 'onClick' | 'id'> & { 'aria-label'?: string };
+  /** @param close ends the gesture, closes, and gives the focus back to the button */
+  children: (close: () => void) => ReactNode;
+}
+
+/** CSS px that stay free between what floats and the edges of the window. */
+const ROOM = { padding: 8 };
+
+interface SurfaceProps {
+  target: RefObject<HTMLButtonElement | null>;
+  label: string;
+  wide?: boolean;
+  /** what is pressed outside closes it */
+  onHide: () => void;
+  onEscape: () => void;
+  children: ReactNode;
+}
+
+/** Beside its button where there is room, otherwise wherever it can be seen whole, also when what it holds grows. */
+function Surface({ target, label, wide, onHide, onEscape, children }: SurfaceProps) {
+  const [element, setElement] = useState<HTMLDivElement | null>(null);
+  const { floatingStyles, context, isPositioned } = useFloating({
+    open: true,
+    onOpenChange: onHide,
+    placement: 'bottom-start',
+    strategy: 'fixed',
+    middleware: [flip(ROOM), shift({ ...ROOM, crossAxis: true })],
+    whileElementsMounted: autoUpdate,
+    elements: { reference: target.current, floating: element },
+  });
+  // A press on the button is the button’s own; Escape is heard below, so that it closes the innermost alone.
+  const isOutside = (event: MouseEvent) => !target.current?.contains(event.target as Node);
+  const dismiss = useDismiss(context, { outsidePress: isOutside, escapeKey: false });
+  const { getFloatingProps } = useInteractions([dismiss]);
+  return (
+    <div
+      ref={setElement}
+      className={wide ? 'popover part-editor part-editor-wide' : 'popover part-editor'}
+      // Seen once it has its place; hidden, it could not take the focus.
+      style={isPositioned ? floatingStyles : { ...floatingStyles, opacity: 0 }}
+      role="dialog"
+      aria-label={label}
+      {...getFloatingProps({
+        onKeyDown: (e) => {
+          if (e.key !== 'Escape') return;
+          e.stopPropagation();
+          onEscape();
+        },
+      })}
+    >
+      <div className="popover-body">{children}</div>
+    </div>
+  );
+}
+
+/** A button that opens an editor in place: Enter opens, Escape closes, and what was changed is one step. */
+export function EditorPopover({ label, id: given, wide, button, children }: Props) {
+  const store = useWorkbenchStore();
+  const own = useId();
+  const id = given ?? own;
+  const [open, setOpen] = useState(false);
+  const target = useRef<HTMLButtonElement>(null);
+  const hide = () => {
+    commit(store);
+    setOpen(false);
+  };
+  const close = () => {
+    hide();
+    document.getElementById(id)?.focus();
+  };
+  return (
+    <span>
+      <Button
+        {...button}
+        id={id}
+        ref={target}
+        aria-haspopup="dialog"
+        aria-expanded={open}
+        onClick={() => (open ? close() : setOpen(true))}
+      />
+      {/* Only while it is open: a page has hundreds of these. */}
+      {open && (
+        <Surface {...{ target, label, wide }} onHide={hide} onEscape={close}>
+          {children(close)}
+        </Surface>
+      )}
+    </span>
+  );
+}
