@@ -3,7 +3,7 @@ import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { RequestProblem } from '../api';
 import { EditorPopover } from '../parts/EditorPopover';
-import { useImports } from './ImportProvider';
+import { useImports } from './imports';
 
 function AddressFields({ onDone }: { onDone: () => void }) {
   const { takeAddress } = useImports();

@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { AddressForm } from './AddressForm';
-import { useImports } from './ImportProvider';
+import { useImports } from './imports';
 
 /** A project without a scene: one place to drop things. */
 export function EmptyProject() {

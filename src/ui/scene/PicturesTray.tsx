@@ -5,7 +5,7 @@ import type { Picture } from '@/core/pictures/picture';
 import { usersOfPicture } from '@/core/project/documents';
 import { masterOf, PictureThumb } from '../drawing/PictureThumb';
 import { AddressForm } from '../import/AddressForm';
-import { ACCEPT, useImports } from '../import/ImportProvider';
+import { ACCEPT, useImports } from '../import/imports';
 import { ReplaceDialog } from '../import/ReplaceDialog';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';

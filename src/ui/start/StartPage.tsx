@@ -117,10 +117,9 @@ interface StartProps {
   guarded: boolean;
 }
 
-/** All projects, and what can be done with each. */
-export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
+/** What can be done with projects; what goes wrong is said, and a deletion can be taken back. */
+function useProjects() {
   const router = useRouter();
-  const [name, setName] = useState('');
   const [problem, setProblem] = useState<string | null>(null);
   const [last, setLast] = useState<{ id: string; name: string } | null>(null);
 
@@ -140,99 +139,133 @@ export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
       await work();
       router.refresh();
     });
-  const restore = (id: string) =>
+  const forget = (method: string, address: string) =>
     act(async () => {
-      await request('POST', `/api/projects/${id}/restore`);
+      await request(method, address);
       setLast(null);
     });
-  const remove = (card: Card) =>
-    void act(async () => {
-      await request('DELETE', `/api/projects/${card.id}`);
-      setLast(card);
-    });
-  const create = (event: FormEvent) => {
-    event.preventDefault();
-    void attempt(async () => {
-      const { id } = await request<{ id: string }>('POST', '/api/projects', { name });
-      router.push(`/projects/${id}`);
-    });
+  return {
+    problem,
+    last,
+    leave: () => act(leave),
+    restore: (id: string) => forget('POST', `/api/projects/${id}/restore`),
+    removeForGood: (id: string) => forget('DELETE', `/api/projects/${id}?for=good`),
+    remove: (card: Card) =>
+      act(async () => {
+        await request('DELETE', `/api/projects/${card.id}`);
+        setLast(card);
+      }),
+    duplicate: (card: Card) => act(() => request('POST', `/api/projects/${card.id}/copies`)),
+    create: (name: string) =>
+      attempt(async () => {
+        const { id } = await request<{ id: string }>('POST', '/api/projects', { name });
+        router.push(`/projects/${id}`);
+      }),
+    rename: (card: Card, next: string) =>
+      act(() => {
+        const replace = (value: string) => [{ op: 'replace', path: '/project/name', value }];
+        const change = { id: crypto.randomUUID(), patch: replace(next), inverse: replace(card.name) };
+        return request('PATCH', `/api/projects/${card.id}`, change, { 'if-match': `"${card.revision}"` });
+      }),
   };
-  const rename = (card: Card, next: string) =>
-    act(() => {
-      const replace = (value: string) => [{ op: 'replace', path: '/project/name', value }];
-      const change = { id: crypto.randomUUID(), patch: replace(next), inverse: replace(card.name) };
-      return request('PATCH', `/api/projects/${card.id}`, change, { 'if-match': `"${card.revision}"` });
-    });
+}
+type Acts = ReturnType<typeof useProjects>;
 
+function Top({ theme, onLeave }: { theme: Theme; onLeave?: () => void }) {
+  return (
+    <header className="top">
+      <span className="home">
+        <Sign />
+        Coulee
+      </span>
+      <div className="top-end">
+        {onLeave && (
+          <Button variant="bar" size="sm" onClick={onLeave}>
+            leave
+          </Button>
+        )}
+        <ThemeSwitch start={theme} />
+      </div>
+    </header>
+  );
+}
+
+/** What went wrong, and what was deleted last, with the way back. */
+function Said({ problem, last, restore }: Pick<Acts, 'problem' | 'last' | 'restore'>) {
   return (
     <>
-      <header className="top">
-        <span className="home">
-          <Sign />
-          Coulee
-        </span>
-        <div className="top-end">
-          {guarded && (
-            <Button variant="bar" size="sm" onClick={() => void act(leave)}>
-              leave
-            </Button>
-          )}
-          <ThemeSwitch start={theme} />
-        </div>
-      </header>
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+      <p role="status" className={last ? 'message message-inline' : 'visually-hidden'}>
+        {last && `${last.name} was deleted. `}
+        {last && (
+          <Button variant="quiet" size="sm" onClick={() => void restore(last.id)}>
+            undo
+          </Button>
+        )}
+      </p>
+    </>
+  );
+}
+
+function NewProject({ create }: Pick<Acts, 'create'>) {
+  const [name, setName] = useState('');
+  return (
+    <Form
+      className="new-project"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void create(name);
+      }}
+    >
+      <Form.Control
+        aria-label="Name of a new project"
+        placeholder="name of a new project"
+        value={name}
+        onChange={(e) => setName(e.target.value)}
+      />
+      <Button type="submit" variant="primary" disabled={name.trim() === ''}>
+        New project
+      </Button>
+    </Form>
+  );
+}
+
+/** All projects, and what can be done with each. */
+export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
+  const acts = useProjects();
+  return (
+    <>
+      <Top theme={theme} onLeave={guarded ? () => void acts.leave() : undefined} />
       <main className="start" id="main">
         <h1>Projects</h1>
         <p className="quiet lead-in">
           A project holds the pictures and scenes of one app. Open one to see how they sit on every screen.
         </p>
-        {problem && (
-          <p className="problem" role="alert">
-            {problem}
-          </p>
-        )}
-        <p role="status" className={last ? 'message message-inline' : 'visually-hidden'}>
-          {last && `${last.name} was deleted. `}
-          {last && (
-            <Button variant="quiet" size="sm" onClick={() => void restore(last.id)}>
-              undo
-            </Button>
-          )}
-        </p>
+        <Said {...acts} />
         <ul className="projects">
           {projects.map((card) =>
             card.unreadable ? (
-              <UnreadableRow key={card.id} card={card} onDelete={() => remove(card)} />
+              <UnreadableRow key={card.id} card={card} onDelete={() => void acts.remove(card)} />
             ) : (
               <ProjectRow
                 key={card.id}
                 card={card}
-                onRename={(next) => rename(card, next)}
-                onDuplicate={() => void act(() => request('POST', `/api/projects/${card.id}/copies`))}
-                onDelete={() => remove(card)}
+                onRename={(next) => acts.rename(card, next)}
+                onDuplicate={() => void acts.duplicate(card)}
+                onDelete={() => void acts.remove(card)}
               />
             ),
           )}
         </ul>
-        <Form className="new-project" onSubmit={create}>
-          <Form.Control
-            aria-label="Name of a new project"
-            placeholder="name of a new project"
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-          />
-          <Button type="submit" variant="primary" disabled={name.trim() === ''}>
-            New project
-          </Button>
-        </Form>
+        <NewProject create={acts.create} />
         <DeletedProjects
           deleted={deleted}
-          onRestore={(id) => void restore(id)}
-          onRemove={(id) =>
-            void act(async () => {
-              await request('DELETE', `/api/projects/${id}?for=good`);
-              setLast(null);
-            })
-          }
+          onRestore={(id) => void acts.restore(id)}
+          onRemove={(id) => void acts.removeForGood(id)}
         />
       </main>
     </>
