@@ -142,8 +142,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
       .filter({ has: page.getByRole('rowheader', { name: 'Deck photo', exact: true }) });
     await expect(deck).toContainText('too small');
     expect(await seriousFindings(page)).toEqual([]);
-    await tabTo(page, deck.getByRole('button'));
-    const asked = await deck.getByRole('button').textContent();
+    const asking = deck.getByRole('button', { name: /^Phone/ });
+    await tabTo(page, asking);
+    const asked = await asking.textContent();
     await page.keyboard.press('Enter');
     await expect(closeUp(page).getByRole('heading', { level: 2 })).toHaveText(asked!);
     // The close-up says which file the case takes, and why.

@@ -35,16 +35,17 @@ function Surface({ target, label, wide, onHide, onEscape, children }: SurfacePro
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const { floatingStyles, context, isPositioned } = useFloating({
     open: true,
-    onOpenChange: onHide,
+    onOpenChange: (_open, _event, reason) => (reason === 'escape-key' ? onEscape() : onHide()),
     placement: 'bottom-start',
     strategy: 'fixed',
     middleware: [flip(ROOM), shift({ ...ROOM, crossAxis: true })],
     whileElementsMounted: autoUpdate,
     elements: { reference: target.current, floating: element },
   });
-  // A press on the button is the button’s own; Escape is heard below, so that it closes the innermost alone.
+  // A press on the button is the button’s own. Escape is heard below, so that it closes the innermost alone; and everywhere,
+  // as what had the focus may be gone.
   const isOutside = (event: MouseEvent) => !target.current?.contains(event.target as Node);
-  const dismiss = useDismiss(context, { outsidePress: isOutside, escapeKey: false });
+  const dismiss = useDismiss(context, { outsidePress: isOutside });
   const { getFloatingProps } = useInteractions([dismiss]);
   return (
     <div
