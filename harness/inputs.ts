@@ -123,6 +123,10 @@ export function inputs(
   const after = { ...documents, project: { ...documents.project, name: 'Fuzzed' } };
   const change = changeBetween('00000000-0000-4000-8000-000000000000', documents, after)!;
   const made = { make: 'size', hash, widthPx: 20, heightPx: 16384, left: 1, right: 1, top: 1, bottom: 1 };
+  const film = {
+    kind: 'film',
+    options: { launch: 'launch', case: 'none.0.light', start: 'cold', as: 'webp' },
+  };
   const trim = { make: 'trim', hash, part: { x: 1, y: 0, width: 0.5, height: 1 } };
   const routes = [
     '/',
@@ -136,6 +140,10 @@ export function inputs(
     `${project}/revisions/1`,
     caseRoute,
     `${launchRoute}/frame`,
+    `${project}/jobs`,
+    `${project}/jobs/none`,
+    `${project}/jobs/none/result`,
+    '/api/schemas/review',
     `/api/pictures/${hash}/64`,
     `/api/pictures/${hash}/raster`,
     `/api/pictures/${hash}/statistics`,
@@ -213,6 +221,7 @@ export function inputs(
     json('POST', `${project}/addresses`, { address: 'http://127.0.0.1:9/a.png' }),
     json('POST', `${project}/derived`, made),
     json('POST', `${project}/derived`, trim),
+    json('POST', `${project}/jobs`, film),
     json('POST', '/api/session', { passphrase: 'x' }),
     fc.record({
       method: fc.constant('POST'),

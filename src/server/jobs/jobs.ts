@@ -129,7 +129,7 @@ function enqueue(row: Row): void {
     .catch((error: unknown) => log.error(error, 'A job could not be ended.'));
 }
 
-/** Takes on a job. @throws Problem 404 without such a project, 503 when too many of it wait */
+/** Takes on a job. @throws Problem 404 without such a project, 429 when too many of it wait */
 export function startJob(projectId: string, asked: JobAsked): Job {
   loadProject(projectId);
   const unfinished = getDb()
@@ -139,7 +139,7 @@ export function startJob(projectId: string, asked: JobAsked): Job {
     .all().length;
   if (unfinished >= MOST_WAITING)
     throw new Problem(
-      503,
+      429,
       `${unfinished} jobs of this project are not through yet. Call one off, or ask again later.`,
       { retryAfter: 10 },
     );

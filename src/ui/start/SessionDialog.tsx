@@ -1,6 +1,7 @@
 'use client';
 import { Modal } from 'react-bootstrap';
 import { useStore } from 'zustand';
+import { MustAnswer } from '../parts/MustAnswer';
 import { door, letIn } from '../session';
 import { PassphraseForm } from './PassphraseForm';
 
@@ -8,22 +9,11 @@ import { PassphraseForm } from './PassphraseForm';
 export function SessionDialog() {
   const isAsked = useStore(door, (d) => d.waiting.length > 0);
   return (
-    <Modal
-      show={isAsked}
-      backdrop="static"
-      keyboard={false}
-      animation={false}
-      aria-labelledby="session-title"
-    >
-      <Modal.Header>
-        <Modal.Title id="session-title" as="h2">
-          Your session has ended
-        </Modal.Title>
-      </Modal.Header>
+    <MustAnswer show={isAsked} title="Your session has ended">
       <Modal.Body>
         <p>What you changed is kept on this page, and is saved once you are in again.</p>
         <PassphraseForm onEntered={letIn} />
       </Modal.Body>
-    </Modal>
+    </MustAnswer>
   );
 }

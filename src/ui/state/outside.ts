@@ -7,6 +7,7 @@ import type { Fonts } from '@/render/fonts';
 import { createFilePixels } from '@/workers/file-pixels';
 import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from './context';
+import { needsOf } from './lenses';
 import { sceneOf, waitsForFonts, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 /** Fonts and pixels, as far as the page has loaded them. */
@@ -60,8 +61,11 @@ export function watchOutside(store: WorkbenchStore): () => void {
     const scene = sceneOf(state);
     const { pictures } = state.documents.project;
     // A launch goes through several scenes.
-    const scenes =
-      state.view.lens === 'launch' ? Object.values(state.documents.scenes) : scene ? [scene] : [];
+    const scenes = needsOf(state.view.lens).everyScene
+      ? Object.values(state.documents.scenes)
+      : scene
+        ? [scene]
+        : [];
     const used = scenes.flatMap((s) => filesOfScene(s, pictures));
     const files = [...new Set([...used, ...state.wanted])].filter((hash) => !asked.has(hash));
     if (files.length === 0) return;
@@ -111,7 +115,7 @@ const hasText = (scene: Scene | undefined) => scene?.layers.some((l) => l.kind =
 function writes(state: WorkbenchState): boolean {
   const { documents, view, wantsFonts } = state;
   // A launch goes through several scenes, and begins with all that it may need.
-  if (wantsFonts || view.lens === 'launch' || hasText(sceneOf(state))) return true;
+  if (wantsFonts || needsOf(view.lens).everyScene || hasText(sceneOf(state))) return true;
   return view.middle === 'pair' && Object.values(documents.scenes).some(hasText);
 }
 

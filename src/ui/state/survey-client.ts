@@ -9,6 +9,7 @@ import { scenesInOrder, type Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import type { Screen } from '@/core/screens/screen';
 import { surveyInput } from '@/core/survey/survey';
+import { needsOf } from './lenses';
 import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 /** What the worker is asked about; fonts and pixels are loaded there. */
@@ -134,7 +135,7 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
       if (state.documents !== surveyed || state.sceneId !== surveyedScene)
         return (remote) => surveyScene(remote, state);
       if (state.gesture === null && surveyed !== explained) return explainFound;
-      if (state.view.lens === 'sizes' && state.documents !== measured)
+      if (needsOf(state.view.lens).pixelsNeeded && state.documents !== measured)
         return (remote) => measurePixels(remote, state);
       return null;
     },
@@ -234,7 +235,7 @@ export function watchSurvey(store: WorkbenchStore, start: () => Running = startW
   void run();
   const unsubscribe = store.subscribe((state, before) => {
     // What was measured for an earlier look at the sizes is not said of what has changed since.
-    const opens = state.view.lens === 'sizes' && before.view.lens !== 'sizes';
+    const opens = needsOf(state.view.lens).pixelsNeeded && state.view.lens !== before.view.lens;
     if (opens && !steps.hasMeasured(state.documents) && state.needed) store.setState({ needed: null });
     if (state.screens !== before.screens) watchAgain(state.screens);
     void run();

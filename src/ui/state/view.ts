@@ -3,8 +3,7 @@ import { Appearance } from '@/core/values/values';
 import { OUTCOMES } from '@/core/measure/judge';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { KIND_GROUPS } from '@/core/screens/kinds';
-
-export const LENSES = ['screens', 'fits', 'findings', 'launch', 'sizes'] as const;
+import { LENS_IDS } from './lenses';
 
 /** What stands in the middle of the lens of screens. */
 export const MIDDLES = ['field', 'valley', 'window', 'pair'] as const;
@@ -16,7 +15,7 @@ const RATIOS = /^(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/;
 
 /** What of a project is looked at: kept in the address, so that a link shows the same thing. */
 export const View = z.object({
-  lens: z.enum(LENSES).catch('screens'),
+  lens: z.enum(LENS_IDS).catch('screens'),
   middle: z.enum(MIDDLES).catch('field'),
   order: z.enum(FINDING_ORDERS).catch('cause'),
   case: z.string().optional().catch(undefined),

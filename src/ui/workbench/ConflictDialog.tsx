@@ -4,6 +4,7 @@ import { Button, Modal } from 'react-bootstrap';
 import type { Documents } from '@/core/project/documents';
 import { merge3, placeKey, type Clash, type Merged, type Version } from '@/core/project/merge';
 import { sayPlace, saySides } from '@/core/sentences/differences';
+import { MustAnswer } from '../parts/MustAnswer';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { resolveConflict } from '../state/save-client';
 
@@ -119,19 +120,7 @@ export function ConflictDialog() {
     setChoices(new Map());
   };
   return (
-    <Modal
-      show
-      scrollable
-      backdrop="static"
-      keyboard={false}
-      animation={false}
-      aria-labelledby="conflict-title"
-    >
-      <Modal.Header>
-        <Modal.Title id="conflict-title" as="h2">
-          Changed here and elsewhere
-        </Modal.Title>
-      </Modal.Header>
+    <MustAnswer show long title="Changed here and elsewhere">
       <ConflictBody
         {...{ merged, choices }}
         sides={{ mine, theirs: conflict.theirs }}
@@ -142,6 +131,6 @@ export function ConflictDialog() {
           Go on with these
         </Button>
       </Modal.Footer>
-    </Modal>
+    </MustAnswer>
   );
 }

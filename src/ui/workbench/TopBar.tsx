@@ -2,7 +2,8 @@
 import Link from 'next/link';
 import { APPEARANCES, type Appearance } from '@/core/values/values';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { LENSES, withAppearance } from '../state/view';
+import { LENSES } from '../state/lenses';
+import { withAppearance } from '../state/view';
 import { sceneOf } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { APPEARANCE_LABELS } from '../words';
@@ -38,7 +39,7 @@ export function TopBar({ theme }: { theme: Theme }) {
         <Choices
           label="Lens"
           hideLabel
-          options={LENSES.map((value) => ({ value, label: value }))}
+          options={LENSES.map(({ id, label }) => ({ value: id, label }))}
           value={lens}
           onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, lens: next } }))}
         />

@@ -2,12 +2,13 @@
 import dynamic from 'next/dynamic';
 import type { ComponentType } from 'react';
 import { Button } from 'react-bootstrap';
+import type { LensId } from '../state/lenses';
 import type { View } from '../state/view';
 
 type Views<K extends string> = Record<K, () => Promise<ComponentType>>;
 
 /** Lenses besides that of the screens; the code of each is loaded when it is opened. */
-const LENSES: Views<Exclude<View['lens'], 'screens'>> = {
+const LENSES: Views<Exclude<LensId, 'screens'>> = {
   fits: () => import('../fits/FitsLens').then((m) => m.FitsLens),
   findings: () => import('../findings/FindingsLens').then((m) => m.FindingsLens),
   launch: () => import('../launch/LaunchLens').then((m) => m.LaunchLens),

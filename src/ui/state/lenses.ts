@@ -1,0 +1,21 @@
+/** What a lens needs that the page does not load or measure otherwise. */
+interface Needs {
+  /** the pixels of every scene’s files, and the fonts */
+  everyScene?: true;
+  /** how many pixels the scenes ask of each picture */
+  pixelsNeeded?: true;
+}
+
+/** The lenses in the order of the bar. Where the code of each is loaded from stands in `workbench/lenses.tsx`. */
+export const LENSES = [
+  { id: 'screens', label: 'screens', needs: {} },
+  { id: 'fits', label: 'fits', needs: {} },
+  { id: 'findings', label: 'findings', needs: {} },
+  { id: 'launch', label: 'launch', needs: { everyScene: true } },
+  { id: 'sizes', label: 'sizes', needs: { pixelsNeeded: true } },
+] as const satisfies readonly { id: string; label: string; needs: Needs }[];
+
+export type LensId = (typeof LENSES)[number]['id'];
+export const LENS_IDS: readonly LensId[] = LENSES.map((l) => l.id);
+
+export const needsOf = (id: LensId): Needs => LENSES.find((l) => l.id === id)!.needs;
