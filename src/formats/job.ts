@@ -19,7 +19,7 @@ export const JobAsked = z.discriminatedUnion('kind', [
   }),
   z.object({
     kind: z.literal('review'),
-    options: z.object({ as: z.enum(REVIEW_FORMAT_IDS).default('json') }),
+    options: z.object({ as: z.enum(REVIEW_FORMAT_IDS).default('json') }).prefault({}),
   }),
 ]);
 export type JobAsked = z.infer<typeof JobAsked>;

@@ -1,7 +1,7 @@
 import json from '../../../data/screens.json';
 import { demoDocuments } from '../../../demo/documents';
 import { readCatalogue } from '@/core/screens/catalogue';
-import { edit } from './edit';
+import { commit, edit, editLive } from './edit';
 import { watchSurvey } from './survey-client';
 import { readView } from './view';
 import { createWorkbench, type WorkbenchStore } from './workbench';
@@ -20,6 +20,7 @@ function workers() {
     watched: [] as string[],
     faults: 0,
     dies: false,
+    outcome: 'clear',
     kill: () => {},
   };
   const call = (name: string) => {
@@ -48,7 +49,7 @@ function workers() {
       survey: async (_asked: unknown, _ratios: unknown, onCount?: (n: number) => void) => {
         onCount?.(50);
         await call('survey');
-        return { summaries: [{ id: 'a', outcome: 'clear' }], marks: [] };
+        return { summaries: [{ id: 'a', outcome: state.outcome }], marks: [] };
       },
       found: async () => {
         await call('found');
@@ -95,6 +96,36 @@ it('hears of other screens before it is asked about them', async () => {
   expect(of.state.watched).toEqual([screens[0]!.id, `${screens[0]!.id},own`]);
   expect(of.state.asked.length).toBeGreaterThan(asked);
   expect(of.state.started).toBe(1);
+  end();
+});
+
+it('surveys five times a second while a gesture goes on, and says nothing new of what is out of view until it ends', async () => {
+  const of = workers();
+  const store = open();
+  const end = watchSurvey(store, of.start);
+  await rest();
+  const rested = store.getState().rested;
+  expect(rested).toBe(store.getState().summaries);
+  of.state.asked.length = 0;
+  of.state.outcome = 'fail';
+  // A value that runs for a second, a step each 16 ms.
+  for (let i = 0; i < 62; i++) {
+    editLive(store, ({ project }) => {
+      project.name = `Step ${i}`;
+    });
+    await rest(16);
+  }
+  expect(of.state.asked.filter((a) => a === 'survey').length).toBeLessThanOrEqual(6);
+  expect(of.state.asked).not.toContain('found');
+  expect(store.getState().summaries.get('a')!.outcome).toBe('fail');
+  expect(store.getState().rested).toBe(rested);
+  commit(store);
+  // Its end is not waited out: the last state is surveyed at once.
+  await rest(120);
+  expect(store.getState().surveyed!.project.name).toBe('Step 61');
+  await rest();
+  expect(store.getState().rested).toBe(store.getState().summaries);
+  expect(store.getState().rested.get('a')!.outcome).toBe('fail');
   end();
 });
 
