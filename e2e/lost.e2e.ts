@@ -50,6 +50,7 @@ test.describe('work goes on', () => {
     await enter(page);
     await expect(saving(page)).toHaveText('saved');
 
+    await expect.poll(() => page.workers().length).toBeGreaterThan(0);
     const [worker] = page.workers();
     await worker!.evaluate(() => {
       setTimeout(() => {

@@ -28,15 +28,23 @@ function open({ folder, store, project }: CheckAsked): Opened {
   throw new Refusal('Name a folder that coulee export has written, or a store: --store DIR --project NAME.');
 }
 
+/** Where a command writes to. */
+export interface Io {
+  out: (text: string) => void;
+  err: (text: string) => void;
+  /** whether somebody looks at what goes wrong, and how far it is */
+  isWatched?: boolean;
+}
+
 /** How far it is, on a line that is written over; nothing where nobody looks. */
-function createProgress(to: NodeJS.WriteStream) {
+function createProgress({ err, isWatched }: Io) {
   const CLEAR = '\r\u001B[2K';
   return {
     say: ({ done, of, doing }: ReviewProgress) => {
-      if (to.isTTY) to.write(`${CLEAR}${Math.round((100 * done) / Math.max(1, of))} %  ${doing}`);
+      if (isWatched) err(`${CLEAR}${Math.round((100 * done) / Math.max(1, of))} %  ${doing}`);
     },
     end: () => {
-      if (to.isTTY) to.write(CLEAR);
+      if (isWatched) err(CLEAR);
     },
   };
 }
@@ -48,9 +56,9 @@ const worstOf = ({ scenes, launches, files }: Review): Outcome =>
     .reduce<Outcome>((worst, { outcome }) => worse(worst, outcome), 'clear');
 
 /** Judges a project and says how. @returns the exit code: 0 where nothing is wrong that counts, else 1 */
-export async function check(asked: CheckAsked): Promise<0 | 1> {
+export async function check(asked: CheckAsked, io: Io): Promise<0 | 1> {
   const opened = open(asked);
-  const progress = createProgress(process.stderr);
+  const progress = createProgress(io);
   try {
     const steps = await reviewing(opened, opened.host);
     const review = (await goingOn(steps, (now) => {
@@ -59,7 +67,7 @@ export async function check(asked: CheckAsked): Promise<0 | 1> {
     }))!;
     progress.end();
     const text = asked.as ? reviewFormat(asked.as).write(review) : `${verdictLines(review).join('\n')}\n`;
-    if (asked.out === undefined) process.stdout.write(text);
+    if (asked.out === undefined) io.out(text);
     else writeFileSync(asked.out, text);
     const worst = worstOf(review);
     return worst === 'fail' || worst === asked.failOn ? 1 : 0;
