@@ -1,6 +1,7 @@
 import { writeFileSync } from 'node:fs';
 import { worse, type Outcome } from '@/core/measure/judge';
 import type { ReviewProgress } from '@/core/review/review';
+import { allFindings } from '@/core/review/counts';
 import type { Review } from '@/core/review/schema';
 import { reviewFormat, type ReviewFormatId } from '@/formats/all';
 import { goingOn, reviewing } from '@/render/review';
@@ -50,10 +51,8 @@ function createProgress({ err, isWatched }: Io) {
 }
 
 /** The worst that is found and not accepted. */
-const worstOf = ({ scenes, launches, files }: Review): Outcome =>
-  [...scenes, ...launches, ...files]
-    .flatMap((part) => part.findings)
-    .reduce<Outcome>((worst, { outcome }) => worse(worst, outcome), 'clear');
+const worstOf = (review: Review): Outcome =>
+  allFindings(review).reduce<Outcome>((worst, { outcome }) => worse(worst, outcome), 'clear');
 
 /** Judges a project and says how. @returns the exit code: 0 where nothing is wrong that counts, else 1 */
 export async function check(asked: CheckAsked, io: Io): Promise<0 | 1> {

@@ -3,12 +3,11 @@ import path from 'node:path';
 import { eq } from 'drizzle-orm';
 import { documentFiles, FILE_FOLDERS } from '@/formats/folder';
 import { readOriginalNow } from '@/server/blobs';
-import { openToRead } from '@/server/db/client';
 import { blobs, fonts } from '@/server/db/schema';
 import { filesBy } from '@/server/file-host';
 import { isProjectFolder } from './folder';
 import { Refusal } from './opened';
-import { openStored } from './store';
+import { readStored } from './store';
 
 /** What of an earlier export is taken away before a folder is written anew. */
 const OWN = ['scenes', ...Object.values(FILE_FOLDERS)];
@@ -26,21 +25,16 @@ function clear(folder: string): void {
  * @throws Refusal; the fault of the disk, or of a file that the store has lost
  */
 export function exportProject(store: string, project: string | undefined, out: string): number {
-  const opened = openStored(store, project);
+  const { db, documents, revision } = readStored(store, project);
   try {
-    const { documents, revision } = opened;
-    const db = openToRead(path.resolve(store));
-    const folder = path.resolve(out);
     const files = new Map<string, string | Buffer>(documentFiles(documents, revision));
-    for (const hash of filesBy(documents).keys()) {
-      const { type } = db.select().from(blobs).where(eq(blobs.hash, hash)).get() ?? { type: 'bin' };
-      files.set(`${FILE_FOLDERS.pictures}/${hash}.${type}`, readOriginalNow(hash));
-    }
-    for (const { hash } of documents.project.fonts ?? []) {
-      const { type } = db.select().from(fonts).where(eq(fonts.hash, hash)).get() ?? { type: 'bin' };
-      files.set(`${FILE_FOLDERS.fonts}/${hash}.${type}`, readOriginalNow(hash));
-    }
-    db.$client.close();
+    const add = (place: string, hash: string, row: { type: string } | undefined) =>
+      files.set(`${place}/${hash}.${row?.type ?? 'bin'}`, readOriginalNow(hash));
+    for (const hash of filesBy(documents).keys())
+      add(FILE_FOLDERS.pictures, hash, db.select().from(blobs).where(eq(blobs.hash, hash)).get());
+    for (const { hash } of documents.project.fonts ?? [])
+      add(FILE_FOLDERS.fonts, hash, db.select().from(fonts).where(eq(fonts.hash, hash)).get());
+    const folder = path.resolve(out);
     // Everything was read: nothing is taken away for an export that cannot be finished.
     clear(folder);
     for (const [name, body] of files) {
@@ -50,6 +44,6 @@ export function exportProject(store: string, project: string | undefined, out: s
     }
     return files.size;
   } finally {
-    opened.close();
+    db.$client.close();
   }
 }

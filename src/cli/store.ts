@@ -44,7 +44,7 @@ function knownInk(db: Db, hashes: readonly string[]): Map<string, Ink | null> {
  * A project of a store, which is only read: a server may go on working with it.
  * @throws Refusal where there is no such store or project
  */
-export function openStored(store: string, name?: string): Opened {
+export function readStored(store: string, name?: string) {
   const folder = path.resolve(store);
   if (!existsSync(databaseIn(folder)))
     throw new Refusal(
@@ -52,7 +52,12 @@ export function openStored(store: string, name?: string): Opened {
     );
   process.env.STORE_DIR = folder;
   const db = openToRead(folder);
-  const { documents, revision } = loadProject(idOf(db, name, folder), db);
+  return { db, ...loadProject(idOf(db, name, folder), db) };
+}
+
+/** A project of a store, with what a review takes from there. @throws Refusal where there is no such store or project */
+export function openStored(store: string, name?: string): Opened {
+  const { db, documents, revision } = readStored(store, name);
   const ink = knownInk(db, inkFiles(documents.project.pictures));
   const host = fileHost(documents, { bytes: STORED, font: readOriginalNow, ink });
   return {

@@ -2,7 +2,9 @@ import { openOn } from '@/core/findings/finding';
 import { OUTCOMES } from '@/core/measure/judge';
 import { OUTCOME_SHAPES } from '@/core/measure/words';
 import type { Review, ReviewFinding } from '@/core/review/schema';
+import { foundCounts } from '@/core/review/counts';
 import { sayWeight } from '@/core/words/numbers';
+import { countCases } from '@/core/words/words';
 
 /** A line of the table: a name, and the figures after it. */
 interface Row {
@@ -15,16 +17,17 @@ const sayFound = ({ fail, warn, accepted }: Review['files'][number]['found']) =>
   `${OUTCOME_SHAPES.fail} ${fail} ${OUTCOME_SHAPES.warn} ${warn}${accepted > 0 ? ` ✓ ${accepted}` : ''}`;
 
 function rowsOf({ scenes, launches, files }: Review): Row[] {
-  const total = { fail: 0, warn: 0, accepted: 0 };
-  for (const { found } of files)
-    for (const key of ['fail', 'warn', 'accepted'] as const) total[key] += found[key];
   return [
     ...[...scenes, ...launches].map(({ name, counts, found }) => ({
       name,
       counts: OUTCOMES.map((o) => `${counts[o]}`),
       found: sayFound(found),
     })),
-    { name: `Files of ${files.length} pictures`, counts: OUTCOMES.map(() => '–'), found: sayFound(total) },
+    {
+      name: `Files of ${files.length} pictures`,
+      counts: OUTCOMES.map(() => '–'),
+      found: sayFound(foundCounts(files.flatMap((f) => f.findings))),
+    },
   ];
 }
 
@@ -44,8 +47,6 @@ function sayWhat({ source, subject, in: of, word }: ReviewFinding): string {
   if (source === 'files') return `${of.name}, ${subject.name}: ${word}`;
   return source === 'launch' ? `${word}, at ${subject.name}` : `${subject.name} ${word}`;
 }
-
-const countCases = (n: number) => `${n} ${n === 1 ? 'case' : 'cases'}`;
 
 function sayFinding(f: ReviewFinding): string[] {
   const sign = f.accepted === null ? OUTCOME_SHAPES[f.outcome] : '✓';

@@ -1,5 +1,6 @@
 import { openOn } from '@/core/findings/finding';
-import type { Review, ReviewFinding } from '@/core/review/schema';
+import { allFindings } from '@/core/review/counts';
+import type { ReviewFinding } from '@/core/review/schema';
 import type { ReviewFormat } from './format';
 
 /** The columns, with what stands in each. */
@@ -35,10 +36,6 @@ function field(value: string | number): string {
 
 const line = (fields: readonly (string | number)[]) => `${fields.map(field).join(',')}\r\n`;
 
-/** Every finding of a review, in its order. */
-export const findingsIn = ({ scenes, launches, files }: Review): ReviewFinding[] =>
-  [...scenes, ...launches, ...files].flatMap((part) => part.findings);
-
 /** Source: RFC 4180; in UTF-8, beginning with a byte order mark, by which spreadsheets know that. */
 export const reviewCsv: ReviewFormat = {
   id: 'csv',
@@ -46,7 +43,7 @@ export const reviewCsv: ReviewFormat = {
   mediaType: 'text/csv; charset=utf-8',
   extension: '.csv',
   write: (review) =>
-    `\uFEFF${line(COLUMNS.map(([name]) => name))}${findingsIn(review)
+    `\uFEFF${line(COLUMNS.map(([name]) => name))}${allFindings(review)
       .map((f) => line(COLUMNS.map(([, of]) => of(f))))
       .join('')}`,
 };

@@ -48,8 +48,7 @@ export function caseSize({ screen, rotation }: Case): string {
 /** Of a scene that shows nothing but grounds. */
 export const NOTHING_TO_JUDGE = 'Nothing to judge yet: this scene shows no picture, text or panel.';
 
-/** “1 case”, “12 cases” */
-export const countCases = (n: number) => `${n} ${n === 1 ? 'case' : 'cases'}`;
+export { countCases } from '@/core/words/words';
 
 /** “2400 × 1800 px” */
 export const sayFile = ({ widthPx: width, heightPx: height }: Pick<Rendition, 'widthPx' | 'heightPx'>) =>

@@ -126,7 +126,7 @@ export const openCases = ({ cases }: Pick<Finding, 'cases'>): FoundOn[] =>
 export const openOn = (f: Pick<Finding, 'cases'> | undefined): number => (f ? openCases(f).length : 0);
 
 /** What a failure counts beside a warning. */
-export const gravityOf = ({ outcome }: { outcome: Outcome }): number => (outcome === 'fail' ? 2 : 1);
+const gravityOf = ({ outcome }: { outcome: Outcome }): number => (outcome === 'fail' ? 2 : 1);
 
 /**
  * How much is wrong in all: the weight of each finding on each case, failures twice.

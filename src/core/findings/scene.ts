@@ -6,7 +6,7 @@ import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';
 import type { CaseResult, SurveyInput } from '../survey/survey';
 import { because, causeOf } from './because';
-import { inOrder, sumUp, type Finding, type FoundOn } from './finding';
+import { inOrder, sumUp, type Finding, type FoundOn, type JudgedOn } from './finding';
 import { hingesOn } from './hinges';
 import { ruleOf } from './rule';
 
@@ -21,21 +21,18 @@ export interface SceneFinding extends Finding {
 /** What of a case says what is wrong with it. */
 export type Judged = Pick<CaseResult, 'id' | 'breaches'>;
 
-interface FoundOnCase {
-  caseId: string;
-  breach: Breach;
-}
+type JudgedOnCase = JudgedOn<Breach['limit']>;
 
 function findingOf(
   id: string,
-  on: readonly FoundOnCase[],
+  on: readonly JudgedOnCase[],
   scene: Scene,
   caseOf: ReadonlyMap<string, Case>,
   weights: ReadonlyMap<string, number>,
 ): SceneFinding {
   const { subjectId, limit } = on[0]!.breach;
   const { measure, side } = limit;
-  const { gravest, common } = sumUp<Breach['limit'], FoundOnCase>(on, weights);
+  const { gravest, common } = sumUp<Breach['limit'], JudgedOnCase>(on, weights);
   const rule = ruleOf(on.map((f) => f.breach));
   const hinges = on.map((f) => hingesOn(measure, caseOf.get(f.caseId)!.screen)).filter((h) => h.length > 0);
   return {
@@ -58,7 +55,7 @@ function findingOf(
 export function findingsOf(scene: Scene, results: readonly Judged[], cases: readonly Case[]): SceneFinding[] {
   const weights = weightsOf(cases);
   const caseOf = new Map(cases.map((c) => [c.id, c]));
-  const groups = new Map<string, FoundOnCase[]>();
+  const groups = new Map<string, JudgedOnCase[]>();
   for (const result of results) {
     for (const breach of gravestOfEach(result.breaches)) {
       const id = breachId(breach);

@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Id } from '../values/values';
 import type { Bounds, Breach } from './judge';
-import { MEASURES, MeasureSide, type MeasureName } from './limit';
+import { MeasureId, MeasureSide } from './limit';
 
 /** What a case was like when it was accepted: in one orientation and appearance, with the value that it had. */
 export const Given = z.object({
@@ -19,7 +19,7 @@ export const Acceptance = z.looseObject({
   scene: Id,
   /** of the layer; `bar:…` of a bar, `scene` of the scene as a whole */
   layer: z.string().min(1).max(64),
-  measure: z.enum(MEASURES as [MeasureName, ...MeasureName[]]),
+  measure: MeasureId,
   screens: z.array(Id).min(1).max(500),
   /** without it, as it was accepted earlier, every case of these screens, whatever its value */
   given: z.array(Given).max(4000).optional(),

@@ -31,9 +31,12 @@ export const isOfLayers = (measure: MeasureName): measure is LayerMeasure => MEA
  */
 export const figureOf = (name: LayerMeasure, side?: MeasureSide): Figure => MEASURE[name].read(side);
 
+/** The name of a measure, as documents have it. */
+export const MeasureId = z.enum(MEASURES as [MeasureName, ...MeasureName[]]);
+
 /** The worst value that is accepted. `side` matters for measures that have sides; without it the worst side counts. */
 export const Limit = z.looseObject({
-  measure: z.enum(MEASURES as [MeasureName, ...MeasureName[]]),
+  measure: MeasureId,
   side: MeasureSide.optional(),
   role: z.enum(LIMIT_ROLES),
   min: z.number().optional(),

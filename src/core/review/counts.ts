@@ -2,7 +2,7 @@ import type { Finding } from '../findings/finding';
 import { worse, type Outcome } from '../measure/judge';
 import type { Case } from '../screens/cases';
 import type { OutcomeCounts } from '../solve/summary';
-import type { FoundCounts } from './schema';
+import type { FoundCounts, Review, ReviewFinding } from './schema';
 
 /** The worst of several findings on each case on which there is one that is not accepted. */
 function outcomesOf(findings: readonly Pick<Finding, 'cases'>[]): Map<string, Outcome> {
@@ -41,3 +41,7 @@ export function foundCounts(findings: readonly Pick<Finding, 'outcome'>[]): Foun
   for (const { outcome } of findings) found[outcome === 'clear' ? 'accepted' : outcome]++;
   return found;
 }
+
+/** Every finding of a review, in its order. */
+export const allFindings = ({ scenes, launches, files }: Review): ReviewFinding[] =>
+  [...scenes, ...launches, ...files].flatMap((part) => part.findings);

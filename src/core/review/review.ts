@@ -13,6 +13,7 @@ import type { Screen } from '../screens/screen';
 import { weightsOf } from '../screens/weights';
 import { gatherNeeded, type Gathering } from '../survey/needed';
 import { createSurvey, surveyInput, type Outside } from '../survey/survey';
+import { countCases } from '../words/words';
 import { APPEARANCES } from '../values/values';
 import { caseCounts, foundCounts } from './counts';
 import { Review, REVIEW_SCHEMA } from './schema';
@@ -91,8 +92,6 @@ function reviewFiles({ documents: { project }, ink }: Scope, needed: Gathering) 
   });
 }
 
-const cases = (n: number) => `${n} ${n === 1 ? 'case' : 'cases'}`;
-
 /** What nobody may take for clear, because it was not looked at. */
 function notChecked({ documents, screens, outside, cases: counted }: Scope): Review['notChecked'] {
   const { project } = documents;
@@ -104,7 +103,7 @@ function notChecked({ documents, screens, outside, cases: counted }: Scope): Rev
       .filter((scene) => !hasToJudge(scene))
       .map((scene) => ({ what: scene.name, why: 'Nothing in it can be judged yet.' })),
     ...(left > 0
-      ? [{ what: cases(left), why: 'They lie outside of the ratios that the project allows.' }]
+      ? [{ what: countCases(left), why: 'They lie outside of the ratios that the project allows.' }]
       : []),
     ...(unread > 0 ? [{ what: `Contrast with the pixels of ${files}`, why: 'They could not be read.' }] : []),
     ...(project.launches?.length ? [] : [{ what: 'The launch', why: 'It is not described.' }]),

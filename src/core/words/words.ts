@@ -10,3 +10,6 @@ export function sayLetters(letters: readonly string[]): string {
   const last = quoted.pop() ?? '';
   return quoted.length > 0 ? `${quoted.join(', ')} and ${last}` : last;
 }
+
+/** “1 case”, “12 cases” */
+export const countCases = (n: number): string => `${n} ${n === 1 ? 'case' : 'cases'}`;

@@ -4,6 +4,7 @@ import { openOn } from '@/core/findings/finding';
 import { sayFigure, sayLimit } from '@/core/measure/words';
 import { hasToJudge } from '@/core/scene/layers';
 import type { SceneFinding } from '@/core/findings/scene';
+import { foundCounts } from '@/core/review/counts';
 import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { FINDING_ORDERS, type View } from '../state/view';
@@ -90,15 +91,14 @@ function Head() {
   const scene = useScene();
   const findings = useWorkbench((s) => s.found);
   if (!findings) return <p>All cases are being measured…</p>;
-  const count = (o: 'fail' | 'warn') => findings.filter((f) => f.outcome === o).length;
-  const accepted = findings.filter((f) => f.accepted).length;
+  const { fail, warn, accepted } = foundCounts(findings);
   return (
     <p>
       <b className="outcome-fail">
-        {OUTCOME_SHAPES.fail} {count('fail')}
+        {OUTCOME_SHAPES.fail} {fail}
       </b>{' '}
       <b className="outcome-warn">
-        {OUTCOME_SHAPES.warn} {count('warn')}
+        {OUTCOME_SHAPES.warn} {warn}
       </b>{' '}
       {findings.length === 1 ? 'finding' : 'findings'} on {scene.name}
       {accepted > 0 && ` and ${accepted} accepted`}, over all screens, orientations and appearances.

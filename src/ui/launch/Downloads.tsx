@@ -1,10 +1,9 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
-import { download } from '../parts/download';
+import { downloadFrom } from '../parts/download';
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
-import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useClock } from './clock';
 import { launchOf, type Starting } from './launched';
@@ -14,9 +13,7 @@ function useFrame(address: string) {
   const store = useWorkbenchStore();
   return async (query: string, name: string) => {
     try {
-      const response = await fetchInside(`${address}?${query}`);
-      if (!response.ok) throw new Error(((await response.json()) as { title?: string }).title);
-      download(name, await response.blob());
+      await downloadFrom(`${address}?${query}`, name);
     } catch (error) {
       const why = error instanceof Error ? error.message : '';
       store.setState({ message: `The picture could not be made. ${why}` });

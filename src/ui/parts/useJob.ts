@@ -2,9 +2,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { isOver, Job, type JobAsked } from '@/formats/job';
 import { messageOf, request } from '../api';
-import { fetchInside } from '../session';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { download } from './download';
+import { downloadFrom } from './download';
 
 /** From one question how far a job is to the next. */
 const ASKED_EACH_MS = 250;
@@ -13,9 +12,7 @@ const pause = () => new Promise((resolve) => setTimeout(resolve, ASKED_EACH_MS))
 /** Fetches what a job has made, and hands it to the browser. @throws with the words of the server */
 async function take({ result, problem }: Job): Promise<void> {
   if (!result) throw new Error(problem?.title ?? 'It was called off.');
-  const response = await fetchInside(result.href);
-  if (!response.ok) throw new Error(((await response.json()) as { title?: string }).title);
-  download(result.name, await response.blob());
+  await downloadFrom(result.href, result.name);
 }
 
 /**

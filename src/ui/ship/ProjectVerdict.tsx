@@ -2,6 +2,7 @@
 import { Button } from 'react-bootstrap';
 import { openOn } from '@/core/findings/finding';
 import { OUTCOMES } from '@/core/measure/judge';
+import { foundCounts } from '@/core/review/counts';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { REVIEW_FORMATS } from '@/formats/all';
 import { fileStem } from '@/formats/file-name';
@@ -30,8 +31,7 @@ const inLens = ({ view }: WorkbenchState, lens: 'findings' | 'launch' | 'sizes')
 });
 
 function partsOf({ scenes, launches, files }: Review): Part[] {
-  const sum = (outcome: 'fail' | 'warn' | 'accepted') =>
-    files.reduce((n, { found }) => n + found[outcome], 0);
+  const ofFiles = files.flatMap((f) => f.findings);
   return [
     ...scenes.map((s): Part => ({
       ...s,
@@ -50,8 +50,8 @@ function partsOf({ scenes, launches, files }: Review): Part[] {
       name: `Files of ${files.length} pictures`,
       kind: '',
       counts: null,
-      found: { fail: sum('fail'), warn: sum('warn'), accepted: sum('accepted') },
-      findings: files.flatMap((f) => f.findings),
+      found: foundCounts(ofFiles),
+      findings: ofFiles,
       open: (state) => inLens(state, 'sizes'),
     },
   ];

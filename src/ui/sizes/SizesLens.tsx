@@ -6,6 +6,7 @@ import { checkFiles, inkFiles } from '@/core/files/check';
 import { USUAL_DENSITIES } from '@/core/pictures/master';
 import type { Needed } from '@/core/survey/needed';
 import { setsOf } from '@/core/pictures/master';
+import { foundCounts } from '@/core/review/counts';
 import type { Picture } from '@/core/pictures/picture';
 import type { Ink } from '@/core/pixels/ink';
 import { useWorkbench } from '../state/context';
@@ -63,16 +64,15 @@ function Sizes({ needed, ink }: SizesProps) {
   );
   const all = pictures.flatMap((p) => setsOf(p).flatMap((s) => s.files.filter((r) => !r.vector)));
   const densities = [...new Set([...wanted, ...all.map((r) => r.density)])].toSorted((a, b) => a - b);
-  const count = (outcome: 'fail' | 'warn') => findings.filter((f) => f.outcome === outcome).length;
-  const accepted = findings.filter((f) => f.accepted !== null).length;
+  const { fail, warn, accepted } = foundCounts(findings);
   return (
     <main className="sizes" id="main">
       <p className="sizes-summary">
         <b className="outcome-fail">
-          {OUTCOME_SHAPES.fail} {count('fail')}
+          {OUTCOME_SHAPES.fail} {fail}
         </b>{' '}
         <b className="outcome-warn">
-          {OUTCOME_SHAPES.warn} {count('warn')}
+          {OUTCOME_SHAPES.warn} {warn}
         </b>{' '}
         findings on the files of {pictures.length} pictures
         {accepted > 0 && ` and ${accepted} accepted`}. A picture with several files should have one for{' '}
