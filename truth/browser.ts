@@ -73,6 +73,8 @@ export class Painter {
     rmSync(this.folder, { recursive: true, force: true });
   }
 
+  blank = async (): Promise<Page> => (await this.browser.newContext()).newPage();
+
   /** @returns its address */
   file(name: string, bytes: Buffer): string {
     const file = path.join(this.folder, name);

@@ -10,11 +10,14 @@ import { notFound } from '../problem';
 import { productFolder } from '../settings';
 
 /** The families behind the names; each is one of our dependencies. */
-const FAMILIES: Record<(typeof FONTS)[number], string> = { sans: 'commissioner', serif: 'literata' };
+export const FONT_FAMILIES: Record<(typeof FONTS)[number], string> = {
+  sans: 'commissioner',
+  serif: 'literata',
+};
 
 function fileOf(face: ShippedFace, subset: Subset): string {
   const [font, weight] = face.split('-') as [(typeof FONTS)[number], string];
-  const family = FAMILIES[font];
+  const family = FONT_FAMILIES[font];
   const name = `${family}-${subset}-${weight}-normal.woff`;
   return path.join(productFolder(), 'node_modules', '@fontsource', family, 'files', name);
 }
