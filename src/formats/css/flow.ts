@@ -1,6 +1,7 @@
 import type { Axis } from '@/core/geometry/rect';
 import type { PlacedLayer } from '@/core/scene/scene';
 import { AXES, type LayerAround } from './around';
+import { takesRoom } from './room';
 import { Rules } from './rules';
 import { Sum } from './sum';
 import { Unsaid } from './unsaid';
@@ -44,15 +45,6 @@ export function flowingPanel(rules: Rules, selector: string, panel: PlacedLayer,
   // A box is never smaller than its own padding, and a panel with an upper bound may be.
   rules.add(`${selector} > .stack`, { margin: `${pad('top')} ${pad(right)} ${pad('bottom')} ${pad(left)}` });
 }
-
-/** Whether a layer takes room in its panel: one that is hidden does for those that stand below it. */
-const takesRoom = (layer: PlacedLayer, layers: readonly PlacedLayer[]): boolean =>
-  layer.visible ||
-  layers.some((l) => {
-    const { y } = l.placing;
-    const isBelow = y.kind === 'start' && y.edge.region === `layer:${layer.id}`;
-    return isBelow && l.parent === layer.parent && takesRoom(l, layers);
-  });
 
 /** The place of a layer in the flow of its panel. @throws Unsaid */
 export function flowing(

@@ -112,7 +112,9 @@ export class LayerCss {
       ? `${position(around)} / ${backgroundSize(around)} ${repeatWords(fit)}`
       : '0 0 / 100% 100% no-repeat';
     rules.add(`${selector} > div`, {
-      ...(repeats ? { position: 'absolute', inset: '0' } : drawnBlock(around)),
+      ...(repeats
+        ? { position: 'absolute', left: '0', top: '0', width: '100%', height: '100%' }
+        : drawnBlock(around)),
       background: layer.tint ? this.around.colours.colour(layer.tint, appearance) : `${file} ${how}`,
       mask: layer.tint && `${file} ${how}`,
     });

@@ -4,6 +4,7 @@ import { extentRule } from '@/core/placing/sizes';
 import type { PlacedLayer } from '@/core/scene/scene';
 import { isPercent, type Length } from '@/core/values/values';
 import { axisCss, type AxisCss, type Lengths } from './lengths';
+import { takesRoom } from './room';
 import { SizesCss, type NaturalCss, type SizesAround } from './sizes';
 import { Sum } from './sum';
 import { Unsaid } from './unsaid';
@@ -277,9 +278,8 @@ export class PlacingCss implements SizesAround {
   /** Whether what a panel goes around is as large as lines of text make it. */
   hugsTexts(panel: PlacedLayer, axis: Axis): boolean {
     if (!isHug(panel, axis)) return false;
-    return this.around.layers.some(
-      (l) => l.parent === panel.id && l.visible && this.isAsLargeAsText(l, axis),
-    );
+    const { layers } = this.around;
+    return layers.some((l) => l.parent === panel.id && takesRoom(l, layers) && this.isAsLargeAsText(l, axis));
   }
 
   private isAsLargeAsText(layer: PlacedLayer, axis: Axis): boolean {

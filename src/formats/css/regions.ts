@@ -4,10 +4,7 @@ import type { Lengths } from './lengths';
 import { Rules } from './rules';
 import { Sum } from './sum';
 
-/** Custom properties by which a page is told about its screen; each of them may be left out. */
-export const screenProperties = (side: Side) => ({ safe: `--safe-${side}`, bar: `--bar-${side}` });
-
-/** What the browser knows of the safe area, unless the page is told. */
+/** What the browser knows of the safe area, unless the page is told by custom properties of the screen. */
 const safe = (side: Side) => Sum.of(`var(--safe-${side}, env(safe-area-inset-${side}, 0px))`, true);
 
 /** How far bars reach in: no browser says, so that one that is shown is as deep as the safe area, with the app’s own bar. */

@@ -18,10 +18,11 @@ export class Rules {
     const more = new Rules();
     for (const [selector, rule] of this.kept) {
       const was = base.kept.get(selector);
-      for (const [property, value] of rule)
-        if (was?.get(property) !== value) more.add(selector, { [property]: value });
+      // What is taken back comes first, as it may be short for what is said.
       for (const property of was?.keys() ?? [])
         if (!rule.has(property)) more.add(selector, { [property]: 'unset' });
+      for (const [property, value] of rule)
+        if (was?.get(property) !== value) more.add(selector, { [property]: value });
     }
     return more;
   }

@@ -35,13 +35,18 @@ export class Sum {
   /** The smallest, or the largest, of several. @param all at least one */
   private static most(word: 'min' | 'max', all: readonly Sum[]): Sum {
     const isMin = word === 'min';
-    const plain = all.filter((s) => s.isPlain);
-    const others = all.filter((s) => !s.isPlain);
-    const px = plain.map((s) => s.px);
-    const bound = px.length > 0 ? [Sum.px(isMin ? Math.min(...px) : Math.max(...px))] : [];
+    // Of those that differ by a number of px alone, one is left.
+    const alike = new Map<string, Sum>();
+    for (const s of all) {
+      const key = s.minus(Sum.px(s.px)).inside();
+      const other = alike.get(key);
+      if (!other || (isMin ? s.px < other.px : s.px > other.px)) alike.set(key, s);
+    }
+    const others = [...alike.values()].filter((s) => !s.isPlain);
+    const bound = [...alike.values()].filter((s) => s.isPlain);
     // What is not negative is already at least nothing.
     const kept = isMin ? bound : bound.filter((b) => b.px > 0 || !others.some((s) => s.isAtLeastZero));
-    const parts = [...new Map([...others, ...kept].map((s) => [s.inside(), s])).values()];
+    const parts = [...others, ...kept];
     if (parts.length === 1) return parts[0]!;
     const css = `${word}(${parts.map((s) => s.inside()).join(', ')})`;
     const test = (s: Sum) => s.isAtLeastZero;
