@@ -7,7 +7,7 @@ import { ask, made, seriousFindings, tabTo } from './fixtures';
 import { test } from './test';
 
 const PROJECT = '/projects/larkmoor-ferries';
-const VERDICT = `${PROJECT}/winter-splash?lens=findings&order=project`;
+const VERDICT = `${PROJECT}/winter-splash?lens=ship`;
 
 /** What the command line says of the store of this worker, while its server runs. */
 const coulee = (info: TestInfo, ...args: string[]) =>

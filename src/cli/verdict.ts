@@ -1,6 +1,7 @@
 import { openOn } from '@/core/findings/finding';
 import { OUTCOMES } from '@/core/measure/judge';
 import { OUTCOME_SHAPES } from '@/core/measure/words';
+import { sayWhat } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { foundCounts } from '@/core/review/counts';
 import { sayWeight } from '@/core/words/numbers';
@@ -40,12 +41,6 @@ function table(rows: readonly (readonly string[])[]): string[] {
       .join('   ')
       .trimEnd(),
   );
-}
-
-/** What is wrong, with what it is of: “Harbour has a keep area cut off”. */
-function sayWhat({ source, subject, in: of, word }: ReviewFinding): string {
-  if (source === 'files') return `${of.name}, ${subject.name}: ${word}`;
-  return source === 'launch' ? `${word}, at ${subject.name}` : `${subject.name} ${word}`;
 }
 
 function sayFinding(f: ReviewFinding): string[] {

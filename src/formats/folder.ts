@@ -8,8 +8,8 @@ const FOLDER_FORMAT = 'project-folder/1';
 
 /** By which a folder is known. */
 export const HEADER_FILE = 'coulee.json';
-const PROJECT_FILE = 'project.json';
-const sceneFile = (id: string) => `scenes/${encodeURIComponent(id)}.json`;
+export const PROJECT_FILE = 'project.json';
+export const sceneFile = (id: string) => `scenes/${encodeURIComponent(id)}.json`;
 
 /** Where the files of pictures, and imported fonts, lie: each under its hash, with an ending for whoever looks at it. */
 export const FILE_FOLDERS = { pictures: 'pictures', fonts: 'fonts' } as const;

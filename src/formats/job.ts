@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { STARTS } from '@/core/launch/timeline';
 import { REVIEW_FORMAT_IDS } from './all';
+import { EXPORT_IDS } from './exports';
 
 /** What a server is asked to make that takes longer than a request may. */
 export const JobAsked = z.discriminatedUnion('kind', [
@@ -21,6 +22,16 @@ export const JobAsked = z.discriminatedUnion('kind', [
     kind: z.literal('review'),
     options: z.object({ as: z.enum(REVIEW_FORMAT_IDS).default('json') }).prefault({}),
   }),
+  z.object({
+    kind: z.literal('export'),
+    options: z.object({
+      as: z.enum(EXPORT_IDS),
+      /** of what is made of a scene */
+      scene: z.string().min(1).max(64).optional(),
+      /** for which screens, as `screenTargets` calls them */
+      target: z.string().min(1).max(200).default('all'),
+    }),
+  }),
 ]);
 export type JobAsked = z.infer<typeof JobAsked>;
 
@@ -29,7 +40,7 @@ export const JOB_STATES = ['waiting', 'running', 'done', 'failed', 'called-off']
 /** How a job stands. */
 export const Job = z.object({
   id: z.string(),
-  kind: z.enum(['film', 'review']),
+  kind: z.enum(['film', 'review', 'export']),
   state: z.enum(JOB_STATES),
   progress: z.object({ done: z.int().nonnegative(), of: z.int().nonnegative(), doing: z.string() }),
   /** of one that is done: where its file is taken from, for a day */

@@ -40,6 +40,7 @@ const line = (fields: readonly (string | number)[]) => `${fields.map(field).join
 export const reviewCsv: ReviewFormat = {
   id: 'csv',
   label: 'The findings as CSV, for a spreadsheet',
+  word: 'CSV',
   mediaType: 'text/csv; charset=utf-8',
   extension: '.csv',
   write: (review) =>

@@ -5,6 +5,7 @@ import type { ReviewFormat } from './format';
 export const reviewJson: ReviewFormat = {
   id: 'json',
   label: 'The whole review as JSON, for programs',
+  word: 'JSON',
   mediaType: 'application/json',
   extension: '.json',
   write: (review) => `${JSON.stringify(review, null, 1)}\n`,

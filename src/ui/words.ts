@@ -1,66 +1,20 @@
 import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
-import { saySize } from '@/core/words/numbers';
-import type { Cut, Rendition } from '@/core/pictures/picture';
 import type { Appearance } from '@/core/values/values';
 import type { Case } from '@/core/screens/cases';
-import type { Screen } from '@/core/screens/screen';
-import { KIND_GROUPS } from '@/core/screens/kinds';
-import { orientationOf, type Orientation } from '@/core/screens/turn';
 import type { CaseSummary } from '@/core/solve/summary';
 import { sayFigure } from '@/core/measure/words';
 
 export { OUTCOME_SHAPES } from '@/core/measure/words';
-
-export const ORIENTATION_LABELS: Record<Orientation, string> = {
-  'portrait-primary': 'portrait',
-  'landscape-primary': 'landscape',
-  'landscape-secondary': 'landscape, turned the other way',
-  'portrait-secondary': 'portrait, upside down',
-};
-
-export const CUT_WORDS: Record<Cut['cut'], string> = {
-  any: 'any orientation',
-  portrait: 'portrait',
-  landscape: 'landscape',
-};
+export { CUT_WORDS, sayFile } from '@/core/pictures/words';
+export { caseName, caseSize, caseTurn, kindName, kindWord, ORIENTATION_LABELS } from '@/core/screens/words';
+import { caseName } from '@/core/screens/words';
 
 export const APPEARANCE_LABELS: Record<Appearance, string> = { light: 'Light', dark: 'Dark' };
-
-const KIND_NAMES: Record<(typeof KIND_GROUPS)[number]['kinds'][number], string> = {
-  'compact-phone': 'Phone',
-  phone: 'Phone',
-  'large-phone': 'Phone',
-  'foldable-cover': 'Folded phone',
-  'foldable-inner': 'Unfolded',
-  tablet: 'Tablet',
-  'split-window': 'Split window',
-  'desktop-window': 'Desktop window',
-  tv: 'Television or car',
-};
-
-/** The size of a case by its whole-number label, turned: “852 × 393”. The exact one stands in the close-up. */
-export function caseSize({ screen, rotation }: Case): string {
-  const sideways = rotation === 90 || rotation === 270;
-  const [width, height] = sideways ? [screen.height, screen.width] : [screen.width, screen.height];
-  return `${width} × ${height}`;
-}
 
 /** Of a scene that shows nothing but grounds. */
 export const NOTHING_TO_JUDGE = 'Nothing to judge yet: this scene shows no picture, text or panel.';
 
 export { countCases } from '@/core/words/words';
-
-/** “2400 × 1800 px” */
-export const sayFile = ({ widthPx: width, heightPx: height }: Pick<Rendition, 'widthPx' | 'heightPx'>) =>
-  `${saySize({ width, height })} px`;
-
-export const kindName = ({ kind }: Screen) => KIND_NAMES[kind];
-/** “compact phone”: a kind by itself, where the list of kinds is said. */
-export const kindWord = (kind: Screen['kind']) => kind.replace('-', ' ');
-export const caseTurn = (c: Case) => ORIENTATION_LABELS[orientationOf(c.screen, c.rotation)];
-
-/** “Phone 393 × 852, portrait” */
-export const caseName = (c: Case) => `${kindName(c.screen)} ${caseSize(c)}, ${caseTurn(c)}`;
 
 /** What is read out for a case: its name, its outcome and its figure. */
 export function caseText(c: Case, summary: CaseSummary | undefined, layerName: string | undefined): string {

@@ -2,7 +2,7 @@ import type { Axis } from '../geometry/rect';
 import type { AxisRule, Bound, Edge, Extent, Placing, Ratio, Region } from '../placing/rule';
 import { sameJson } from '../patch/patch';
 import { isPercent, isZero } from '../values/values';
-import { joined, type Part, type Path, type Token } from './parts';
+import { joined, sentenceText, type Part, type Path, type Token } from './parts';
 import {
   articleOf,
   AXIS_WORDS,
@@ -221,4 +221,25 @@ export function placingTokens(placing: Placing, names: Names): Token[] {
     return rule.kind === 'edges' ? [] : extentPart(rule, axis, names);
   });
   return joined([...sizes, shape(placing, names), ...positions(placing, names)]);
+}
+
+/** One thing that a placing rules along an axis, in words. */
+export interface Ruled {
+  what: 'extent' | 'start' | 'end' | 'middle';
+  words: string;
+}
+
+/** What a placing says along an axis: its size, and what holds it where. */
+export function ruledAlong(placing: Placing, axis: Axis, names: Names): Ruled[] {
+  const rule = placing[axis];
+  const path = at(names, axis);
+  const held = (value: Edge, own: 'start' | 'end'): Ruled => ({
+    what: own,
+    words: sentenceText(edge(value, own, axis, path, names)),
+  });
+  if (rule.kind === 'edges') return [held(rule.start, 'start'), held(rule.end, 'end')];
+  const extent: Ruled = { what: 'extent', words: extentWords(rule.extent, axis, names) };
+  if (rule.kind === 'middle')
+    return [extent, { what: 'middle', words: sentenceText(positionAlong(rule, axis, names)) }];
+  return [extent, held(rule.edge, rule.kind)];
 }

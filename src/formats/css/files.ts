@@ -93,16 +93,25 @@ function isOneSize({ files }: TakenFiles): boolean {
   );
 }
 
+/** The one shape of all files, width ÷ height; `null` where they differ. */
+function oneShape({ files }: TakenFiles): number | null {
+  const [first, ...rest] = files.map((f) => f.rendition.widthPx / f.rendition.heightPx);
+  return rest.every((shape) => Math.abs(shape - first!) < SAME) ? first! : null;
+}
+
 /** @param name identifier of the layer */
 export function naturalCss(taken: TakenFiles, name: string): NaturalCss {
+  const one = oneShape(taken);
+  const shape =
+    one === null ? { x: `var(--${name}-shape)`, y: `1 / var(--${name}-shape)` } : { x: one, y: 1 / one };
   if (!isOneSize(taken))
     return {
       width: Sum.of(`var(--${name}-natural-width)`, true),
       height: Sum.of(`var(--${name}-natural-height)`, true),
-      shape: { x: `var(--${name}-shape)`, y: `1 / var(--${name}-shape)` },
+      shape,
     };
   const { width, height } = naturalSizeOf(taken.files[0]!.rendition);
-  return { width: Sum.px(width), height: Sum.px(height), shape: { x: width / height, y: height / width } };
+  return { width: Sum.px(width), height: Sum.px(height), shape };
 }
 
 /** A file as CSS takes it, with its density, so that it has its natural size. @param address of a file, by its hash */
@@ -118,12 +127,13 @@ export function fileRules(
   address: ((hash: string) => string) | null,
 ): { media: string | null; rules: Rules }[] {
   const sized = isOneSize(taken);
+  const shaped = oneShape(taken) !== null;
   return taken.files.map(({ media, rendition }) => {
     const { width, height } = naturalSizeOf(rendition);
     const rules = new Rules().add('.scene', {
       [`--${name}-natural-width`]: !sized && `${cssNumber(width)}px`,
       [`--${name}-natural-height`]: !sized && `${cssNumber(height)}px`,
-      [`--${name}-shape`]: !sized && String(width / height),
+      [`--${name}-shape`]: !shaped && String(width / height),
       [`--${name}-file`]: address && fileCss(rendition, address),
     });
     return { media, rules };

@@ -60,9 +60,11 @@ export function flowing(
   const down = y.kind === 'start' ? placing.offset(layer, y.edge, 'y') : Sum.px(0);
   rules.add(selector, {
     position: 'relative',
-    display: takesRoom(layer, around.layers) ? 'block' : 'none',
+    display: takesRoom(layer, around.layers, 'y') ? 'block' : 'none',
     'margin-top': down.css(),
     ...across(layer, panel, around),
+    // One that is hidden takes room for those below it, and none across.
+    ...(!layer.visible && { [around.mirrored ? 'margin-left' : 'margin-right']: '-100vmax' }),
   });
   for (const axis of AXES) extent(rules, selector, layer, axis, around);
 }

@@ -1,3 +1,4 @@
+import { escapeHtml } from '../html';
 import { imageHtml } from './sources';
 import { blockCss, type Block, Rules } from './rules';
 import { sceneSheet, type LayerSheet, type NotSaid, type ToWrite } from './scene';
@@ -16,9 +17,6 @@ export interface PageParts extends ToWrite {
   faces: readonly FontFace[];
   title: string;
 }
-
-const escaped = (text: string) =>
-  text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
 
 /** What every page begins with. A window that nobody has painted is white, or black in the dark. */
 const FRAME = `html, body { margin: 0; height: 100%; }
@@ -112,12 +110,12 @@ class Elements {
     const { layer, name, form, files } = sheet;
     const text = `class="${name}"`;
     if (layer.kind === 'text')
-      return `<div ${text}><span>${escaped(layer.text).replaceAll('\n', '<br>')}</span></div>`;
+      return `<div ${text}><span>${escapeHtml(layer.text).replaceAll('\n', '<br>')}</span></div>`;
     if (layer.kind !== 'picture')
       return `<div ${text}>${sheet.flows ? this.stacks(layer.id, null) : ''}</div>`;
     if (form === 'block')
-      return `<div ${text} role="img" aria-label="${escaped(layer.name)}"><div></div></div>`;
-    return imageHtml(files!, `${text} alt="${escaped(layer.name)}"`, this.address);
+      return `<div ${text} role="img" aria-label="${escapeHtml(layer.name)}"><div></div></div>`;
+    return imageHtml(files!, `${text} alt="${escapeHtml(layer.name)}"`, this.address);
   }
 }
 
@@ -154,7 +152,7 @@ export function scenePage(parts: PageParts): { html: string; notSaid: NotSaid[] 
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
 <meta name="color-scheme" content="light dark">
-<title>${escaped(parts.title)}</title>
+<title>${escapeHtml(parts.title)}</title>
 <style>
 ${css.replaceAll('</', '<\\/')}</style>
 </head>
@@ -171,7 +169,6 @@ ${notSaidHtml(notSaid)}</body>
 
 /** Of what all layers could stand on, what these do. */
 export function usedOf(common: readonly Block[], css: string): string {
-  const [first, ...others] = common;
   const used = new Set<string>();
   const follow = (text: string) => {
     for (const [, name] of text.matchAll(/var\((--[a-z0-9-]+)/g)) {
@@ -181,9 +178,12 @@ export function usedOf(common: readonly Block[], css: string): string {
     }
   };
   follow(css);
-  return [first!, ...others]
-    .map(({ where, rules }) => ({ where, rules: rules.only('.scene', used) }))
-    .filter((b) => !b.rules.isEmpty)
-    .map(blockCss)
-    .join('');
+  // What holds on the same condition is said at once.
+  const byWhere = new Map<string, Block>();
+  for (const { where, rules } of common) {
+    const key = where.join(' ');
+    const only = rules.only('.scene', used);
+    byWhere.set(key, { where, rules: byWhere.get(key)?.rules.with(only) ?? only });
+  }
+  return [...byWhere.values()].map(blockCss).join('');
 }

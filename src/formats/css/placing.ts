@@ -279,7 +279,9 @@ export class PlacingCss implements SizesAround {
   hugsTexts(panel: PlacedLayer, axis: Axis): boolean {
     if (!isHug(panel, axis)) return false;
     const { layers } = this.around;
-    return layers.some((l) => l.parent === panel.id && takesRoom(l, layers) && this.isAsLargeAsText(l, axis));
+    return layers.some(
+      (l) => l.parent === panel.id && takesRoom(l, layers, axis) && this.isAsLargeAsText(l, axis),
+    );
   }
 
   private isAsLargeAsText(layer: PlacedLayer, axis: Axis): boolean {

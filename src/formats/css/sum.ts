@@ -95,12 +95,12 @@ export class Sum {
 
   minus = (other: Sum): Sum => this.plus(other.times(-1));
 
-  /** @param by a number, or what CSS has for one, such as `var(--emblem-shape)` */
+  /** @param by a number, or what CSS has for one, such as `var(--emblem-shape)` or `1 / var(--emblem-shape)` */
   times(by: number | string): Sum {
     if (typeof by === 'string')
       return this.isPlain && Math.abs(this.px) < ROUNDING
         ? this
-        : Sum.of(`${this.factor()} * ${by}`, this.isAtLeastZero);
+        : Sum.of(`${this.factor()} ${by.startsWith('1 / ') ? by.slice(2) : `* ${by}`}`, this.isAtLeastZero);
     if (by === 0) return Sum.px(0);
     const terms = [...this.terms].map(([css, t]) => [css, { ...t, by: t.by * by }] as const);
     return new Sum(this.px * by, new Map(terms));

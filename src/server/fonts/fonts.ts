@@ -57,5 +57,5 @@ export function serverFonts(hashes: readonly string[] = [], read = readOriginalN
 }
 
 /** The fonts that all scenes of a project need. */
-export const fontsFor = ({ scenes }: Documents): Fonts =>
-  serverFonts([...new Set(Object.values(scenes).flatMap(fontsOfScene))]);
+export const fontsFor = ({ scenes }: Documents, read = readOriginalNow): Fonts =>
+  serverFonts([...new Set(Object.values(scenes).flatMap(fontsOfScene))], read);

@@ -5,18 +5,15 @@ import { fileStem } from '@/formats/file-name';
 import type { JobAsked } from '@/formats/job';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
-import { Problem } from '../problem';
+import { makePage } from '../exports/page';
+import type { Made } from '../exports/made';
+import { readOriginal, readOriginalNow } from '../blobs';
+import { screensOf } from '../catalogue';
+import { screenTargets } from '@/formats/sheet/targets';
+import { notFound, Problem } from '../problem';
 import { filmFile } from '../services/film';
 import { statistics } from '../services/pictures';
 import { loadProject } from '../services/projects';
-
-/** A file that a job has made. */
-export interface Made {
-  bytes: Buffer;
-  /** for whoever keeps it */
-  name: string;
-  mediaType: string;
-}
 
 /** Where the ink of the files of a project lies, as the store knows it or now works it out; lost files are left out. */
 async function inkOf(hashes: readonly string[]): Promise<Map<string, Ink | null>> {
@@ -61,6 +58,29 @@ async function review({ as }: Options<'review'>, by: For): Promise<Made> {
   return { bytes: Buffer.from(write(found)), name, mediaType };
 }
 
+/** @throws Problem 404 for a scene or a target that is not there */
+function exported({ as, scene, target }: Options<'export'>, { project: id }: For): Promise<Made> {
+  const { documents } = loadProject(id);
+  const { project } = documents;
+  const found = screenTargets(project, screensOf(project)).find((t) => t.id === target);
+  if (!found) throw notFound('This set of screens');
+  switch (as) {
+    case 'page':
+      return makePage(
+        { documents, sceneId: scene ?? project.scenes[0] ?? '', screens: found.screens },
+        { original: readOriginal, font: readOriginalNow },
+      );
+  }
+}
+
 /** Makes what was asked for. @throws Problem, in words with a way out */
-export const make = (asked: JobAsked, by: For): Promise<Made> =>
-  asked.kind === 'film' ? film(asked.options, by) : review(asked.options, by);
+export async function make(asked: JobAsked, by: For): Promise<Made> {
+  switch (asked.kind) {
+    case 'film':
+      return film(asked.options, by);
+    case 'review':
+      return review(asked.options, by);
+    case 'export':
+      return exported(asked.options, by);
+  }
+}

@@ -11,7 +11,6 @@ import { FINDING_ORDERS, type View } from '../state/view';
 import { caseName, NOTHING_TO_JUDGE, OUTCOME_SHAPES } from '../words';
 import { MirrorNote } from '../scene/MirrorNote';
 import { Choices } from '../parts/Choices';
-import { ProjectVerdict } from '../ship/ProjectVerdict';
 import { FindingDetail } from './FindingDetail';
 import { LimitsList } from './LimitsList';
 import { sayCases } from './say-cases';
@@ -22,7 +21,6 @@ const ORDER_WORDS: Record<View['order'], string> = {
   cause: 'by cause',
   layer: 'by layer',
   screen: 'by screen',
-  project: 'whole project',
   limits: 'limits',
 };
 
@@ -111,7 +109,6 @@ function Lists({ order }: { order: View['order'] }) {
   const scene = useScene();
   const findings = useWorkbench((s) => s.found);
   if (order === 'limits') return <LimitsList />;
-  if (order === 'project') return <ProjectVerdict />;
   if (!findings) return null;
   if (!hasToJudge(scene)) return <p className="findings-none">{NOTHING_TO_JUDGE}</p>;
   if (findings.length === 0)
@@ -136,7 +133,7 @@ export function FindingsLens() {
     <main className="findings" id="main">
       <MirrorNote />
       <div className="findings-head">
-        {order !== 'project' && <Head />}
+        <Head />
         <Choices
           label="List"
           options={FINDING_ORDERS.map((value) => ({ value, label: ORDER_WORDS[value] }))}
@@ -144,7 +141,7 @@ export function FindingsLens() {
           onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, order: next } }))}
         />
       </div>
-      {order !== 'limits' && order !== 'project' && <WeightedTotals />}
+      {order !== 'limits' && <WeightedTotals />}
       <Lists order={order} />
     </main>
   );

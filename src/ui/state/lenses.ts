@@ -13,6 +13,7 @@ export const LENSES = [
   { id: 'findings', label: 'findings', needs: {} },
   { id: 'launch', label: 'launch', needs: { everyScene: true } },
   { id: 'sizes', label: 'sizes', needs: { pixelsNeeded: true } },
+  { id: 'ship', label: 'ship', needs: {} },
 ] as const satisfies readonly { id: string; label: string; needs: Needs }[];
 
 export type LensId = (typeof LENSES)[number]['id'];

@@ -8,7 +8,7 @@ import { LENS_IDS } from './lenses';
 /** What stands in the middle of the lens of screens. */
 export const MIDDLES = ['field', 'valley', 'window', 'pair'] as const;
 /** What the lens of findings lists. */
-export const FINDING_ORDERS = ['cause', 'layer', 'screen', 'project', 'limits'] as const;
+export const FINDING_ORDERS = ['cause', 'layer', 'screen', 'limits'] as const;
 
 const SIZE = /^(\d{2,4}(?:\.\d+)?)x(\d{2,4}(?:\.\d+)?)$/;
 const RATIOS = /^(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/;
@@ -33,6 +33,8 @@ export const View = z.object({
   text: z.string().max(100).optional().catch(undefined),
   /** ratios of the background’s box that are shown, “0.45-0.6” */
   ratios: z.string().regex(RATIOS).optional().catch(undefined),
+  /** for which screens a sheet is written, as `screenTargets` calls them; all when absent */
+  target: z.string().max(200).optional().catch(undefined),
   /** size of the free window, lu: “800x600” */
   window: z.string().regex(SIZE).optional().catch(undefined),
   guides: z

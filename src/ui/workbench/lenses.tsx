@@ -13,6 +13,7 @@ const LENSES: Views<Exclude<LensId, 'screens'>> = {
   findings: () => import('../findings/FindingsLens').then((m) => m.FindingsLens),
   launch: () => import('../launch/LaunchLens').then((m) => m.LaunchLens),
   sizes: () => import('../sizes/SizesLens').then((m) => m.SizesLens),
+  ship: () => import('../ship/ShipLens').then((m) => m.ShipLens),
 };
 
 /** What can take the place of the field. */

@@ -1,17 +1,13 @@
 'use client';
-import { Button } from 'react-bootstrap';
 import { openOn } from '@/core/findings/finding';
-import { OUTCOMES } from '@/core/measure/judge';
-import { foundCounts } from '@/core/review/counts';
+import { OUTCOMES, type Outcome } from '@/core/measure/judge';
+import { allFindings, foundCounts } from '@/core/review/counts';
+import { sayWhat } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
-import { REVIEW_FORMATS } from '@/formats/all';
-import { fileStem } from '@/formats/file-name';
-import type { ReviewFormat } from '@/formats/format';
-import { download } from '../parts/download';
 import { useWorkbenchStore } from '../state/context';
 import type { WorkbenchState, WorkbenchStore } from '../state/workbench';
 import { countCases, OUTCOME_SHAPES } from '../words';
-import { useReview } from './useReview';
+import type { useReview } from './useReview';
 
 /** A scene, a launch or the files of all pictures, as one line of the verdict. */
 interface Part {
@@ -113,32 +109,28 @@ function PartRow({ part, store }: { part: Part; store: WorkbenchStore }) {
   );
 }
 
-function TakeAlong({ review }: { review: Review }) {
-  const name = fileStem(review.project.name);
-  const take = ({ write, mediaType, extension }: ReviewFormat) =>
-    download(`${name}-review${extension}`, new Blob([write(review)], { type: mediaType }));
-  return (
-    <p>
-      Take it along:{' '}
-      {REVIEW_FORMATS.map((format) => (
-        <Button key={format.id} variant="quiet" size="sm" onClick={() => take(format)}>
-          {format.label}
-        </Button>
-      ))}
-    </p>
-  );
+/** The project in one line: whether anything keeps it from being shipped. */
+function headline(review: Review): { text: string; outcome: Outcome } {
+  const { fail, warn } = foundCounts(allFindings(review));
+  const count = (n: number) => (n === 1 ? '1 finding' : `${n} findings`);
+  if (fail > 0) return { text: `Not yet: ${count(fail)} fail${fail === 1 ? 's' : ''}`, outcome: 'fail' };
+  if (warn > 0)
+    return { text: `Ready, with ${warn === 1 ? '1 warning' : `${warn} warnings`}`, outcome: 'warn' };
+  return { text: 'Ready: nothing is wrong', outcome: 'clear' };
 }
 
-/** What nobody may take for clear. */
-function NotChecked({ notChecked }: Pick<Review, 'notChecked'>) {
-  if (notChecked.length === 0) return null;
+/** What is taken as it is, with the reason for it. */
+function Accepted({ review }: { review: Review }) {
+  const accepted = allFindings(review).filter((f) => f.accepted !== null);
+  if (accepted.length === 0) return null;
   return (
     <>
-      <h3>Not checked</h3>
-      <ul className="plain-list">
-        {notChecked.map(({ what, why }) => (
-          <li key={what}>
-            {what}: <span className="quiet">{why}</span>
+      <h3>Accepted</h3>
+      <ul className="ship-list">
+        {accepted.map((f) => (
+          <li key={`${f.in.id} ${f.id}`}>
+            ✓ <span className="quiet">{f.in.name}:</span> {sayWhat(f)}.{' '}
+            <span className="quiet">{f.accepted}</span>
           </li>
         ))}
       </ul>
@@ -147,22 +139,28 @@ function NotChecked({ notChecked }: Pick<Review, 'notChecked'>) {
 }
 
 /** The whole project at a glance: every scene, every launch and all files, with the worst of each. */
-export function ProjectVerdict() {
+export function Verdict({ review, progress }: ReturnType<typeof useReview>) {
   const store = useWorkbenchStore();
-  const { review, progress } = useReview();
   if (!review)
     return (
-      <p role="status">
-        The whole project is being judged: {progress.doing}
-        {progress.of > 0 && `, ${progress.done} of ${countCases(progress.of)}`}{' '}
-        <progress
-          aria-label="The whole project is being judged"
-          {...(progress.of > 0 && { value: progress.done, max: progress.of })}
-        />
-      </p>
+      <section className="verdict">
+        <h2 id="verdict">Verdict</h2>
+        <p role="status">
+          The whole project is being judged: {progress.doing}
+          {progress.of > 0 && `, ${progress.done} of ${countCases(progress.of)}`}{' '}
+          <progress
+            aria-label="The whole project is being judged"
+            {...(progress.of > 0 && { value: progress.done, max: progress.of })}
+          />
+        </p>
+      </section>
     );
+  const { text, outcome } = headline(review);
   return (
-    <div className="verdict">
+    <section className="verdict">
+      <h2 id="verdict" className={`outcome-${outcome}`}>
+        {OUTCOME_SHAPES[outcome]} {text}
+      </h2>
       <table className="figures">
         <caption>
           {review.project.name} as it was saved last (revision {review.revision}), on {review.screens} screens
@@ -185,8 +183,7 @@ export function ProjectVerdict() {
           ))}
         </tbody>
       </table>
-      <NotChecked notChecked={review.notChecked} />
-      <TakeAlong review={review} />
-    </div>
+      <Accepted review={review} />
+    </section>
   );
 }

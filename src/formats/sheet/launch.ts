@@ -1,0 +1,96 @@
+import { STARTS, timelineOf } from '@/core/launch/timeline';
+import { lightOnly } from '@/core/launch/dark';
+import { SYSTEM_WORDS } from '@/core/launch/system';
+import { targetsOf, type Launch, type ScreenStage, type Stage, type Target } from '@/core/project/launch';
+import type { Documents } from '@/core/project/documents';
+import type { Screen } from '@/core/screens/screen';
+import { sayMs } from '@/core/words/numbers';
+import type { Fact, Section } from './schema';
+
+const sceneName = ({ scenes }: Documents, id: string) => scenes[id]?.name ?? id;
+
+/** When a stage is there, how it comes and how long it stays. */
+function timesOf(stage: Stage, index: number, launch: Launch): string {
+  const stages = launch.stages.map((s): ScreenStage => ({ ...s, padding: s.padding ?? 0, empty: false }));
+  const said = STARTS.map((start) => {
+    const { start: from, end } = timelineOf(launch, stages, start).spans[index]!;
+    const until = Number.isFinite(end) ? `to ${sayMs(end)}` : 'on';
+    return `${start} ${sayMs(from)} ${until}`;
+  });
+  const fades = stage.enter === 'fade' && stage.system === 'app';
+  const comes = fades ? `fades in for ${sayMs(stage.durationMs)}, ${stage.easing}` : 'there at once';
+  const holds = stage.holdMs > 0 ? [`stays ${sayMs(stage.holdMs)} at least`] : [];
+  return [comes, ...holds, ...said].join('; ');
+}
+
+const stageFacts = (launch: Launch, documents: Documents): Fact[] =>
+  launch.stages.flatMap((stage, i): Fact[] => {
+    const words = SYSTEM_WORDS[stage.system];
+    return [
+      {
+        id: `stage-${i + 1}`,
+        what: `stage ${i + 1}`,
+        text: `“${sceneName(documents, stage.scene)}”, drawn by ${words.label}. ${words.note}`,
+      },
+      { id: `stage-${i + 1}-times`, what: `stage ${i + 1}, times`, text: timesOf(stage, i, launch) },
+    ];
+  });
+
+/** What each kind of first window shows, and on which screens. */
+const targetFact = (
+  target: Target,
+  launch: Launch,
+  screens: readonly Screen[],
+  documents: Documents,
+): Fact => {
+  const count = screens.filter((s) => targetsOf(launch, s).includes(target)).length;
+  const shows = target.off
+    ? 'nothing until the app draws'
+    : `“${sceneName(documents, target.scene ?? launch.stages[0]!.scene)}” in ${SYSTEM_WORDS[target.system].label}`;
+  const room = target.padding
+    ? `, ${Math.round(target.padding * 1000) / 10} % of the icon’s box left free on each side`
+    : '';
+  const versions = target.versions ? `, ${target.versions}` : '';
+  return {
+    id: `target-${target.id}`,
+    what: `first window, ${target.name}${versions}`,
+    text: `${shows}${room}, on ${count} ${count === 1 ? 'screen' : 'screens'}`,
+  };
+};
+
+/** Layers of the scenes of a launch that look in the dark as they do in light. */
+function darkFacts(launch: Launch, { scenes, project }: Documents): Fact[] {
+  const shown = [...new Set(launch.stages.map((s) => s.scene))].flatMap((id) => scenes[id] ?? []);
+  return shown.flatMap((scene) => {
+    const layers = lightOnly(scene, project.pictures, project.named);
+    return layers.length === 0
+      ? []
+      : [
+          {
+            id: `dark-${scene.id}`,
+            what: `in the dark, “${scene.name}”`,
+            text: `the light half is taken of ${layers.join(', ')}`,
+          },
+        ];
+  });
+}
+
+/** From the tap to the first screen: what is set in the app, and what the system is told. */
+export function launchSection(launch: Launch, documents: Documents, screens: readonly Screen[]): Section {
+  return {
+    id: `launch-${launch.id}`,
+    name: launch.name,
+    about: `launch · ${launch.stages.length} ${launch.stages.length === 1 ? 'stage' : 'stages'}`,
+    rows: [],
+    facts: [
+      {
+        id: 'times',
+        what: 'times',
+        text: `first window ${sayMs(launch.systemMs)}, loaded after ${sayMs(launch.loadingMs)}; when it still is in memory ${sayMs(launch.warm.systemMs)} and ${sayMs(launch.warm.loadingMs)}`,
+      },
+      ...stageFacts(launch, documents),
+      ...launch.targets.map((t) => targetFact(t, launch, screens, documents)),
+      ...darkFacts(launch, documents),
+    ],
+  };
+}

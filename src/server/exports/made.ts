@@ -1,0 +1,7 @@
+/** A file that was made. */
+export interface Made {
+  bytes: Buffer;
+  /** for whoever keeps it */
+  name: string;
+  mediaType: string;
+}

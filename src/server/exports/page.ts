@@ -1,0 +1,63 @@
+import { filesOfScene, sceneWith, type Documents } from '@/core/project/documents';
+import type { Screen } from '@/core/screens/screen';
+import { surveyInput } from '@/core/survey/survey';
+import { brokenTexts } from '@/formats/css/broken';
+import { scenePage } from '@/formats/css/page';
+import { fileStem } from '@/formats/file-name';
+import { dataAddress } from '../data-address';
+import { pageFaces } from '../fonts/faces';
+import { fontsFor } from '../fonts/fonts';
+import { MEDIA_TYPES, sniff } from '../pictures/sniff';
+import { notFound, Problem } from '../problem';
+import type { Made } from './made';
+
+/** Where the bytes of files and fonts are taken from. */
+export interface Bytes {
+  original: (hash: string) => Promise<Buffer>;
+  font: (hash: string) => Buffer;
+}
+
+/** Addresses that hold the files of a scene themselves, by their hash. */
+async function addresses(documents: Documents, sceneId: string, from: Bytes): Promise<Map<string, string>> {
+  const scene = sceneWith(documents, sceneId)!;
+  const found = new Map<string, string>();
+  for (const hash of filesOfScene(scene, documents.project.pictures)) {
+    const bytes = await from.original(hash);
+    const type = await sniff(bytes);
+    if (!type)
+      throw new Problem(422, `The file ${hash.slice(0, 12)}… is no picture any more. Import it again.`);
+    found.set(hash, dataAddress(bytes, MEDIA_TYPES[type]));
+  }
+  return found;
+}
+
+/**
+ * A scene as a page of HTML and CSS that needs nothing else.
+ * @param screens those that it is for @throws Problem 404 without such a scene, 410 for a file that is lost
+ */
+export async function makePage(
+  { documents, sceneId, screens }: { documents: Documents; sceneId: string; screens: readonly Screen[] },
+  from: Bytes,
+): Promise<Made> {
+  const scene = sceneWith(documents, sceneId);
+  if (!scene) throw notFound('This scene');
+  const { pictures, named } = documents.project;
+  const files = await addresses(documents, sceneId, from);
+  const input = surveyInput(documents, scene, { fonts: fontsFor(documents, from.font), pixels: null });
+  const broken = brokenTexts(input, screens);
+  const { html } = scenePage({
+    scene,
+    pictures,
+    named,
+    screens,
+    title: scene.name,
+    faces: pageFaces(scene, from.font),
+    address: (hash) => files.get(hash)!,
+    breaks: (id) => broken.has(id),
+  });
+  return {
+    bytes: Buffer.from(html),
+    name: `${fileStem(scene.name)}.html`,
+    mediaType: 'text/html; charset=utf-8',
+  };
+}

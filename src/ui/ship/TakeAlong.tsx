@@ -1,0 +1,98 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import type { Review } from '@/core/review/schema';
+import { writeTokens } from '@/core/tokens/write';
+import { REVIEW_FORMATS } from '@/formats/all';
+import { EXPORTS } from '@/formats/exports';
+import { fileStem } from '@/formats/file-name';
+import { SHEET_FORMATS } from '@/formats/sheet/all';
+import { download } from '../parts/download';
+import { Making } from '../parts/Making';
+import { useJob } from '../parts/useJob';
+import { useWorkbench } from '../state/context';
+import { sheetName, useSheet, useTargets } from './useSheet';
+
+interface Way {
+  word: string;
+  title: string;
+  /** absent while what it is made of is not there yet */
+  take?: () => void;
+}
+
+/** What is taken along, what it is for, and in which forms. */
+function Line({ what, why, ways }: { what: string; why: string; ways: Way[] }) {
+  return (
+    <tr>
+      <th scope="row">
+        {what}
+        <span className="quiet">{why}</span>
+      </th>
+      <td>
+        {ways.map(({ word, title, take }) => (
+          <Button key={word} variant="quiet" size="sm" title={title} disabled={!take} onClick={take}>
+            {word}
+          </Button>
+        ))}
+      </td>
+    </tr>
+  );
+}
+
+const save = (name: string, text: string, mediaType: string) =>
+  download(name, new Blob([text], { type: mediaType }));
+
+function useWays(review: Review | null) {
+  const { project } = useWorkbench((s) => s.documents);
+  const sheet = useSheet();
+  const stem = fileStem(project.name);
+  const findings = REVIEW_FORMATS.map(({ word, label, write, mediaType, extension }): Way => ({
+    word,
+    title: label,
+    ...(review && { take: () => save(`${stem}-review${extension}`, write(review), mediaType) }),
+  }));
+  const sheets = SHEET_FORMATS.map(({ label, write, mediaType, extension }): Way => ({
+    word: label,
+    title: `The sheet as ${label}`,
+    ...(sheet && { take: () => save(sheetName(sheet) + extension, write(sheet), mediaType) }),
+  }));
+  const tokens: Way = {
+    word: 'design tokens',
+    title: 'Named lengths and colours in the format of the Design Tokens Community Group',
+    take: () =>
+      save(
+        `${stem}.tokens.json`,
+        `${JSON.stringify(writeTokens(project.named, project.tokens), null, 2)}\n`,
+        'application/json',
+      ),
+  };
+  return { findings, sheets, tokens };
+}
+
+/** Everything that can leave the tool, with one line on what each is for. */
+export function TakeAlong({ review }: { review: Review | null }) {
+  const { findings, sheets, tokens } = useWays(review);
+  const { target } = useTargets();
+  const scene = useWorkbench((s) => s.sceneId);
+  const { job, begin, callOff } = useJob();
+  const pages = EXPORTS.map(({ id, word, label }): Way => ({
+    word,
+    title: label,
+    ...(!job && {
+      take: () => void begin('The page', { kind: 'export', options: { as: id, scene, target: target.id } }),
+    }),
+  }));
+  return (
+    <section aria-labelledby="take-along">
+      <h2 id="take-along">Take along</h2>
+      <table className="ship-ways">
+        <tbody>
+          <Line what="Findings" why="for a table, a program, a build" ways={findings} />
+          <Line what="Sheet" why="for whoever builds it" ways={sheets} />
+          <Line what="Scene" why="lays itself out in any browser" ways={pages} />
+          <Line what="Named values" why="for other tools of design" ways={[tokens]} />
+        </tbody>
+      </table>
+      {job && <Making what="The page" progress={job.progress} callOff={callOff} />}
+    </section>
+  );
+}
