@@ -27,7 +27,7 @@ export function surveyed({ scene, screen, files }: RandomScene): CaseResult {
 /** Less than this of a width, and the engine’s rounding decides whether a word, or a copy of a picture, still fits. */
 const DOUBT = 0.004;
 
-function breaksInDoubt({ scene }: RandomScene, l: TextResult): boolean {
+function breaksInDoubt({ scene }: Pick<RandomScene, 'scene'>, l: TextResult): boolean {
   const layer = scene.layers.find((one) => one.id === l.id);
   if (layer?.kind !== 'text') return false;
   const { x } = layer.placing;
@@ -42,7 +42,7 @@ function breaksInDoubt({ scene }: RandomScene, l: TextResult): boolean {
 const MOST_COPIES = 8;
 
 /** How many copies with gaps there are hangs on the last bit where they all but fill their box. */
-function copiesInDoubt({ scene }: RandomScene, l: PictureResult): boolean {
+function copiesInDoubt({ scene }: Pick<RandomScene, 'scene'>, l: PictureResult): boolean {
   const layer = scene.layers.find((one) => one.id === l.id);
   if (layer?.kind !== 'picture') return false;
   return (['x', 'y'] as const).some((axis) => {
@@ -55,7 +55,7 @@ function copiesInDoubt({ scene }: RandomScene, l: PictureResult): boolean {
 }
 
 /** Whether it hangs on rounding how something in a scene is laid out. */
-export const hangsOnRounding = (random: RandomScene, { layers }: CaseResult): boolean =>
+export const hangsOnRounding = (random: Pick<RandomScene, 'scene'>, { layers }: CaseResult): boolean =>
   layers.some((l) => {
     if (l.kind === 'text') return breaksInDoubt(random, l);
     return l.kind === 'picture' && copiesInDoubt(random, l);

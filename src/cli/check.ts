@@ -1,32 +1,18 @@
 import { writeFileSync } from 'node:fs';
-import { worse, type Outcome } from '@/core/measure/judge';
 import type { ReviewProgress } from '@/core/review/review';
 import { allFindings } from '@/core/review/counts';
-import type { Review } from '@/core/review/schema';
 import { reviewFormat, type ReviewFormatId } from '@/formats/all';
 import { goingOn, reviewing } from '@/render/review';
-import { openFolder } from './folder';
-import { Refusal, type Opened } from './opened';
-import { openStored } from './store';
+import { failsFor, type FailOn } from '@/formats/format';
+import { narrowed, open, type ProjectAsked } from './asked';
 import { verdictLines } from './verdict';
 
-export interface CheckAsked {
-  /** a folder of a project; of a store when absent */
-  folder?: string;
-  store?: string;
-  project?: string;
+export interface CheckAsked extends ProjectAsked {
   as?: ReviewFormatId;
   /** a file; standard output when absent */
   out?: string;
   /** the least outcome that ends with 1 */
-  failOn: 'fail' | 'warn';
-}
-
-/** @throws Refusal where neither a folder nor a store is named, or both */
-function open({ folder, store, project }: CheckAsked): Opened {
-  if (folder !== undefined && store === undefined) return openFolder(folder);
-  if (folder === undefined && store !== undefined) return openStored(store, project);
-  throw new Refusal('Name a folder that coulee export has written, or a store: --store DIR --project NAME.');
+  failOn: FailOn;
 }
 
 /** Where a command writes to. */
@@ -50,26 +36,27 @@ function createProgress({ err, isWatched }: Io) {
   };
 }
 
-/** The worst that is found and not accepted. */
-const worstOf = (review: Review): Outcome =>
-  allFindings(review).reduce<Outcome>((worst, { outcome }) => worse(worst, outcome), 'clear');
+/** What a command writes: into a file where one is named. */
+export function write(text: string | Buffer, { out }: { out?: string }, io: Io): void {
+  if (out === undefined) io.out(text.toString());
+  else writeFileSync(out, text);
+}
 
 /** Judges a project and says how. @returns the exit code: 0 where nothing is wrong that counts, else 1 */
 export async function check(asked: CheckAsked, io: Io): Promise<0 | 1> {
   const opened = open(asked);
   const progress = createProgress(io);
   try {
-    const steps = await reviewing(opened, opened.host);
+    const wanted = narrowed(opened, asked);
+    const steps = await reviewing(wanted, wanted.host);
     const review = (await goingOn(steps, (now) => {
       progress.say(now);
       return Promise.resolve(true);
     }))!;
     progress.end();
-    const text = asked.as ? reviewFormat(asked.as).write(review) : `${verdictLines(review).join('\n')}\n`;
-    if (asked.out === undefined) io.out(text);
-    else writeFileSync(asked.out, text);
-    const worst = worstOf(review);
-    return worst === 'fail' || worst === asked.failOn ? 1 : 0;
+    const { as, failOn } = asked;
+    write(as ? reviewFormat(as).write(review, failOn) : `${verdictLines(review).join('\n')}\n`, asked, io);
+    return allFindings(review).some((f) => failsFor(f, failOn)) ? 1 : 0;
   } finally {
     opened.close();
   }

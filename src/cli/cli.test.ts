@@ -5,7 +5,9 @@ import path from 'node:path';
 import { changeBetween } from '@/core/patch/change';
 import type { Project } from '@/core/project/project';
 import type { Scene } from '@/core/scene/scene';
+import { buildLines } from '@/formats/build-line';
 import { reviewCsv } from '@/formats/review-csv';
+import { Sheet } from '@/formats/sheet/schema';
 import type { Review } from '@/core/review/schema';
 import { run } from './program';
 import { seedDemo } from '@/server/seed';
@@ -130,7 +132,7 @@ describe('coulee check', () => {
       [['--store', path.join(folder, 'nowhere')], 'There is no store in'],
       [['--store', process.env.STORE_DIR!], 'Say which project is meant'],
       [['--store', process.env.STORE_DIR!, '--project', 'no such'], 'There is no project “no such”'],
-      [[exported, '--as', 'xml'], 'Allowed choices are json, csv'],
+      [[exported, '--as', 'xml'], 'Allowed choices are json, csv, sarif, junit'],
       [[exported, '--fail-on', 'all'], 'Allowed choices are fail, warn'],
       [
         broken('lost', (d) => rmSync(path.join(d, 'pictures', first))),
@@ -169,6 +171,93 @@ describe('coulee check', () => {
     expect(spawned('check', 'nowhere')).toMatchObject({ code: 2, out: '' });
     expect(await coulee('--help')).toMatchObject({ code: 0, err: '' });
     expect((await coulee('chekc')).err).toContain('Did you mean check?');
+  });
+});
+
+describe('what the lens shows for the build', () => {
+  it('runs as it stands there', () => {
+    const { exported: first, check } = buildLines({ id: 'larkmoor-ferries', name: 'ferries' }, 'all');
+    expect(first).toBe(
+      'npm exec --offline -- coulee export --store ./store --project larkmoor-ferries --out ferries',
+    );
+    const line = check
+      .replace('npm exec --offline --', `'${process.execPath}'`)
+      .replace('coulee', `'${path.resolve('bin/coulee.mjs')}'`);
+    const { status, stderr } = spawnSync('/bin/sh', ['-c', line], { cwd: folder, encoding: 'utf8' });
+    expect([status, stderr]).toEqual([1, '']);
+    expect(readFileSync(path.join(folder, 'ferries.xml'), 'utf8')).toMatch(/^<\?xml [^]*<failure /);
+  });
+
+  it('quotes what a shell would take apart', () => {
+    const { exported: line } = buildLines({ id: "it's", name: 'Ferries' }, 'all');
+    expect(line).toContain(String.raw`--project 'it'\''s'`);
+  });
+});
+
+describe('a part of a project', () => {
+  it('is judged by itself: one scene, or some screens', () => {
+    const json = (...args: string[]) =>
+      JSON.parse(spawned('check', 'ferries', '--as', 'json', ...args).out) as Review;
+    const whole = json();
+    const scene = json('--scene', 'winter splash');
+    expect(scene.scenes).toHaveLength(1);
+    expect(scene.launches).toEqual([]);
+    expect(scene.scenes[0]).toEqual(whole.scenes.find((s) => s.id === 'winter-splash'));
+    const phones = json('--target', 'Phones');
+    expect(phones.screens).toBeLessThan(whole.screens);
+    // Only phones have one of the ratios that this project allows.
+    expect(phones.scenes.map((s) => s.counts)).toEqual(whole.scenes.map((s) => s.counts));
+  });
+
+  it('is named by the nearest name where it is not there', async () => {
+    const { code, err } = await coulee('check', exported, '--scene', 'winter-slash');
+    expect(code).toBe(2);
+    expect(err).toContain('There is no scene “winter-slash” in this project. Did you mean “winter-splash”?');
+    expect((await coulee('sheet', exported, '--target', 'phone', '--scene', 'winter-splash')).err).toContain(
+      'Did you mean “phones”?',
+    );
+    expect((await coulee('sheet', exported)).err).toContain('Say which scene is meant: --scene NAME.');
+    expect((await coulee('sheet', exported, '--scene', 'winter-splash', '--case', 'x')).err).toContain(
+      'There is no case “x”. One is such as ',
+    );
+  });
+});
+
+describe('coulee sheet, page and screens', () => {
+  const scene = ['--scene', 'winter-splash'];
+  it('write what the sheet holds, as Markdown, HTML and JSON', async () => {
+    const { out, code } = await coulee('sheet', exported, ...scene, '--as', 'json', '--target', 'phones');
+    expect(code).toBe(0);
+    const sheet = Sheet.parse(JSON.parse(out));
+    expect(sheet.columns.map((c) => c.id)).toEqual(['smallest', 'most-used', 'largest']);
+    const md = (await coulee('sheet', exported, ...scene, '--target', 'phones')).out;
+    const html = (await coulee('sheet', exported, ...scene, '--target', 'phones', '--as', 'html')).out;
+    for (const { name, sentence } of sheet.sections) {
+      expect(md).toContain(`## ${name}`);
+      expect(html).toContain(`<h2>${name}</h2>`);
+      if (sentence) expect(html).toContain(sentence);
+    }
+  });
+
+  it('write a scene as a page that needs nothing else', async () => {
+    expect(await coulee('page', exported, ...scene, '--out', path.join(folder, 'p.html'))).toEqual({
+      code: 0,
+      out: '',
+      err: '',
+    });
+    const html = readFileSync(path.join(folder, 'p.html'), 'utf8');
+    expect(html).toMatch(/srcset="data:image\/[a-z+]+;base64,/);
+    expect([...html.matchAll(/(?:src|srcset|href)="(?!data:)/g)]).toEqual([]);
+    expect(html).not.toContain('<script');
+  });
+
+  it('list the screens', async () => {
+    const { out } = await coulee('screens', exported, '--target', 'television');
+    expect(out.split('\n')[0]).toMatch(/^screen +kind +lu +density +family$/);
+    expect(out).toContain('tv-960x540-2x');
+    expect(out).not.toContain('phone-');
+    const list = JSON.parse((await coulee('screens', exported, '--as', 'json')).out) as unknown[];
+    expect(list).toHaveLength(93);
   });
 });
 

@@ -89,6 +89,13 @@ export function openFolder(place: string): Opened {
   const picture = createFiles(path.join(folder, FILE_FOLDERS.pictures));
   const font = createFiles(path.join(folder, FILE_FOLDERS.fonts));
   checkAll(documents, picture, font);
-  const host = fileHost(documents, { bytes: bytesFrom(picture, filesBy(documents)), font });
-  return { documents, revision, screens: screensOf(documents.project), host, close: () => {} };
+  const bytes = bytesFrom(picture, filesBy(documents));
+  return {
+    documents,
+    revision,
+    screens: screensOf(documents.project),
+    host: fileHost(documents, { bytes, font }),
+    bytes: { original: bytes.original, font },
+    close: () => {},
+  };
 }

@@ -7,14 +7,72 @@ import { z } from 'zod';
 import { check, type CheckAsked, type Io } from './check';
 import { runConformance } from './conformance/run';
 import { exportProject } from './export';
+import { screens, type ScreensAsked } from './screens';
+import { page, sheet, type SheetAsked } from './sheet';
+import { SHEET_FORMAT_IDS } from '@/formats/sheet/all';
 
 const EXAMPLES = `
 Examples:
-  coulee check ./splash                           a folder that coulee export has written
-  coulee check --store ./store --project Ferries  a project of a store, also while a server uses it
-  coulee check ./splash --as csv --out found.csv  the findings as a table
+  coulee check ./splash --fail-on fail --as junit --out splash.xml
+        judge a folder that coulee export has written, for the list of tests of a build
+  coulee check --store ./store --project Ferries --scene "Winter splash" --target tablets
+        one scene on tablets alone, of a store, also while a server uses it
+  coulee sheet ./splash --scene "Winter splash" --out splash.md
+        everything of a scene that is typed into an app
 
-Exit codes: 0 nothing is wrong, or nothing that --fail-on names; 1 something is; 2 it could not be checked.`;
+Exit codes: 0 nothing is wrong, or nothing that --fail-on names; 1 something is; 2 it could not be carried out.`;
+
+/** What every command takes that is about a project. */
+const ofProject = (command: Command): Command =>
+  command
+    .option('--store <dir>', 'the folder of a store')
+    .option('--project <name>', 'its name or its id in the store; may be left out where there is one')
+    .option('--target <set>', 'for which screens: all, phones, tablets …, or those of a target of a launch')
+    .option('--out <file>', 'where it is written to instead of standard output');
+
+function addCheck(program: Command, io: Io, end: (code: number) => void): void {
+  ofProject(program.command('check [folder]'))
+    .description('judge a project: every scene, every launch and all files, on all screens')
+    .option('--scene <name>', 'one scene alone, by its name or its id')
+    .addOption(
+      new Option('--as <format>', 'how it is written; as text when absent').choices(REVIEW_FORMAT_IDS),
+    )
+    .addOption(
+      new Option('--fail-on <outcome>', 'the least outcome that ends with 1')
+        .choices(['fail', 'warn'])
+        .default('warn'),
+    )
+    .addHelpText('after', EXAMPLES)
+    .action(async (folder: string | undefined, options: Omit<CheckAsked, 'folder'>) => {
+      end(await check({ ...options, folder }, io));
+    });
+}
+
+function addScene(program: Command, io: Io): void {
+  ofProject(program.command('sheet [folder]'))
+    .description('write everything of a scene that is typed into an app: lengths, colours, files, times, CSS')
+    .option('--scene <name>', 'the scene, by its name or its id')
+    .option(
+      '--case <case>',
+      'a case of your choice besides the usual screens, such as phone-360x800-3x.0.light',
+    )
+    .addOption(new Option('--as <format>', 'how it is written').choices(SHEET_FORMAT_IDS).default('md'))
+    .action((folder: string | undefined, options: Omit<SheetAsked, 'folder'>) => {
+      sheet({ ...options, folder }, io);
+    });
+  ofProject(program.command('page [folder]'))
+    .description('write a scene as a page of HTML and CSS that lays itself out on any screen')
+    .option('--scene <name>', 'the scene, by its name or its id')
+    .action((folder: string | undefined, options: Omit<Parameters<typeof page>[0], 'folder'>) =>
+      page({ ...options, folder }, io),
+    );
+  ofProject(program.command('screens [folder]'))
+    .description('list the screens of a project')
+    .addOption(new Option('--as <format>', 'how it is written; as text when absent').choices(['json']))
+    .action((folder: string | undefined, options: Omit<ScreensAsked, 'folder'>) => {
+      screens({ ...options, folder }, io);
+    });
+}
 
 /** @param end hears the exit code of a command */
 function programFor(io: Io, end: (code: number) => void): Command {
@@ -26,25 +84,8 @@ function programFor(io: Io, end: (code: number) => void): Command {
     .addHelpText('after', EXAMPLES)
     .exitOverride()
     .configureOutput({ writeOut: io.out, writeErr: io.err });
-
-  program
-    .command('check [folder]')
-    .description('judge a project: every scene, every launch and all files, on all screens')
-    .option('--store <dir>', 'the folder of a store')
-    .option('--project <name>', 'its name or its id in the store; may be left out where there is one')
-    .addOption(
-      new Option('--as <format>', 'how it is written; as text when absent').choices(REVIEW_FORMAT_IDS),
-    )
-    .option('--out <file>', 'where it is written to instead of standard output')
-    .addOption(
-      new Option('--fail-on <outcome>', 'the least outcome that ends with 1')
-        .choices(['fail', 'warn'])
-        .default('warn'),
-    )
-    .addHelpText('after', EXAMPLES)
-    .action(async (folder: string | undefined, options: Omit<CheckAsked, 'folder'>) => {
-      end(await check({ ...options, folder }, io));
-    });
+  addCheck(program, io, end);
+  addScene(program, io);
 
   program
     .command('export')

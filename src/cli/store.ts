@@ -65,6 +65,7 @@ export function openStored(store: string, name?: string): Opened {
     revision,
     screens: screensOf(documents.project),
     host,
+    bytes: { original: STORED.original, font: readOriginalNow },
     close: () => db.$client.close(),
   };
 }

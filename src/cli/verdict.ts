@@ -1,6 +1,7 @@
 import { openOn } from '@/core/findings/finding';
 import { OUTCOMES } from '@/core/measure/judge';
 import { OUTCOME_SHAPES } from '@/core/measure/words';
+import { columns } from './columns';
 import { sayWhat } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { foundCounts } from '@/core/review/counts';
@@ -32,17 +33,6 @@ function rowsOf({ scenes, launches, files }: Review): Row[] {
   ];
 }
 
-/** Columns of one width each, as wide as what stands in them. */
-function table(rows: readonly (readonly string[])[]): string[] {
-  const widths = rows[0]!.map((_, i) => Math.max(...rows.map((r) => r[i]!.length)));
-  return rows.map((r) =>
-    r
-      .map((cell, i) => (i === 0 || i === r.length - 1 ? cell.padEnd(widths[i]!) : cell.padStart(widths[i]!)))
-      .join('   ')
-      .trimEnd(),
-  );
-}
-
 function sayFinding(f: ReviewFinding): string[] {
   const sign = f.accepted === null ? OUTCOME_SHAPES[f.outcome] : '✓';
   const open = openOn(f);
@@ -66,7 +56,7 @@ export function verdictLines(review: Review): string[] {
   return [
     `${project.name}, revision ${revision}: ${countCases(cases)} on ${screens} screens`,
     '',
-    ...table([head, ...rowsOf(review).map((r) => [r.name, ...r.counts, r.found])]),
+    ...columns([head, ...rowsOf(review).map((r) => [r.name, ...r.counts, r.found])]),
     ...partsOf(review).flatMap(({ name, findings }) =>
       findings.length > 0 ? ['', name, ...findings.flatMap(sayFinding)] : [],
     ),

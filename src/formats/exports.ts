@@ -22,6 +22,3 @@ export const EXPORTS = [
 ] as const satisfies readonly ExportFormat[];
 
 export const EXPORT_IDS = ['page'] as const;
-export type ExportId = (typeof EXPORT_IDS)[number];
-
-export const exportFormat = (id: ExportId): ExportFormat => EXPORTS.find((f) => f.id === id)!;

@@ -48,3 +48,14 @@ export function removeScene({ project, scenes }: Documents, id: string): void {
   project.scenes = project.scenes.filter((s) => s !== id);
   if (project.accepted) project.accepted = project.accepted.filter((a) => a.scene !== id);
 }
+
+/** The documents with one scene alone, and the pictures that it shows; without launches, which go through several. */
+export function onlyScene({ project, scenes }: Documents, id: string): Documents {
+  const scene = scenes[id]!;
+  const shown = new Set(scene.layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])));
+  const { launches: _, ...rest } = project;
+  return {
+    project: { ...rest, scenes: [id], pictures: project.pictures.filter((p) => shown.has(p.id)) },
+    scenes: { [id]: scene },
+  };
+}

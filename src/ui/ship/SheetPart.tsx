@@ -30,9 +30,13 @@ function Opened({ sheet }: { sheet: Sheet }) {
           ))}
         </span>
       </header>
-      <p className="visually-hidden" role="status">
-        {copying.said}
-      </p>
+      <div role="status">
+        {copying.said && (
+          <span className="ship-said" key={copying.count}>
+            {copying.said}
+          </span>
+        )}
+      </div>
       {sheet.sections.map((section) => (
         <SheetSection key={section.id} {...{ section, sheet }} />
       ))}

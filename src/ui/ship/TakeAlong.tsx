@@ -29,7 +29,15 @@ function Line({ what, why, ways }: { what: string; why: string; ways: Way[] }) {
       </th>
       <td>
         {ways.map(({ word, title, take }) => (
-          <Button key={word} variant="quiet" size="sm" title={title} disabled={!take} onClick={take}>
+          <Button
+            key={word}
+            variant="quiet"
+            size="sm"
+            title={title}
+            aria-label={`${word}: ${title}`}
+            disabled={!take}
+            onClick={take}
+          >
             {word}
           </Button>
         ))}

@@ -44,6 +44,8 @@ interface Copying {
   taken: Taken;
   /** what was copied last, in words; it is announced */
   said: string;
+  /** how often something was copied, so that the same is said again */
+  count: number;
   /** @param keys the figures that are in it, by where they stand; all when absent */
   copy: (text: string, what: string, keys?: readonly string[]) => void;
   /** remembers all figures as taken along */
@@ -68,7 +70,7 @@ export function useCopyingOf(sheet: Sheet): Copying {
   const store = useWorkbenchStore();
   const { project, scene, target } = sheet;
   const [now, setNow] = useState({ of: '', taken: {} as Taken });
-  const [said, setSaid] = useState('');
+  const [{ said, count }, setSaid] = useState({ said: '', count: 0 });
   const of = `${project.id} ${scene.id} ${target.id}`;
   const taken = now.of === of ? now.taken : readTaken(project.id, scene.id, target.id);
   const keep = useCallback(
@@ -86,11 +88,11 @@ export function useCopyingOf(sheet: Sheet): Copying {
     copyText(text).then(
       () => {
         keep(keys);
-        setSaid(`${what} copied`);
+        setSaid((before) => ({ said: `${what} copied`, count: before.count + 1 }));
       },
       () =>
         store.setState({ message: `${what} could not be copied: the browser does not let this page copy.` }),
     );
   };
-  return { taken, said, copy, takeAll: () => keep() };
+  return { taken, said, count, copy, takeAll: () => keep() };
 }

@@ -1,0 +1,127 @@
+import { expect, type Page } from '@playwright/test';
+import { readFile } from 'node:fs/promises';
+import { Sheet } from '../src/formats/sheet/schema';
+import { seriousFindings, tabTo } from './fixtures';
+import { test } from './test';
+
+const SHIP = '/projects/larkmoor-ferries/winter-splash?lens=ship';
+
+test.use({ permissions: ['clipboard-read', 'clipboard-write'] });
+
+/** What is on the clipboard, as a field of another program would take it. */
+async function pasted(page: Page): Promise<string> {
+  const field = await page.evaluateHandle(() =>
+    document.body.appendChild(document.createElement('textarea')),
+  );
+  await field.focus();
+  await page.keyboard.press('Control+v');
+  const text = await field.inputValue();
+  await field.evaluate((e) => e.remove());
+  return text;
+}
+
+const section = (page: Page, name: string) => page.getByRole('region', { name, exact: true });
+
+/** A file that a button hands out. */
+async function taken(page: Page, button: RegExp): Promise<{ name: string; text: string }> {
+  const download = page.waitForEvent('download', { timeout: 60_000 });
+  await page.getByRole('button', { name: button }).click();
+  const file = await download;
+  return { name: file.suggestedFilename(), text: await readFile(await file.path(), 'utf8') };
+}
+
+test('everything on the sheet is copied by keyboard, and is what the sheet says', async ({ page }) => {
+  await page.goto(SHIP);
+  const emblem = section(page, 'Emblem');
+  await expect(emblem).toBeVisible({ timeout: 60_000 });
+  const sheet = Sheet.parse(JSON.parse((await taken(page, /^JSON: The sheet/)).text));
+  const said = sheet.sections.find((s) => s.name === 'Emblem')!;
+  const width = said.rows.find((r) => r.id === 'width')!;
+  const first = width.at[0] as { lu: number; px: number };
+  const tenth = (value: number) => String(Math.round(value * 10) / 10);
+
+  const copies: [RegExp, string][] = [
+    [/^copy Emblem, width, smallest screen, lu/, tenth(first.lu)],
+    [/^copy Emblem, width, smallest screen, px/, tenth(first.px)],
+    [/^copy Emblem, its rule/, said.sentence!],
+    [/^copy width, as ruled: 38/, width.ruled],
+  ];
+  for (const [name, text] of copies) {
+    await emblem.getByRole('button', { name }).focus();
+    await page.keyboard.press('Enter');
+    await expect(page.locator('.ship-said')).toContainText('copied');
+    expect(await pasted(page)).toBe(text);
+  }
+  await emblem.getByText('as CSS').focus();
+  await page.keyboard.press('Enter');
+  await emblem.getByRole('button', { name: 'copy CSS of Emblem' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.ship-said')).toContainText('CSS of Emblem copied');
+  expect(await pasted(page)).toBe(said.css);
+
+  // The whole of it is the file that is taken along.
+  const markdown = await taken(page, /^Markdown: The sheet/);
+  expect(markdown.name).toBe('winter-splash-sheet.md');
+  await tabTo(page, page.getByRole('button', { name: 'copy the whole sheet' }));
+  await page.keyboard.press('Enter');
+  await expect(page.locator('.ship-said')).toContainText('the whole sheet copied');
+  expect(await pasted(page)).toBe(markdown.text);
+  expect(await seriousFindings(page)).toEqual([]);
+});
+
+test('a figure that has changed since it was taken is marked with what it was', async ({ page }) => {
+  await page.goto(SHIP);
+  await expect(section(page, 'Emblem')).toBeVisible({ timeout: 60_000 });
+  await page.getByRole('button', { name: 'copy the whole sheet' }).click();
+  await expect(page.locator('.ship-said')).toContainText('copied');
+  await expect(page.locator('.was')).toHaveCount(0);
+  // For other screens it is another sheet, of which nothing was taken.
+  await page.getByLabel('For which screens').selectOption('tablets');
+  await expect(page).toHaveURL(/target=tablets/);
+  await expect(page.locator('.was')).toHaveCount(0);
+  await page.getByLabel('For which screens').selectOption('all');
+
+  await page.getByRole('group', { name: 'Lens' }).getByRole('button', { name: 'screens' }).click();
+  await page
+    .getByRole('button', { name: /^38 % of the safe area’s width/ })
+    .first()
+    .click();
+  const size = page.getByRole('dialog').getByRole('textbox').first();
+  await size.fill('30');
+  await size.press('Enter');
+  await page.keyboard.press('Escape');
+  await page.getByRole('group', { name: 'Lens' }).getByRole('button', { name: 'ship' }).click();
+  const emblem = section(page, 'Emblem');
+  await expect(
+    emblem.locator('.was').filter({ hasText: 'was 38 % of the safe area’s width' }).first(),
+  ).toBeVisible();
+  await emblem.getByRole('button', { name: 'copy Emblem', exact: true }).click();
+  await expect(emblem.locator('.was')).toHaveCount(0);
+  await page.keyboard.press('Control+z');
+  await expect(emblem.locator('.was').first()).toBeVisible();
+});
+
+test('the verdict names what is wrong, and all of it is taken along in each form', async ({ page }) => {
+  await page.goto(SHIP);
+  await expect(page.getByRole('heading', { name: /Not yet: \d+ findings fail/ })).toBeVisible({
+    timeout: 60_000,
+  });
+  const sarif = await taken(page, /^SARIF: /);
+  expect(sarif.name).toBe('larkmoor-ferries-review.sarif');
+  const { runs } = JSON.parse(sarif.text) as {
+    runs: { results: { level: string; suppressions?: unknown }[] }[];
+  };
+  const failing = runs[0]!.results.filter((r) => r.level === 'error' && !r.suppressions).length;
+  await expect(page.getByRole('heading', { name: `Not yet: ${failing} findings fail` })).toBeVisible();
+  expect((await taken(page, /^JUnit: /)).text).toContain('<testsuites name="Larkmoor Ferries"');
+  expect((await taken(page, /^design tokens: /)).text).toContain('deep water');
+  const scene = await taken(page, /^HTML \+ CSS: /);
+  expect(scene.name).toBe('winter-splash.html');
+  expect(scene.text).toContain('class="emblem"');
+  // It opens by itself, and loads nothing.
+  const asked: string[] = [];
+  page.on('request', (r) => asked.push(r.url()));
+  await page.setContent(scene.text);
+  await expect(page.locator('.emblem')).toBeVisible();
+  expect(asked.filter((url) => !url.startsWith('data:'))).toEqual([]);
+});

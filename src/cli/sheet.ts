@@ -1,0 +1,53 @@
+import { findCase } from '@/core/screens/cases';
+import { fontsFor } from '@/server/fonts/fonts';
+import { makePage } from '@/server/exports/page';
+import { fileLabels } from '@/formats/sheet/file-labels';
+import { SHEET_FORMATS, type SHEET_FORMAT_IDS } from '@/formats/sheet/all';
+import { buildSheet } from '@/formats/sheet/build';
+import { open, sceneOf, targetOf, type ProjectAsked } from './asked';
+import { write, type Io } from './check';
+import { Refusal } from './opened';
+
+export interface SheetAsked extends ProjectAsked {
+  as: (typeof SHEET_FORMAT_IDS)[number];
+  /** a case of one's choice, besides the usual ones */
+  case?: string;
+  out?: string;
+}
+
+/** Writes the build sheet of a scene. */
+export function sheet(asked: SheetAsked, io: Io): void {
+  const opened = open(asked);
+  try {
+    const { documents, revision, screens } = opened;
+    const chosen = asked.case === undefined ? null : findCase(asked.case, screens);
+    if (asked.case !== undefined && !chosen)
+      throw new Refusal(`There is no case “${asked.case}”. One is such as ${screens[0]!.id}.0.light.`);
+    const labels = fileLabels(documents.project.pictures);
+    const made = buildSheet({
+      documents,
+      revision,
+      sceneId: sceneOf(opened, asked.scene).id,
+      target: targetOf(opened, asked.target),
+      chosen,
+      fonts: fontsFor(documents, opened.bytes.font),
+      address: (hash) => labels.get(hash)!,
+    });
+    write(SHEET_FORMATS.find((f) => f.id === asked.as)!.write(made), asked, io);
+  } finally {
+    opened.close();
+  }
+}
+
+/** Writes a scene as a page that lays itself out on any screen. */
+export async function page(asked: ProjectAsked & { out?: string }, io: Io): Promise<void> {
+  const opened = open(asked);
+  try {
+    const { screens } = targetOf(opened, asked.target);
+    const sceneId = sceneOf(opened, asked.scene).id;
+    const { bytes } = await makePage({ documents: opened.documents, sceneId, screens }, opened.bytes);
+    write(bytes, asked, io);
+  } finally {
+    opened.close();
+  }
+}
