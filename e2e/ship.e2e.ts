@@ -125,3 +125,30 @@ test('the verdict names what is wrong, and all of it is taken along in each form
   await expect(page.locator('.emblem')).toBeVisible();
   expect(asked.filter((url) => !url.startsWith('data:'))).toEqual([]);
 });
+
+test('all files are taken along under names of one’s own, and a name that is there twice is refused', async ({
+  page,
+}) => {
+  await page.goto(SHIP);
+  const files = page.getByRole('region', { name: 'Files' });
+  await expect(files.getByRole('rowheader', { name: 'emblem@4x.png', exact: true })).toBeVisible({
+    timeout: 60_000,
+  });
+  const count = Number(/(\d+) files/.exec(await files.innerText())![1]);
+  await expect(files.getByRole('row')).toHaveCount(count);
+  const pattern = files.getByLabel('Names');
+  await pattern.fill('{name}');
+  await expect(files.getByRole('alert')).toContainText('Two files would be called');
+  await expect(files.getByRole('button', { name: 'ZIP' })).toBeDisabled();
+  await pattern.fill('{density}x/{name}[-{cut}][-{appearance}]');
+  await expect(files.getByRole('rowheader', { name: '4x/' })).toBeVisible();
+  const download = page.waitForEvent('download');
+  await files.getByRole('button', { name: 'ZIP' }).focus();
+  await page.keyboard.press('Enter');
+  const zip = await readFile(await (await download).path(), 'latin1');
+  expect([...zip.matchAll(/PK\x01\x02/g)]).toHaveLength(count);
+  expect(zip).toContain('4x/emblem.png');
+  const svg = await taken(page, /^SVG: /);
+  expect(svg.name).toMatch(/^winter-splash-.+\.svg$/);
+  expect(svg.text).toMatch(/^<svg [^>]*viewBox/);
+});

@@ -178,7 +178,7 @@ describe('what the lens shows for the build', () => {
   it('runs as it stands there', () => {
     const { exported: first, check } = buildLines({ id: 'larkmoor-ferries', name: 'ferries' }, 'all');
     expect(first).toBe(
-      'npm exec --offline -- coulee export --store ./store --project larkmoor-ferries --out ferries',
+      'npm exec --offline -- coulee export \\\n  --store ./store \\\n  --project larkmoor-ferries \\\n  --out ferries',
     );
     const line = check
       .replace('npm exec --offline --', `'${process.execPath}'`)
@@ -249,6 +249,21 @@ describe('coulee sheet, page and screens', () => {
     expect(html).toMatch(/srcset="data:image\/[a-z+]+;base64,/);
     expect([...html.matchAll(/(?:src|srcset|href)="(?!data:)/g)]).toEqual([]);
     expect(html).not.toContain('<script');
+  });
+
+  it('put the files into a ZIP, or say why they cannot', async () => {
+    const zip = path.join(folder, 'files.zip');
+    const ofFolder = await coulee('files', exported, '--out', zip);
+    expect(ofFolder).toMatchObject({ code: 0, err: '' });
+    const bytes = readFileSync(zip);
+    expect(bytes.toString('latin1')).toContain('emblem@4x.png');
+    expect((await coulee('files', ...stored(), '--out', zip)).code).toBe(0);
+    expect(readFileSync(zip).equals(bytes)).toBe(true);
+    expect((await coulee('files', exported)).err).toContain('Say where the ZIP is written to: --out FILE.');
+    expect((await coulee('files', exported, '--pattern', '{x}', '--out', zip)).err).toContain(
+      'There is no {x}.',
+    );
+    expect(readdirSync(folder).filter((f) => f.endsWith('.part'))).toEqual([]);
   });
 
   it('list the screens', async () => {

@@ -1,11 +1,14 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { Readable } from 'node:stream';
 import { previewWithin } from '@/core/pictures/previews';
 import { MOST_READ_PIXELS } from '@/core/pixels/file';
 import { MOST_LOOKED_AT } from '@/core/pixels/statistics';
 import type { Documents } from '@/core/project/documents';
 import { FILE_FOLDERS, HEADER_FILE, readFolder } from '@/formats/folder';
+import type { FileFacts } from '@/formats/files/names';
 import { hashOf } from '@/server/blobs';
+import { sniff } from '@/server/pictures/sniff';
 import { screensOf } from '@/server/catalogue';
 import { pyramid } from '@/server/drawing/examine';
 import type { FileBytes, ToRead } from '@/server/drawing/read';
@@ -72,6 +75,16 @@ function checkAll(documents: Documents, picture: (hash: string) => Buffer, font:
   for (const { hash } of documents.project.fonts ?? []) font(hash);
 }
 
+/** Of which type and how large the files are: what they are is in their first bytes. */
+async function factsOf(documents: Documents, original: FileBytes['original']): Promise<FileFacts> {
+  const facts: FileFacts = {};
+  for (const hash of filesBy(documents).keys()) {
+    const bytes = await original(hash);
+    facts[hash] = { type: (await sniff(bytes)) ?? 'bin', bytes: bytes.length };
+  }
+  return facts;
+}
+
 /** Whether a folder is one that `coulee export` has written. */
 export const isProjectFolder = (folder: string): boolean => textOf(path.join(folder, HEADER_FILE)) !== null;
 
@@ -95,7 +108,12 @@ export function openFolder(place: string): Opened {
     revision,
     screens: screensOf(documents.project),
     host: fileHost(documents, { bytes, font }),
-    bytes: { original: bytes.original, font },
+    bytes: {
+      original: bytes.original,
+      open: async (hash) => Readable.from([await bytes.original(hash)]),
+      font,
+    },
+    facts: () => factsOf(documents, bytes.original),
     close: () => {},
   };
 }

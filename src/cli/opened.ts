@@ -1,11 +1,15 @@
+import type { FileFacts } from '@/formats/files/names';
 import type { Host } from '@/render/host';
 import type { ToReview } from '@/render/review';
+import type { Bytes } from '@/server/exports/page';
 
 /** A project that the command line has found, and where what a review needs is taken from. */
 export interface Opened extends ToReview {
   host: Host;
   /** the bytes of files and of imported fonts, by their hash */
-  bytes: { original: (hash: string) => Promise<Buffer>; font: (hash: string) => Buffer };
+  bytes: Bytes;
+  /** of which type and how large its files are, by their hash */
+  facts: () => Promise<FileFacts>;
   /** lets go of what was opened */
   close: () => void;
 }

@@ -6,7 +6,9 @@ import { PRODUCT_VERSION } from '@/core/review/version';
 import { z } from 'zod';
 import { check, type CheckAsked, type Io } from './check';
 import { runConformance } from './conformance/run';
+import { DEFAULT_PATTERN } from '@/formats/files/names';
 import { exportProject } from './export';
+import { files, type FilesAsked } from './files';
 import { screens, type ScreensAsked } from './screens';
 import { page, sheet, type SheetAsked } from './sheet';
 import { SHEET_FORMAT_IDS } from '@/formats/sheet/all';
@@ -65,6 +67,16 @@ function addScene(program: Command, io: Io): void {
     .option('--scene <name>', 'the scene, by its name or its id')
     .action((folder: string | undefined, options: Omit<Parameters<typeof page>[0], 'folder'>) =>
       page({ ...options, folder }, io),
+    );
+  ofProject(program.command('files [folder]'))
+    .description('put all files of the pictures that scenes show into a ZIP, named by a pattern')
+    .option(
+      '--pattern <pattern>',
+      'of names: {name} {density} {appearance} {cut} {width} {height}, / for folders, [ ] around what goes without saying',
+      DEFAULT_PATTERN,
+    )
+    .action((folder: string | undefined, options: Omit<FilesAsked, 'folder'>) =>
+      files({ ...options, folder }, io),
     );
   ofProject(program.command('screens [folder]'))
     .description('list the screens of a project')

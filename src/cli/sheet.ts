@@ -1,5 +1,6 @@
 import { findCase } from '@/core/screens/cases';
 import { fontsFor } from '@/server/fonts/fonts';
+import { wholeOf } from '@/server/exports/made';
 import { makePage } from '@/server/exports/page';
 import { fileLabels } from '@/formats/sheet/file-labels';
 import { SHEET_FORMATS, type SHEET_FORMAT_IDS } from '@/formats/sheet/all';
@@ -45,8 +46,8 @@ export async function page(asked: ProjectAsked & { out?: string }, io: Io): Prom
   try {
     const { screens } = targetOf(opened, asked.target);
     const sceneId = sceneOf(opened, asked.scene).id;
-    const { bytes } = await makePage({ documents: opened.documents, sceneId, screens }, opened.bytes);
-    write(bytes, asked, io);
+    const made = await makePage({ documents: opened.documents, sceneId, screens }, opened.bytes);
+    write(await wholeOf(made), asked, io);
   } finally {
     opened.close();
   }

@@ -4,13 +4,14 @@ import { eq } from 'drizzle-orm';
 import type { Ink } from '@/core/pixels/ink';
 import { Statistics } from '@/core/pixels/statistics';
 import { inkFiles } from '@/core/files/check';
-import { readOriginalNow } from '@/server/blobs';
+import { openOriginal, readOriginalNow } from '@/server/blobs';
 import { screensOf } from '@/server/catalogue';
 import { openToRead, type Db } from '@/server/db/client';
 import { blobs } from '@/server/db/schema';
 import { databaseIn } from '@/server/db/there';
 import { STORED } from '@/server/drawing/read';
 import { fileHost } from '@/server/file-host';
+import { fileFacts } from '@/server/services/pictures';
 import { listProjects, loadProject } from '@/server/services/projects';
 import { Refusal, type Opened } from './opened';
 
@@ -65,7 +66,8 @@ export function openStored(store: string, name?: string): Opened {
     revision,
     screens: screensOf(documents.project),
     host,
-    bytes: { original: STORED.original, font: readOriginalNow },
+    bytes: { original: STORED.original, open: openOriginal, font: readOriginalNow },
+    facts: () => Promise.resolve(fileFacts(documents, db)),
     close: () => db.$client.close(),
   };
 }

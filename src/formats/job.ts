@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { STARTS } from '@/core/launch/timeline';
 import { REVIEW_FORMAT_IDS } from './all';
-import { EXPORT_IDS } from './exports';
+import { DEFAULT_PATTERN } from './files/names';
 
 /** What a server is asked to make that takes longer than a request may. */
 export const JobAsked = z.discriminatedUnion('kind', [
@@ -25,15 +25,19 @@ export const JobAsked = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('export'),
     options: z.object({
-      as: z.enum(EXPORT_IDS),
+      as: z.enum(['page', 'files']),
       /** of what is made of a scene */
       scene: z.string().min(1).max(64).optional(),
       /** for which screens, as `screenTargets` calls them */
       target: z.string().min(1).max(200).default('all'),
+      /** by which files are named */
+      pattern: z.string().max(200).default(DEFAULT_PATTERN),
     }),
   }),
 ]);
 export type JobAsked = z.infer<typeof JobAsked>;
+/** The same as it is sent: what is left out is as usual. */
+export type JobWanted = z.input<typeof JobAsked>;
 
 export const JOB_STATES = ['waiting', 'running', 'done', 'failed', 'called-off'] as const;
 

@@ -108,3 +108,13 @@ export interface Drawing {
   size: Size;
   commands: Command[];
 }
+
+/** The files that commands draw, each once. */
+export const hashesIn = (commands: readonly Command[]): string[] => [
+  ...new Set(
+    commands.flatMap((c) => {
+      if (c.kind === 'group') return hashesIn(c.commands);
+      return c.kind === 'image' || c.kind === 'pattern' ? [c.hash] : [];
+    }),
+  ),
+];

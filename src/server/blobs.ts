@@ -1,7 +1,9 @@
 import { createHash } from 'node:crypto';
-import { existsSync, readFileSync } from 'node:fs';
+import { createWriteStream, existsSync, readFileSync } from 'node:fs';
 import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
+import type { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import { checkStoreThere } from './db/there';
 import { Problem } from './problem';
 import { storeFolder } from './settings';
@@ -92,15 +94,58 @@ export const readOriginal = (hash: string): Promise<Buffer> => readKept(original
 /** For what cannot wait, such as a transaction. */
 export const readOriginalNow = (hash: string): Buffer => readFileSync(originalFile(hash));
 
-/** Keeps what a job has made, for a while. */
-export const storeResult = (hash: string, bytes: Buffer) => writeWhole(resultFile(hash), bytes);
+/** A file of the store, to be read bit by bit. @throws Problem 410 when it is missing while the store itself is there */
+export async function openOriginal(hash: string): Promise<Readable> {
+  try {
+    return (await open(originalFile(hash))).createReadStream();
+  } catch (error) {
+    const missing = (error as NodeJS.ErrnoException).code === 'ENOENT' && existsSync(storeFolder());
+    throw missing ? lost(hash) : error;
+  }
+}
 
-/** What a job has made; `null` once it has gone. */
-export const readResult = (hash: string): Promise<Buffer | null> =>
-  readFile(resultFile(hash)).catch((error: NodeJS.ErrnoException) => {
-    if (error.code === 'ENOENT') return null;
+/**
+ * Keeps what a job makes, for a while, as it comes: it never lies in memory whole, and half of it is never left behind.
+ * @param signal ends it
+ */
+export async function keepResult(
+  made: Readable,
+  signal?: AbortSignal,
+): Promise<{ hash: string; bytes: number }> {
+  checkStoreThere();
+  const folder = path.join(storeFolder(), 'results');
+  await mkdir(folder, { recursive: true });
+  const temporary = path.join(folder, `${process.pid}.${Math.random().toString(36).slice(2)}.part`);
+  const digest = createHash('sha256');
+  let bytes = 0;
+  const counted = async function* (chunks: AsyncIterable<Buffer>) {
+    for await (const chunk of chunks) {
+      digest.update(chunk);
+      bytes += chunk.length;
+      yield chunk;
+    }
+  };
+  try {
+    await pipeline(made, counted, createWriteStream(temporary, { flags: 'wx', flush: true }), { signal });
+    const hash = digest.digest('hex');
+    await mkdir(path.dirname(resultFile(hash)), { recursive: true });
+    await rename(temporary, resultFile(hash));
+    return { hash, bytes };
+  } catch (error) {
+    await rm(temporary, { force: true });
     throw error;
-  });
+  }
+}
+
+/** What a job has made, to be read bit by bit; `null` once it has gone. */
+export async function openResult(hash: string): Promise<Readable | null> {
+  try {
+    return (await open(resultFile(hash))).createReadStream();
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+    throw error;
+  }
+}
 
 export const removeResult = (hash: string): Promise<void> => rm(resultFile(hash), { force: true });
 

@@ -75,6 +75,13 @@ export function filesOfScene({ layers }: Scene, pictures: readonly Picture[]): s
   return filesOf(pictures.filter((p) => used.has(p.id)));
 }
 
+/** The pictures that any scene shows, in the order of the project’s list. */
+export function shownPictures(documents: Documents): Picture[] {
+  const layers = scenesInOrder(documents).flatMap((s) => s.layers);
+  const shown = new Set(layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])));
+  return documents.project.pictures.filter((p) => shown.has(p.id));
+}
+
 /** The hashes of all files of pictures, each once. */
 export const filesOf = (pictures: readonly Picture[]): string[] => [
   ...new Set(pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash)))),

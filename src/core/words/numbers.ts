@@ -38,3 +38,6 @@ export const sayContrast = (ratio: number) => `${tenth.format(Math.floor(ratio *
 export const sayMs = (ms: number) => (ms >= 1000 ? `${sayRatio(ms / 1000)} s` : `${sayNumber(ms)} ms`);
 export const saySize = (size: { width: number; height: number }) =>
   `${sayNumber(size.width)} × ${sayNumber(size.height)}`;
+/** “412 kB”, “4.1 MB” */
+export const sayFileSize = (bytes: number) =>
+  bytes < 999_500 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${sayNumber(bytes / 1e6)} MB`;

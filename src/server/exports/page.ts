@@ -1,34 +1,22 @@
+import type { Readable } from 'node:stream';
 import { filesOfScene, sceneWith, type Documents } from '@/core/project/documents';
 import type { Screen } from '@/core/screens/screen';
 import { surveyInput } from '@/core/survey/survey';
 import { brokenTexts } from '@/formats/css/broken';
 import { scenePage } from '@/formats/css/page';
 import { fileStem } from '@/formats/file-name';
-import { dataAddress } from '../data-address';
+import { dataAddresses } from '../data-address';
 import { pageFaces } from '../fonts/faces';
 import { fontsFor } from '../fonts/fonts';
-import { MEDIA_TYPES, sniff } from '../pictures/sniff';
-import { notFound, Problem } from '../problem';
+import { notFound } from '../problem';
 import type { Made } from './made';
 
 /** Where the bytes of files and fonts are taken from. */
 export interface Bytes {
   original: (hash: string) => Promise<Buffer>;
+  /** the same, to be read bit by bit */
+  open: (hash: string) => Promise<Readable>;
   font: (hash: string) => Buffer;
-}
-
-/** Addresses that hold the files of a scene themselves, by their hash. */
-async function addresses(documents: Documents, sceneId: string, from: Bytes): Promise<Map<string, string>> {
-  const scene = sceneWith(documents, sceneId)!;
-  const found = new Map<string, string>();
-  for (const hash of filesOfScene(scene, documents.project.pictures)) {
-    const bytes = await from.original(hash);
-    const type = await sniff(bytes);
-    if (!type)
-      throw new Problem(422, `The file ${hash.slice(0, 12)}… is no picture any more. Import it again.`);
-    found.set(hash, dataAddress(bytes, MEDIA_TYPES[type]));
-  }
-  return found;
 }
 
 /**
@@ -42,7 +30,7 @@ export async function makePage(
   const scene = sceneWith(documents, sceneId);
   if (!scene) throw notFound('This scene');
   const { pictures, named } = documents.project;
-  const files = await addresses(documents, sceneId, from);
+  const files = await dataAddresses(filesOfScene(scene, pictures), from.original);
   const input = surveyInput(documents, scene, { fonts: fontsFor(documents, from.font), pixels: null });
   const broken = brokenTexts(input, screens);
   const { html } = scenePage({
@@ -56,7 +44,7 @@ export async function makePage(
     breaks: (id) => broken.has(id),
   });
   return {
-    bytes: Buffer.from(html),
+    content: Buffer.from(html),
     name: `${fileStem(scene.name)}.html`,
     mediaType: 'text/html; charset=utf-8',
   };

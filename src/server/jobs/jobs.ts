@@ -2,7 +2,7 @@ import { setImmediate } from 'node:timers/promises';
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import PQueue, { type QueueAddOptions } from 'p-queue';
 import { JobAsked, type Job } from '@/formats/job';
-import { hashOf, readResult, removeResult, storeResult } from '../blobs';
+import { keepResult, openResult, removeResult } from '../blobs';
 import { getDb, writing } from '../db/client';
 import { jobs } from '../db/schema';
 import type { TaskProgress } from '../drawing/progress';
@@ -10,6 +10,8 @@ import { FairQueue } from '../drawing/queue';
 import { log } from '../log';
 import { notFound, Problem } from '../problem';
 import { DAY_MS, loadProject } from '../services/projects';
+import { readableOf } from '../exports/made';
+import { storeFault } from '../store-faults';
 import { make } from './kinds';
 
 type Row = typeof jobs.$inferSelect;
@@ -83,7 +85,8 @@ function setState(id: string, state: Row['state'], ended?: Ended): void {
 
 /** What went wrong, as the caller may hear it. */
 function problemOf(error: unknown): NonNullable<Ended['problem']> {
-  if (error instanceof Problem) return { status: error.status, title: error.message };
+  const known = error instanceof Problem ? error : storeFault(error);
+  if (known) return { status: known.status, title: known.message };
   log.error(error);
   return { status: 500, title: 'Something went wrong on the server; nothing was changed.' };
 }
@@ -102,15 +105,11 @@ async function run({ id, projectId, asked }: Row, live: Live): Promise<void> {
       live.progress = progress;
       tell(id);
     };
-    const { bytes, name, mediaType } = await make(JobAsked.parse(JSON.parse(asked)), {
-      project: projectId,
-      signal,
-      onProgress,
-    });
-    const hash = hashOf(bytes);
-    await storeResult(hash, bytes);
+    const made = await make(JobAsked.parse(JSON.parse(asked)), { project: projectId, signal, onProgress });
+    const { hash, bytes } = await keepResult(readableOf(made), signal);
+    const { name, mediaType } = made;
     // What was called off in the last moment stays so.
-    if (!signal.aborted) setState(id, 'done', { result: { hash, name, bytes: bytes.length, mediaType } });
+    if (!signal.aborted) setState(id, 'done', { result: { hash, name, bytes, mediaType } });
   } catch (error) {
     if (!signal.aborted) setState(id, 'failed', { problem: problemOf(error) });
   } finally {
@@ -171,15 +170,17 @@ export function callOff(projectId: string, id: string): Job {
   return jobOf(projectId, id);
 }
 
-/** What a job has made. @throws Problem 404 when there is none, 410 when it was kept long enough */
-export async function resultOf(projectId: string, id: string) {
+/** What a job has made, and the way to read it bit by bit. @throws Problem 404 when there is none, 410 when it was kept long enough */
+export function resultOf(projectId: string, id: string) {
   const { outcome } = rowOf(projectId, id);
   const { result } = outcome ? (JSON.parse(outcome) as Ended) : {};
   if (!result) throw notFound('The result of this job');
-  const bytes = await readResult(result.hash);
-  if (!bytes)
+  const open = async () => {
+    const content = await openResult(result.hash);
+    if (content) return content;
     throw new Problem(410, 'The result of this job has gone: it is kept for a day. Ask for it again.');
-  return { ...result, bytes };
+  };
+  return { ...result, open };
 }
 
 /** Calls whenever a job goes on or ends. @returns a function that ends it */

@@ -5,14 +5,15 @@ import { fileStem } from '@/formats/file-name';
 import type { JobAsked } from '@/formats/job';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
-import { makePage } from '../exports/page';
+import { makeFiles } from '../exports/files';
+import { makePage, type Bytes } from '../exports/page';
 import type { Made } from '../exports/made';
-import { readOriginal, readOriginalNow } from '../blobs';
+import { openOriginal, readOriginal, readOriginalNow } from '../blobs';
 import { screensOf } from '../catalogue';
 import { screenTargets } from '@/formats/sheet/targets';
 import { notFound, Problem } from '../problem';
 import { filmFile } from '../services/film';
-import { statistics } from '../services/pictures';
+import { fileFacts, statistics } from '../services/pictures';
 import { loadProject } from '../services/projects';
 
 /** Where the ink of the files of a project lies, as the store knows it or now works it out; lost files are left out. */
@@ -35,8 +36,8 @@ async function film({ launch, case: caseId, as, ...how }: Options<'film'>, by: F
   const bytes = await filmFile({ projectId, launchId: launch, caseId, ...how, ...terms }, as);
   const name = `launch-${caseId}-${how.start}`;
   return as === 'png'
-    ? { bytes, name: `${name}.zip`, mediaType: 'application/zip' }
-    : { bytes, name: `${name}.webp`, mediaType: 'image/webp' };
+    ? { content: bytes, name: `${name}.zip`, mediaType: 'application/zip' }
+    : { content: bytes, name: `${name}.webp`, mediaType: 'image/webp' };
 }
 
 async function review({ as }: Options<'review'>, by: For): Promise<Made> {
@@ -55,12 +56,14 @@ async function review({ as }: Options<'review'>, by: For): Promise<Made> {
   );
   const { write, extension, mediaType } = reviewFormat(as);
   const name = `${fileStem(documents.project.name)}-review${extension}`;
-  return { bytes: Buffer.from(write(found)), name, mediaType };
+  return { content: Buffer.from(write(found)), name, mediaType };
 }
 
+const STORED_BYTES: Bytes = { original: readOriginal, open: openOriginal, font: readOriginalNow };
+
 /** @throws Problem 404 for a scene or a target that is not there */
-function exported({ as, scene, target }: Options<'export'>, { project: id }: For): Promise<Made> {
-  const { documents } = loadProject(id);
+async function exported({ as, scene, target, pattern }: Options<'export'>, by: For): Promise<Made> {
+  const { documents } = loadProject(by.project);
   const { project } = documents;
   const found = screenTargets(project, screensOf(project)).find((t) => t.id === target);
   if (!found) throw notFound('This set of screens');
@@ -68,8 +71,10 @@ function exported({ as, scene, target }: Options<'export'>, { project: id }: For
     case 'page':
       return makePage(
         { documents, sceneId: scene ?? project.scenes[0] ?? '', screens: found.screens },
-        { original: readOriginal, font: readOriginalNow },
+        STORED_BYTES,
       );
+    case 'files':
+      return makeFiles({ documents, pattern, facts: fileFacts(documents) }, STORED_BYTES, by.onProgress);
   }
 }
 

@@ -4,7 +4,11 @@ import { sceneWith } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
+import { hashesIn } from '@/render/drawing';
 import { drawingOf } from '@/render/painter';
+import { svgOf } from '@/render/svg';
+import { readOriginal } from '../blobs';
+import { dataAddresses } from '../data-address';
 import { screensOf } from '../catalogue';
 import { costOf, refuseTooLarge } from '../drawing/cost';
 import { drawn } from '../drawing/drawn';
@@ -43,8 +47,8 @@ function tried(scene: Scene, { layer: id, fit, repeat }: Trial): Scene {
   return { ...scene, layers };
 }
 
-/** One case as PNG. @throws Problem 404 for an unknown project, scene or case, 422 for a size out of range, or for more than is drawn in one go */
-export async function casePng(asked: CasePicture): Promise<Buffer> {
+/** @throws Problem 404 for an unknown project, scene or case, 422 for a size out of range, or for more than is drawn in one go */
+function drawingOfCase(asked: CasePicture) {
   const { documents } = loadProject(asked.projectId);
   const scene = sceneWith(documents, asked.sceneId);
   if (!scene) throw notFound('This scene');
@@ -52,14 +56,28 @@ export async function casePng(asked: CasePicture): Promise<Buffer> {
   if (!found) throw notFound('This case');
   const fonts = fontsFor(documents);
   const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene, { fonts });
-  const drawing = drawingOf(surveyCase(input, found), {
+  const result = surveyCase(input, found);
+  const drawing = drawingOf(result, {
     scale: asked.scale ?? found.screen.density,
     glass: asked.glass,
     fonts,
   });
   refuseTooLarge(drawing, LARGEST_SIDE_PX);
+  return { drawing, size: result.regions.screen };
+}
+
+/** One case as PNG. @throws Problem as `drawingOfCase` does */
+export async function casePng(asked: CasePicture): Promise<Buffer> {
+  const { drawing } = drawingOfCase(asked);
   return drawn(
     { kind: 'paint', input: drawing, cost: costOf(drawing), name: 'This case' },
     { project: asked.projectId, signal: asked.signal },
   );
+}
+
+/** One case as SVG, with its files in it. @throws Problem as `drawingOfCase` does, 410 for a file that is lost */
+export async function caseSvg(asked: CasePicture): Promise<string> {
+  const { drawing, size } = drawingOfCase(asked);
+  const files = await dataAddresses(hashesIn(drawing.commands), readOriginal);
+  return svgOf(drawing, size, (hash) => files.get(hash)!);
 }

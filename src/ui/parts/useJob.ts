@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { isOver, Job, type JobAsked } from '@/formats/job';
+import { isOver, Job, type JobWanted } from '@/formats/job';
 import { messageOf, request } from '../api';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { downloadFrom } from './download';
@@ -34,7 +34,7 @@ export function useJob() {
   }, [address]);
   useEffect(() => end, [end]);
   /** @param what it is called in a message, such as “The film” */
-  const begin = async (what: string, asked: JobAsked) => {
+  const begin = async (what: string, asked: JobWanted) => {
     try {
       let now = Job.parse(await request('POST', address, asked));
       running.current = now.id;

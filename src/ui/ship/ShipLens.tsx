@@ -1,6 +1,7 @@
 'use client';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { scenesInOrder } from '@/core/project/documents';
+import { FilesPart } from './FilesPart';
 import { ForBuild } from './ForBuild';
 import { NotChecked } from './NotChecked';
 import { SheetPart } from './SheetPart';
@@ -12,6 +13,7 @@ import { Verdict } from './Verdict';
 const PARTS = [
   { id: 'verdict', label: 'Verdict' },
   { id: 'sheet', label: 'Sheet' },
+  { id: 'files', label: 'Files' },
   { id: 'take-along', label: 'Take along' },
   { id: 'for-build', label: 'For the build' },
   { id: 'not-checked', label: 'Not checked' },
@@ -81,6 +83,7 @@ export function ShipLens() {
       <main className="ship-page" id="main">
         <Verdict {...judged} />
         <SheetPart />
+        <FilesPart />
         <NotChecked review={judged.review} />
       </main>
       <aside className="ship-side">

@@ -3,20 +3,21 @@ import { Button } from 'react-bootstrap';
 import type { Review } from '@/core/review/schema';
 import { writeTokens } from '@/core/tokens/write';
 import { REVIEW_FORMATS } from '@/formats/all';
-import { EXPORTS } from '@/formats/exports';
 import { fileStem } from '@/formats/file-name';
 import { SHEET_FORMATS } from '@/formats/sheet/all';
-import { download } from '../parts/download';
+import { columnsOf } from '@/formats/sheet/targets';
+import { download, downloadFrom } from '../parts/download';
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
-import { useWorkbench } from '../state/context';
+import { messageOf } from '../api';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { sheetName, useSheet, useTargets } from './useSheet';
 
 interface Way {
   word: string;
   title: string;
   /** absent while what it is made of is not there yet */
-  take?: () => void;
+  take?: () => unknown;
 }
 
 /** What is taken along, what it is for, and in which forms. */
@@ -36,7 +37,7 @@ function Line({ what, why, ways }: { what: string; why: string; ways: Way[] }) {
             title={title}
             aria-label={`${word}: ${title}`}
             disabled={!take}
-            onClick={take}
+            onClick={() => void take?.()}
           >
             {word}
           </Button>
@@ -76,19 +77,44 @@ function useWays(review: Review | null) {
   return { findings, sheets, tokens };
 }
 
+/** One case as SVG: that of the close-up, or the one that most use. */
+function useSvg(): Way {
+  const store = useWorkbenchStore();
+  const { project, scenes } = useWorkbench((s) => s.documents);
+  const sceneId = useWorkbench((s) => s.sceneId);
+  const caseId = useWorkbench((s) => s.view.case);
+  const { target } = useTargets();
+  const shown = caseId ?? columnsOf(target.screens, null)[1]!.caseId;
+  const path = [project.id, 'scenes', sceneId, 'cases', shown].map(encodeURIComponent).join('/');
+  return {
+    word: 'SVG',
+    title: `The case ${shown} as it is drawn, its texts as outlines`,
+    take: () => {
+      downloadFrom(
+        `/api/projects/${path}?as=svg&glass=0`,
+        `${fileStem(scenes[sceneId]!.name)}-${shown}.svg`,
+      ).catch((error: unknown) =>
+        store.setState({ message: `The case could not be drawn. ${messageOf(error)}` }),
+      );
+    },
+  };
+}
+
 /** Everything that can leave the tool, with one line on what each is for. */
 export function TakeAlong({ review }: { review: Review | null }) {
   const { findings, sheets, tokens } = useWays(review);
   const { target } = useTargets();
   const scene = useWorkbench((s) => s.sceneId);
   const { job, begin, callOff } = useJob();
-  const pages = EXPORTS.map(({ id, word, label }): Way => ({
-    word,
-    title: label,
-    ...(!job && {
-      take: () => void begin('The page', { kind: 'export', options: { as: id, scene, target: target.id } }),
+  const svg = useSvg();
+  const ready = job === null;
+  const page: Way = {
+    word: 'HTML + CSS',
+    title: 'The scene as a page that lays itself out on any screen',
+    ...(ready && {
+      take: () => begin('The page', { kind: 'export', options: { as: 'page', scene, target: target.id } }),
     }),
-  }));
+  };
   return (
     <section aria-labelledby="take-along">
       <h2 id="take-along">Take along</h2>
@@ -96,7 +122,7 @@ export function TakeAlong({ review }: { review: Review | null }) {
         <tbody>
           <Line what="Findings" why="for a table, a program, a build" ways={findings} />
           <Line what="Sheet" why="for whoever builds it" ways={sheets} />
-          <Line what="Scene" why="lays itself out in any browser" ways={pages} />
+          <Line what="Scene" why="lays itself out in any browser" ways={[page, svg]} />
           <Line what="Named values" why="for other tools of design" ways={[tokens]} />
         </tbody>
       </table>

@@ -1,5 +1,6 @@
+import { Readable } from 'node:stream';
 import { resultOf } from '@/server/jobs/jobs';
-import { bytesResponse, respond } from '../../../../../respond';
+import { respond } from '../../../../../respond';
 
 interface Context {
   params: Promise<{ project: string; job: string }>;
@@ -9,9 +10,14 @@ interface Context {
 export const GET = (request: Request, { params }: Context) =>
   respond(request, async () => {
     const { project, job } = await params;
-    const { bytes, name, mediaType } = await resultOf(project, job);
-    const response = bytesResponse(bytes, mediaType, 'no-store');
-    // Source: RFC 6266, §5, with the name in UTF-8.
-    response.headers.set('content-disposition', `attachment; filename*=UTF-8''${encodeURIComponent(name)}`);
-    return response;
+    const { open, bytes, name, mediaType } = resultOf(project, job);
+    return new Response(Readable.toWeb(await open()) as ReadableStream, {
+      headers: {
+        'content-type': mediaType,
+        'content-length': String(bytes),
+        'cache-control': 'no-store',
+        // Source: RFC 6266, §5, with the name in UTF-8.
+        'content-disposition': `attachment; filename*=UTF-8''${encodeURIComponent(name)}`,
+      },
+    });
   });

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { FIT_PRESETS } from '@/core/fit/presets';
 import { Repeat } from '@/core/fit/rule';
 import { describe, Problem } from '@/server/problem';
-import { casePng } from '@/server/services/cases';
+import { casePng, caseSvg } from '@/server/services/cases';
 import { bytesResponse, respond } from '../../../../../../respond';
 
 interface Context {
@@ -15,16 +15,17 @@ const Query = z.object({
   layer: z.string().optional(),
   fit: z.enum(FIT_PRESETS).optional(),
   repeat: Repeat.optional(),
+  as: z.enum(['png', 'svg']).default('png'),
 });
 
-/** One case as PNG: `scale` in px per lu, `glass=0` without bars, corners and cutouts, `layer` with `fit`, `repeat` to try. */
+/** One case as PNG, or as SVG with `as=svg`: `scale` in px per lu, `glass=0` without bars, corners and cutouts, `layer` with `fit`, `repeat` to try. */
 export const GET = (request: Request, { params }: Context) =>
   respond(request, async () => {
     const { project, scene, case: caseId } = await params;
     const query = Query.safeParse(Object.fromEntries(new URL(request.url).searchParams));
     if (!query.success) throw new Problem(422, describe(query.error));
-    const { scale, glass, layer, fit, repeat } = query.data;
-    const png = await casePng({
+    const { scale, glass, layer, fit, repeat, as } = query.data;
+    const asked = {
       projectId: project,
       sceneId: scene,
       caseId,
@@ -32,6 +33,7 @@ export const GET = (request: Request, { params }: Context) =>
       glass: glass === '1',
       signal: request.signal,
       trial: layer ? { layer, fit, repeat } : undefined,
-    });
-    return bytesResponse(png, 'image/png', 'no-store');
+    };
+    if (as === 'png') return bytesResponse(await casePng(asked), 'image/png', 'no-store');
+    return bytesResponse(Buffer.from(await caseSvg(asked)), 'image/svg+xml', 'no-store');
   });

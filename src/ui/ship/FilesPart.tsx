@@ -1,0 +1,127 @@
+'use client';
+import { useEffect, useId, useMemo, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import { shownPictures } from '@/core/project/documents';
+import { sayFileSize } from '@/core/words/numbers';
+import { DEFAULT_PATTERN, FileFacts, outFiles, PatternFault, type OutFile } from '@/formats/files/names';
+import { messageOf, request } from '../api';
+import { Making } from '../parts/Making';
+import { useJob } from '../parts/useJob';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+
+/** What the store knows of the files of the project as it was saved last; `null` until then. */
+function useFileFacts(): FileFacts | null {
+  const store = useWorkbenchStore();
+  const stored = useWorkbench((s) => s.stored.project);
+  const [facts, setFacts] = useState<FileFacts | null>(null);
+  useEffect(() => {
+    let ended = false;
+    request('GET', `/api/projects/${encodeURIComponent(stored.id)}/file-facts`).then(
+      (answer) => !ended && setFacts(FileFacts.parse(answer)),
+      (error: unknown) =>
+        !ended && store.setState({ message: `The files could not be listed. ${messageOf(error)}` }),
+    );
+    return () => {
+      ended = true;
+    };
+  }, [store, stored.id, stored.pictures]);
+  return facts;
+}
+
+/** The files that would be taken along, or why there are none by this pattern. */
+function useFiles(pattern: string): { files: OutFile[]; fault: string | null } | null {
+  const documents = useWorkbench((s) => s.stored);
+  const facts = useFileFacts();
+  return useMemo(() => {
+    if (!facts) return null;
+    try {
+      return { files: outFiles(shownPictures(documents), pattern, facts), fault: null };
+    } catch (error) {
+      if (error instanceof PatternFault) return { files: [], fault: error.message };
+      throw error;
+    }
+  }, [documents, facts, pattern]);
+}
+
+const folderOf = (path: string) => path.slice(0, path.lastIndexOf('/') + 1);
+
+/** The files by their folders, each with what it is and how large. */
+function Tree({ files }: { files: readonly OutFile[] }) {
+  const folders = [...new Set(files.map((f) => folderOf(f.path)))];
+  return (
+    <table className="figures sheet-rows ship-files">
+      {folders.map((folder) => (
+        <tbody key={folder}>
+          {folder && (
+            <tr>
+              <th scope="rowgroup" colSpan={3}>
+                {folder}
+              </th>
+            </tr>
+          )}
+          {files
+            .filter((f) => folderOf(f.path) === folder)
+            .map((f) => (
+              <tr key={f.path}>
+                <th scope="row" className={folder ? 'ship-inside' : undefined}>
+                  {f.path.slice(folder.length)}
+                </th>
+                <td className="quiet">{f.about}</td>
+                <td>{sayFileSize(f.bytes)}</td>
+              </tr>
+            ))}
+        </tbody>
+      ))}
+    </table>
+  );
+}
+
+/** All files of the pictures that scenes show, under the names that a pattern gives them. */
+export function FilesPart() {
+  const [pattern, setPattern] = useState(DEFAULT_PATTERN);
+  const id = useId();
+  const found = useFiles(pattern);
+  const { job, begin, callOff } = useJob();
+  const take = () => void begin('The ZIP', { kind: 'export', options: { as: 'files', pattern } });
+  const files = found?.files ?? [];
+  return (
+    <section aria-labelledby="files">
+      <header className="ship-head">
+        <h2 id="files">Files</h2>
+        <span className="quiet">
+          {found &&
+            !found.fault &&
+            `${files.length} ${files.length === 1 ? 'file' : 'files'} of the pictures that scenes show, ${sayFileSize(files.reduce((sum, f) => sum + f.bytes, 0))}`}
+        </span>
+        <span className="ship-acts">
+          <Button variant="quiet" size="sm" disabled={job !== null || files.length === 0} onClick={take}>
+            ZIP
+          </Button>
+        </span>
+      </header>
+      {job && <Making what="The ZIP" progress={job.progress} callOff={callOff} />}
+      <p className="ship-pattern">
+        <label htmlFor={id}>Names</label>
+        <input
+          id={id}
+          className="form-control form-control-sm"
+          value={pattern}
+          spellCheck={false}
+          aria-invalid={found?.fault ? true : undefined}
+          aria-describedby={`${id}-how`}
+          onChange={(e) => setPattern(e.target.value)}
+        />
+        <span className="quiet" id={`${id}-how`}>
+          {'{name} {density} {appearance} {cut} {width} {height}; '}a / makes a folder; what stands in [ ] is
+          left out where it goes without saying: 1×, light, any orientation.
+        </span>
+      </p>
+      {found?.fault && (
+        <p className="problem" role="alert">
+          {found.fault}
+        </p>
+      )}
+      {files.length > 0 && <Tree files={files} />}
+    </section>
+  );
+}
