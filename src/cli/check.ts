@@ -24,7 +24,7 @@ export interface Io {
 }
 
 /** How far it is, on a line that is written over; nothing where nobody looks. */
-function createProgress({ err, isWatched }: Io) {
+export function createProgress({ err, isWatched }: Io) {
   const CLEAR = '\r\u001B[2K';
   return {
     say: ({ done, of, doing }: ReviewProgress) => {

@@ -2,6 +2,7 @@ import { spawnSync } from 'node:child_process';
 import { copyFileSync, cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import sharp from 'sharp';
 import { changeBetween } from '@/core/patch/change';
 import type { Project } from '@/core/project/project';
 import type { Scene } from '@/core/scene/scene';
@@ -264,6 +265,44 @@ describe('coulee sheet, page and screens', () => {
       'There is no {x}.',
     );
     expect(readdirSync(folder).filter((f) => f.endsWith('.part'))).toEqual([]);
+  });
+
+  it('draw cases at the px of their screens, and a contact sheet of them', async () => {
+    const cases = ['phone-393x852-3x-pill.0.light', 'phone-393x852-3x-pill.90.dark'];
+    const to = path.join(folder, 'drawn');
+    const drawn = await coulee('render', exported, ...scene, '--case', ...cases, '--out', to);
+    expect(drawn).toMatchObject({ code: 0, err: '' });
+    const sizes = await Promise.all(
+      cases.map(async (id) => {
+        const { width, height } = await sharp(path.join(to, `${id}.png`)).metadata();
+        return [width, height];
+      }),
+    );
+    expect(sizes).toEqual([
+      [1179, 2556],
+      [2556, 1179],
+    ]);
+    const sheet = path.join(folder, 'cases.png');
+    expect(
+      (await coulee('render', exported, ...scene, '--sheet', '--case', ...cases, '--out', sheet)).code,
+    ).toBe(0);
+    const { width } = await sharp(sheet).metadata();
+    expect(width).toBe(2 * 28 + 2 * 200 + 18);
+    const pdf = path.join(folder, 'cases.pdf');
+    const written = async () => {
+      await coulee('render', exported, ...scene, '--sheet', '--case', ...cases, '--out', pdf);
+      return readFileSync(pdf);
+    };
+    const first = await written();
+    expect(first.toString('latin1')).toMatch(/^%PDF-1\.7/);
+    expect((await written()).equals(first)).toBe(true);
+    expect((await coulee('render', exported, ...scene, '--sheet', '--out', 'x.jpg')).err).toContain(
+      'A contact sheet is a .png or a .pdf',
+    );
+    expect((await coulee('render', exported, ...scene)).err).toContain('Say where it is written to');
+    expect((await coulee('render', exported, ...scene, '--case', 'x', '--out', to)).err).toContain(
+      'There is no case “x”',
+    );
   });
 
   it('list the screens', async () => {

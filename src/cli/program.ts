@@ -9,6 +9,7 @@ import { runConformance } from './conformance/run';
 import { DEFAULT_PATTERN } from '@/formats/files/names';
 import { exportProject } from './export';
 import { files, type FilesAsked } from './files';
+import { render, type RenderAsked } from './render';
 import { screens, type ScreensAsked } from './screens';
 import { page, sheet, type SheetAsked } from './sheet';
 import { SHEET_FORMAT_IDS } from '@/formats/sheet/all';
@@ -77,6 +78,15 @@ function addScene(program: Command, io: Io): void {
     )
     .action((folder: string | undefined, options: Omit<FilesAsked, 'folder'>) =>
       files({ ...options, folder }, io),
+    );
+  ofProject(program.command('render [folder]'))
+    .description('draw cases of a scene as PNG at the px of their screens, or as a contact sheet')
+    .option('--scene <name>', 'the scene, by its name or its id')
+    .option('--case <cases...>', 'cases, such as phone-360x800-3x.0.light; all when absent')
+    .option('--sheet', 'a contact sheet, PNG or PDF by the ending of --out; of the telling cases')
+    .option('--all', 'on a contact sheet: all cases that can be told apart')
+    .action((folder: string | undefined, options: Omit<RenderAsked, 'folder'>) =>
+      render({ ...options, folder }, io),
     );
   ofProject(program.command('screens [folder]'))
     .description('list the screens of a project')

@@ -25,11 +25,15 @@ export const JobAsked = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('export'),
     options: z.object({
-      as: z.enum(['page', 'files']),
+      as: z.enum(['page', 'files', 'contact-png', 'contact-pdf']),
       /** of what is made of a scene */
       scene: z.string().min(1).max(64).optional(),
       /** for which screens, as `screenTargets` calls them */
       target: z.string().min(1).max(200).default('all'),
+      /** on a contact sheet: the few that show the extremes, all that can be told apart, or those that are named */
+      cases: z
+        .union([z.enum(['telling', 'all']), z.array(z.string().max(200)).min(1).max(2000)])
+        .default('telling'),
       /** by which files are named */
       pattern: z.string().max(200).default(DEFAULT_PATTERN),
     }),

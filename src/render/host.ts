@@ -1,6 +1,6 @@
 import type { FilePixels } from '@/core/pixels/file';
 import type { Ink } from '@/core/pixels/ink';
-import type { TextMetrics } from '@/core/text/layout';
+import type { Fonts } from './fonts';
 
 /**
  * Where a review takes from what it does not know itself: a store, a folder, or a server on the other side of HTTP. What
@@ -12,5 +12,5 @@ export interface Host {
   /** where the ink of files lies, by their hash; a file without any is left out */
   ink: (hashes: readonly string[]) => Promise<ReadonlyMap<string, Ink>>;
   /** the fonts that come with the product, and imported ones by their hash */
-  fonts: (hashes: readonly string[]) => Promise<TextMetrics>;
+  fonts: (hashes: readonly string[]) => Promise<Fonts>;
 }

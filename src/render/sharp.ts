@@ -239,3 +239,16 @@ async function painted(commands: readonly Command[], size: Size, bytes: Bytes): 
 export async function paintPng({ size, commands }: Drawing, bytes: Bytes): Promise<Buffer> {
   return (await painted(commands, size, bytes)).png().toBuffer();
 }
+
+/** Carries out a drawing with sharp. @returns its pixels, four bytes each */
+export async function paintRaw(
+  { size, commands }: Drawing,
+  bytes: Bytes,
+): Promise<{ data: Buffer; width: number; height: number }> {
+  const { data, info } = await (
+    await painted(commands, size, bytes)
+  )
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return { data, width: info.width, height: info.height };
+}

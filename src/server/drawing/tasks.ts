@@ -1,3 +1,4 @@
+import { contact } from './contact';
 import { examine } from './examine';
 import { make } from './make';
 import type { TaskProgress } from './progress';
@@ -14,6 +15,7 @@ export const TASKS = {
   paint,
   film,
   review,
+  contact,
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];

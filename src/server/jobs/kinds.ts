@@ -14,6 +14,9 @@ import { screenTargets } from '@/formats/sheet/targets';
 import { notFound, Problem } from '../problem';
 import { filmFile } from '../services/film';
 import { fileFacts, statistics } from '../services/pictures';
+import { sceneWith, type Documents } from '@/core/project/documents';
+import { findCase } from '@/core/screens/cases';
+import type { Screen } from '@/core/screens/screen';
 import { loadProject } from '../services/projects';
 
 /** Where the ink of the files of a project lies, as the store knows it or now works it out; lost files are left out. */
@@ -61,18 +64,46 @@ async function review({ as }: Options<'review'>, by: For): Promise<Made> {
 
 const STORED_BYTES: Bytes = { original: readOriginal, open: openOriginal, font: readOriginalNow };
 
+/** Cases of a scene beside one another. @throws Problem 404 for a scene that is not there, 422 where no case is */
+async function contactSheet(
+  { as, cases }: { as: 'contact-png' | 'contact-pdf'; cases: Options<'export'>['cases'] },
+  of: { documents: Documents; sceneId: string; screens: readonly Screen[] },
+  by: For,
+): Promise<Made> {
+  const scene = sceneWith(of.documents, of.sceneId);
+  if (!scene) throw notFound('This scene');
+  if (Array.isArray(cases) && !cases.some((id) => findCase(id, of.screens)))
+    throw new Problem(422, `None of these is a case of these screens: ${cases.slice(0, 3).join(', ')}.`);
+  const form = as === 'contact-png' ? 'png' : 'pdf';
+  const content = await drawn(
+    {
+      kind: 'contact',
+      input: { ...of, cases, as: form },
+      // As large as may be, so that nothing small waits for it.
+      cost: DRAWING.large + 1,
+      deadlineMs: DRAWING.filmMs,
+      name: 'This contact sheet',
+    },
+    by,
+  );
+  const mediaType = form === 'png' ? 'image/png' : 'application/pdf';
+  return { content, name: `${fileStem(scene.name)}-cases.${form}`, mediaType };
+}
+
 /** @throws Problem 404 for a scene or a target that is not there */
-async function exported({ as, scene, target, pattern }: Options<'export'>, by: For): Promise<Made> {
+async function exported(options: Options<'export'>, by: For): Promise<Made> {
+  const { as, target, pattern } = options;
   const { documents } = loadProject(by.project);
   const { project } = documents;
   const found = screenTargets(project, screensOf(project)).find((t) => t.id === target);
   if (!found) throw notFound('This set of screens');
+  const sceneId = options.scene ?? project.scenes[0] ?? '';
   switch (as) {
     case 'page':
-      return makePage(
-        { documents, sceneId: scene ?? project.scenes[0] ?? '', screens: found.screens },
-        STORED_BYTES,
-      );
+      return makePage({ documents, sceneId, screens: found.screens }, STORED_BYTES);
+    case 'contact-png':
+    case 'contact-pdf':
+      return contactSheet({ ...options, as }, { documents, sceneId, screens: found.screens }, by);
     case 'files':
       return makeFiles({ documents, pattern, facts: fileFacts(documents) }, STORED_BYTES, by.onProgress);
   }

@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Review } from '@/core/review/schema';
 import { writeTokens } from '@/core/tokens/write';
@@ -107,14 +108,31 @@ export function TakeAlong({ review }: { review: Review | null }) {
   const scene = useWorkbench((s) => s.sceneId);
   const { job, begin, callOff } = useJob();
   const svg = useSvg();
-  const ready = job === null;
-  const page: Way = {
-    word: 'HTML + CSS',
-    title: 'The scene as a page that lays itself out on any screen',
-    ...(ready && {
-      take: () => begin('The page', { kind: 'export', options: { as: 'page', scene, target: target.id } }),
+  const [what, setWhat] = useState('');
+  /** What the server makes of the open scene, one after another. */
+  const made = (
+    word: string,
+    title: string,
+    name: string,
+    as: 'page' | 'contact-png' | 'contact-pdf',
+  ): Way => ({
+    word,
+    title,
+    ...(!job && {
+      take: () => {
+        setWhat(name);
+        void begin(name, { kind: 'export', options: { as, scene, target: target.id } });
+      },
     }),
-  };
+  });
+  const page = made(
+    'HTML + CSS',
+    'The scene as a page that lays itself out on any screen',
+    'The page',
+    'page',
+  );
+  const contact = (word: string, as: 'contact-png' | 'contact-pdf') =>
+    made(word, `The cases that show the extremes, beside one another, as ${word}`, 'The contact sheet', as);
   return (
     <section aria-labelledby="take-along">
       <h2 id="take-along">Take along</h2>
@@ -123,10 +141,15 @@ export function TakeAlong({ review }: { review: Review | null }) {
           <Line what="Findings" why="for a table, a program, a build" ways={findings} />
           <Line what="Sheet" why="for whoever builds it" ways={sheets} />
           <Line what="Scene" why="lays itself out in any browser" ways={[page, svg]} />
+          <Line
+            what="Contact sheet"
+            why="the telling cases at a glance"
+            ways={[contact('PNG', 'contact-png'), contact('PDF', 'contact-pdf')]}
+          />
           <Line what="Named values" why="for other tools of design" ways={[tokens]} />
         </tbody>
       </table>
-      {job && <Making what="The page" progress={job.progress} callOff={callOff} />}
+      {job && <Making what={what} progress={job.progress} callOff={callOff} />}
     </section>
   );
 }
