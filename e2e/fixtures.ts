@@ -1,7 +1,7 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, type APIRequestContext, type Locator, type Page } from '@playwright/test';
 import sharp from 'sharp';
-import { isOver, Job, type JobAsked } from '../src/formats/job';
+import { isOver, Job, type JobWanted } from '../src/formats/job';
 
 /** A photo of known places: red grows from left to right, green from top to bottom. */
 export async function rampJpeg(width = 4000, height = 3000): Promise<Buffer> {
@@ -153,7 +153,7 @@ export const ask = (request: APIRequestContext, origin: string, project: string,
   request.post(`${origin}/api/projects/${project}/jobs`, { data: asked, headers: { origin } });
 
 /** Asks a server to make something of the demo, and waits for its end. */
-export async function made(request: APIRequestContext, origin: string, asked: JobAsked): Promise<Job> {
+export async function made(request: APIRequestContext, origin: string, asked: JobWanted): Promise<Job> {
   const begun = await ask(request, origin, 'larkmoor-ferries', asked);
   expect(begun.status()).toBe(202);
   const address = origin + begun.headers().location!;

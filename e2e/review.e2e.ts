@@ -168,6 +168,20 @@ test('what is not asked for rightly is refused in words', async ({ request, base
     state: 'failed',
     problem: { status: 404, title: expect.stringContaining('This case is not here') as unknown },
   });
+  for (const [options, status, said] of [
+    [{ as: 'page', scene: 'nothing' }, 404, 'This scene is not here'],
+    [{ as: 'page', target: 'nothing' }, 404, 'This set of screens is not here'],
+    [{ as: 'files', pattern: '{name' }, 422, 'holds a sign that not every system takes'],
+    [{ as: 'files', pattern: '{appearance}' }, 422, 'Two files would be called'],
+    [{ as: 'contact-png', cases: ['nothing.0.light'] as string[] }, 422, 'None of these is a case'],
+  ] as const) {
+    const problem = { status, title: expect.stringContaining(said) as unknown };
+    const job = await made(request, baseURL!, { kind: 'export', options });
+    expect(job).toMatchObject({ state: 'failed', problem });
+  }
+  expect((await post({ kind: 'export', options: { as: 'cake' } })).status()).toBe(422);
+  expect((await request.get('/api/schemas/cake')).status()).toBe(404);
+  expect(await (await request.get('/api/schemas/sheet')).json()).toMatchObject({ type: 'object' });
   const schema = await request.get('/api/schemas/review');
   expect(schema.headers()['content-type']).toContain('application/schema+json');
   expect(await schema.json()).toMatchObject({ title: 'Review of a project', type: 'object' });
