@@ -1,22 +1,18 @@
 import { existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { eq } from 'drizzle-orm';
-import { documentFiles, FILE_FOLDERS } from '@/formats/folder';
+import { documentFiles, OWN_FOLDERS } from '@/formats/folder';
+import { placesByName } from '@/formats/places';
 import { readOriginalNow } from '@/server/blobs';
-import { blobs, fonts } from '@/server/db/schema';
-import { filesBy } from '@/server/file-host';
+import { fileFacts, fontFacts } from '@/server/services/pictures';
 import { isProjectFolder } from './folder';
 import { Refusal } from './opened';
 import { readStored } from './store';
-
-/** What of an earlier export is taken away before a folder is written anew. */
-const OWN = ['scenes', ...Object.values(FILE_FOLDERS)];
 
 /** @throws Refusal for a folder that holds something else */
 function clear(folder: string): void {
   if (existsSync(folder) && readdirSync(folder).length > 0 && !isProjectFolder(folder))
     throw new Refusal(`${folder} holds something else. Name a folder that is empty, or not there yet.`);
-  for (const own of OWN) rmSync(path.join(folder, own), { recursive: true, force: true });
+  for (const own of OWN_FOLDERS) rmSync(path.join(folder, own), { recursive: true, force: true });
 }
 
 /**
@@ -27,13 +23,9 @@ function clear(folder: string): void {
 export function exportProject(store: string, project: string | undefined, out: string): number {
   const { db, documents, revision } = readStored(store, project);
   try {
-    const files = new Map<string, string | Buffer>(documentFiles(documents, revision));
-    const add = (place: string, hash: string, row: { type: string } | undefined) =>
-      files.set(`${place}/${hash}.${row?.type ?? 'bin'}`, readOriginalNow(hash));
-    for (const hash of filesBy(documents).keys())
-      add(FILE_FOLDERS.pictures, hash, db.select().from(blobs).where(eq(blobs.hash, hash)).get());
-    for (const { hash } of documents.project.fonts ?? [])
-      add(FILE_FOLDERS.fonts, hash, db.select().from(fonts).where(eq(fonts.hash, hash)).get());
+    const places = placesByName(documents, { ...fileFacts(documents, db), ...fontFacts(documents, db) });
+    const files = new Map<string, string | Buffer>(documentFiles(documents, revision, places));
+    for (const [hash, place] of places) files.set(place, readOriginalNow(hash));
     const folder = path.resolve(out);
     // Everything was read: nothing is taken away for an export that cannot be finished.
     clear(folder);

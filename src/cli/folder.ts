@@ -1,11 +1,11 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { readFileSync } from 'node:fs';
 import path from 'node:path';
 import { Readable } from 'node:stream';
 import { previewWithin } from '@/core/pictures/previews';
 import { MOST_READ_PIXELS } from '@/core/pixels/file';
 import { MOST_LOOKED_AT } from '@/core/pixels/statistics';
 import type { Documents } from '@/core/project/documents';
-import { FILE_FOLDERS, HEADER_FILE, readFolder } from '@/formats/folder';
+import { hashesOf, HEADER_FILE, readFolder } from '@/formats/folder';
 import type { FileFacts } from '@/formats/files/names';
 import { hashOf } from '@/server/blobs';
 import { sniff } from '@/server/pictures/sniff';
@@ -25,28 +25,22 @@ function textOf(file: string): string | null {
   }
 }
 
-/** Reads files that are named by their hash, whatever their ending. @throws Refusal for one that is missing, or is another one */
-function createFiles(folder: string) {
-  const names = new Map<string, string>();
-  const list = (() => {
-    try {
-      return readdirSync(folder);
-    } catch {
-      return [];
-    }
-  })();
-  for (const name of list) names.set(name.slice(0, 64), name);
+/** Reads files by their hash, from where the folder says that they lie. @throws Refusal for one that is missing, or is another one */
+function createFiles(folder: string, places: ReadonlyMap<string, string>) {
   return (hash: string): Buffer => {
-    const name = names.get(hash);
-    if (!name)
-      throw new Refusal(
-        `${path.join(folder, hash)}… is missing. Export the project again, with all its files.`,
-      );
-    const file = path.join(folder, name);
-    const bytes = readFileSync(file);
+    const file = path.join(folder, places.get(hash) ?? hash);
+    // What lies elsewhere is nobody's business.
+    if (path.relative(folder, file).startsWith('..'))
+      throw new Refusal(`${places.get(hash)} lies outside of the folder. Export the project again.`);
+    let bytes: Buffer;
+    try {
+      bytes = readFileSync(file);
+    } catch {
+      throw new Refusal(`${file} is missing. Export the project again, with all its files.`);
+    }
     if (hashOf(bytes) !== hash)
       throw new Refusal(
-        `${file} is not the file that it was: its bytes do not fit its name. Export the project again.`,
+        `${file} is not the file that it was: its bytes do not fit its hash. Export the project again.`,
       );
     return bytes;
   };
@@ -70,9 +64,8 @@ function bytesFrom(read: (hash: string) => Buffer, files: ReadonlyMap<string, To
 }
 
 /** What every picture of the documents is drawn from has to be there. */
-function checkAll(documents: Documents, picture: (hash: string) => Buffer, font: (hash: string) => Buffer) {
-  for (const hash of filesBy(documents).keys()) picture(hash);
-  for (const { hash } of documents.project.fonts ?? []) font(hash);
+function checkAll(documents: Documents, file: (hash: string) => Buffer) {
+  for (const hash of hashesOf(documents)) file(hash);
 }
 
 /** Of which type and how large the files are: what they are is in their first bytes. */
@@ -98,20 +91,19 @@ export function openFolder(place: string): Opened {
     throw new Refusal(
       `There is no project in ${folder}: it has no ${HEADER_FILE}. Write one: coulee export --store DIR --project NAME --out ${place}`,
     );
-  const { documents, revision } = readFolder((file) => textOf(path.join(folder, file)));
-  const picture = createFiles(path.join(folder, FILE_FOLDERS.pictures));
-  const font = createFiles(path.join(folder, FILE_FOLDERS.fonts));
-  checkAll(documents, picture, font);
-  const bytes = bytesFrom(picture, filesBy(documents));
+  const { documents, revision, places } = readFolder((file) => textOf(path.join(folder, file)));
+  const file = createFiles(folder, places);
+  checkAll(documents, file);
+  const bytes = bytesFrom(file, filesBy(documents));
   return {
     documents,
     revision,
     screens: screensOf(documents.project),
-    host: fileHost(documents, { bytes, font }),
+    host: fileHost(documents, { bytes, font: file }),
     bytes: {
       original: bytes.original,
       open: async (hash) => Readable.from([await bytes.original(hash)]),
-      font,
+      font: file,
     },
     facts: () => factsOf(documents, bytes.original),
     close: () => {},

@@ -1,18 +1,20 @@
 import { z } from 'zod';
-import type { Documents } from '@/core/project/documents';
+import { filesOf, type Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
+import { Hash } from '@/core/pictures/picture';
 import { PRODUCT_VERSION } from '@/core/review/version';
 
-/** Of the folder form; a reader refuses another one. */
-const FOLDER_FORMAT = 'project-folder/1';
+/** Of the folder form, and of a ZIP that holds the same; a reader refuses another one. */
+const FOLDER_FORMAT = 'project-folder/2';
 
 /** By which a folder is known. */
 export const HEADER_FILE = 'coulee.json';
 export const PROJECT_FILE = 'project.json';
+const FILES_FILE = 'files.json';
 export const sceneFile = (id: string) => `scenes/${encodeURIComponent(id)}.json`;
 
-/** Where the files of pictures, and imported fonts, lie: each under its hash, with an ending for whoever looks at it. */
-export const FILE_FOLDERS = { pictures: 'pictures', fonts: 'fonts' } as const;
+/** What lies in a folder besides these files belongs to somebody else. */
+export const OWN_FOLDERS = ['scenes', 'pictures', 'fonts', 'files'] as const;
 
 const Header = z.object({
   format: z.literal(FOLDER_FORMAT),
@@ -20,14 +22,27 @@ const Header = z.object({
   revision: z.int().nonnegative(),
 });
 
+/** Where each file lies in the folder, by its hash. */
+const Files = z.record(Hash, z.string().min(1).max(400));
+
 const text = (value: unknown) => `${JSON.stringify(value, null, 2)}\n`;
 
-/** The documents of a project as text files, by their paths in the folder. */
-export function documentFiles({ project, scenes }: Documents, revision: number): Map<string, string> {
+/**
+ * The documents of a project as text files, by their paths in the folder: one a document, each in its own order, so that a
+ * change of one word is a change of one line.
+ * @param places where each file lies, by its hash
+ */
+export function documentFiles(
+  { project, scenes }: Documents,
+  revision: number,
+  places: ReadonlyMap<string, string>,
+): Map<string, string> {
   const header: z.infer<typeof Header> = { format: FOLDER_FORMAT, version: PRODUCT_VERSION, revision };
+  const byPlace = [...places].toSorted(([, a], [, b]) => (a < b ? -1 : 1));
   return new Map([
     [HEADER_FILE, text(header)],
     [PROJECT_FILE, text(project)],
+    [FILES_FILE, text(Object.fromEntries(byPlace))],
     ...project.scenes.map((id) => [sceneFile(id), text(scenes[id])] as const),
   ]);
 }
@@ -40,15 +55,33 @@ export class FolderFault extends Error {
   }
 }
 
+/** A project as it lies in a folder. */
+export interface ReadFolder {
+  documents: Documents;
+  revision: number;
+  /** where each file lies, by its hash */
+  places: ReadonlyMap<string, string>;
+}
+
+/** The hashes of everything that documents are drawn with. */
+export const hashesOf = (documents: Documents): string[] => [
+  ...filesOf(documents.project.pictures),
+  ...(documents.project.fonts ?? []).map((f) => f.hash),
+];
+
+/** @throws FolderFault where the place of a file is not said */
+function checkPlaces(documents: Documents, places: ReadonlyMap<string, string>): void {
+  const missing = hashesOf(documents).find((hash) => !places.has(hash));
+  if (missing)
+    throw new FolderFault(FILES_FILE, `it does not say where the file ${missing.slice(0, 12)}… lies.`);
+}
+
 /**
  * The project in a folder.
  * @param read the text of a file by its path in the folder; `null` where there is none
  * @throws FolderFault, NewerSchema, ZodError
  */
-export function readFolder(read: (file: string) => string | null): {
-  documents: Documents;
-  revision: number;
-} {
+export function readFolder(read: (file: string) => string | null): ReadFolder {
   const json = (file: string): unknown => {
     const body = read(file);
     if (body === null) throw new FolderFault(file, 'it is missing.');
@@ -65,5 +98,10 @@ export function readFolder(read: (file: string) => string | null): {
   const listed = z.object({ scenes: z.array(z.string()) }).safeParse(project);
   if (!listed.success) throw new FolderFault(PROJECT_FILE, 'it lists no scenes.');
   const scenes = Object.fromEntries(listed.data.scenes.map((id) => [id, json(sceneFile(id))]));
-  return { documents: readDocuments({ project, scenes }), revision: header.data.revision };
+  const documents = readDocuments({ project, scenes });
+  const files = Files.safeParse(json(FILES_FILE));
+  if (!files.success) throw new FolderFault(FILES_FILE, 'it does not say where each file lies.');
+  const places = new Map(Object.entries(files.data));
+  checkPlaces(documents, places);
+  return { documents, revision: header.data.revision, places };
 }

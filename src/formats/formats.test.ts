@@ -9,7 +9,9 @@ import { halfWide } from '@/core/testing/fonts';
 import { SCREENS } from '@/core/testing/scenes';
 import { REVIEW_FORMATS, REVIEW_FORMAT_IDS } from './all';
 import { fileStem } from './file-name';
-import { documentFiles, FolderFault, readFolder } from './folder';
+import { documentFiles, FolderFault, hashesOf, readFolder } from './folder';
+import { placesByHash, placesByName } from './places';
+import type { Picture } from '@/core/pictures/picture';
 import { reviewCsv } from './review-csv';
 import { reviewJson, reviewJsonSchema } from './review-json';
 
@@ -118,14 +120,15 @@ it('a file is named so that every system takes it', () => {
 });
 
 describe('a project as a folder', () => {
-  const files = documentFiles(demo, 12);
+  const places = placesByHash(demo);
+  const files = documentFiles(demo, 12, places);
   const reading =
     (more: Record<string, string | null> = {}) =>
     (file: string) =>
       file in more ? more[file]! : (files.get(file) ?? null);
 
   it('is read as it was written', () => {
-    expect(readFolder(reading())).toEqual({ documents: demo, revision: 12 });
+    expect(readFolder(reading())).toEqual({ documents: demo, revision: 12, places });
   });
 
   it('is read whatever its scenes are called', () => {
@@ -134,11 +137,43 @@ describe('a project as a folder', () => {
         const scene = { ...demo.scenes.notice!, id };
         const project = { ...demo.project, scenes: [id], launches: undefined, accepted: undefined };
         const documents = { project, scenes: { [id]: scene } } as Documents;
-        const own = documentFiles(documents, 1);
+        const own = documentFiles(documents, 1, places);
         for (const file of own.keys()) expect(file).toMatch(/^(scenes\/)?[^/\\]+$/);
         expect(readFolder((f) => own.get(f) ?? null).documents.scenes[id]).toEqual(scene);
       }),
     );
+  });
+
+  it('changes by one line for one word of a rule', () => {
+    const documents = structuredClone(demo);
+    const layer = documents.scenes['winter-splash']!.layers.find((l) => l.kind === 'picture')!;
+    layer.name = 'Another name';
+    const changed = documentFiles(documents, 12, places);
+    const differing = [...files].filter(([file, text]) => changed.get(file) !== text);
+    expect(differing.map(([file]) => file)).toEqual(['scenes/winter-splash.json']);
+    const [before, after] = [
+      differing[0]![1].split('\n'),
+      changed.get('scenes/winter-splash.json')!.split('\n'),
+    ];
+    expect(after.filter((line, i) => line !== before[i])).toHaveLength(1);
+  });
+
+  it('has its files under names that people read, each its own', () => {
+    const facts = Object.fromEntries(hashesOf(demo).map((hash) => [hash, { type: 'png', bytes: 1 }]));
+    const named = placesByName(demo, facts);
+    expect([...named.keys()].toSorted()).toEqual(hashesOf(demo).toSorted());
+    const lower = [...named.values()].map((p) => p.toLowerCase());
+    expect(new Set(lower).size).toBe(lower.length);
+    for (const place of lower) expect(place).toMatch(/^pictures\/[^/]+\.png$/);
+    // Two pictures of one name say in what they differ.
+    const twins = structuredClone(demo);
+    const [a, b] = twins.project.pictures as [Picture, Picture];
+    b.name = a.name;
+    b.cuts = structuredClone(a.cuts);
+    b.cuts[0]!.renditions[0]!.hash = 'f'.repeat(64);
+    const both = placesByName(twins, { ...facts, ['f'.repeat(64)]: { type: 'png', bytes: 1 } });
+    expect(both.get('f'.repeat(64))).toMatch(/-ffffffff\.png$/);
+    expect(new Set(both.values()).size).toBe(both.size);
   });
 
   it('that is not whole is refused by the name of the file', () => {
@@ -148,6 +183,9 @@ describe('a project as a folder', () => {
       [{ [scene]: '{' }, 'scenes/notice.json: it is not JSON.'],
       [{ 'project.json': '{}' }, 'project.json: it lists no scenes.'],
       [{ 'coulee.json': '{"format":"x"}' }, 'coulee.json: it is not that of a folder of this form'],
+      [{ 'files.json': null }, 'files.json: it is missing.'],
+      [{ 'files.json': '{"x":"y"}' }, 'files.json: it does not say where each file lies.'],
+      [{ 'files.json': '{}' }, 'files.json: it does not say where the file'],
     ] as const) {
       expect(() => readFolder(reading(more))).toThrow(FolderFault);
       expect(() => readFolder(reading(more))).toThrow(said);

@@ -137,6 +137,36 @@ export async function keepResult(
   }
 }
 
+/**
+ * A file that comes in, on the disk for as long as something is done with it.
+ * @param most bytes @param tooLarge the problem for more of them
+ */
+export async function whileOnDisk<T>(
+  incoming: Readable,
+  most: number,
+  tooLarge: () => Problem,
+  work: (file: string) => Promise<T>,
+): Promise<T> {
+  checkStoreThere();
+  const folder = path.join(storeFolder(), 'results');
+  await mkdir(folder, { recursive: true });
+  const file = path.join(folder, `${process.pid}.${Math.random().toString(36).slice(2)}.part`);
+  let bytes = 0;
+  const bounded = async function* (chunks: AsyncIterable<Buffer>) {
+    for await (const chunk of chunks) {
+      bytes += chunk.length;
+      if (bytes > most) throw tooLarge();
+      yield chunk;
+    }
+  };
+  try {
+    await pipeline(incoming, bounded, createWriteStream(file, { flags: 'wx' }));
+    return await work(file);
+  } finally {
+    await rm(file, { force: true });
+  }
+}
+
 /** What a job has made, to be read bit by bit; `null` once it has gone. */
 export async function openResult(hash: string): Promise<Readable | null> {
   try {

@@ -117,29 +117,57 @@ const aboutOf = ({ picture, cut, rendition: r }: NamedFile) =>
 
 const ENDINGS: Record<string, string> = { jpeg: 'jpg' };
 
+/** A file with its name by a pattern: folders and all but the ending. */
+interface NamedBy {
+  hash: string;
+  stem: string;
+  ending: string;
+  bytes: number;
+  about: string;
+}
+
+/**
+ * Every file of pictures with its name by a pattern, in the order of the documents; those that are not known are left out.
+ * @param facts of each file, by its hash @throws PatternFault for a pattern that cannot be used
+ */
+export function namesBy(pictures: readonly Picture[], pattern: string, facts: FileFacts): NamedBy[] {
+  const pieces = piecesOf(pattern);
+  return pictures.flatMap((picture) =>
+    picture.cuts.flatMap((cut) =>
+      cut.renditions.flatMap((rendition) => {
+        const known = facts[rendition.hash];
+        if (!known) return [];
+        const file = { picture, cut, rendition };
+        return [
+          {
+            hash: rendition.hash,
+            stem: said(pieces, file),
+            ending: ENDINGS[known.type] ?? known.type,
+            bytes: known.bytes,
+            about: aboutOf(file),
+          },
+        ];
+      }),
+    ),
+  );
+}
+
 /**
  * All files of pictures under the names that a pattern gives them, in the order of their paths.
  * @param facts of each file, by its hash; one that the store does not know is left out
  * @throws PatternFault for a pattern that cannot be used, or that gives two files one name
  */
 export function outFiles(pictures: readonly Picture[], pattern: string, facts: FileFacts): OutFile[] {
-  const pieces = piecesOf(pattern);
   const files = new Map<string, OutFile>();
-  for (const picture of pictures)
-    for (const cut of picture.cuts)
-      for (const rendition of cut.renditions) {
-        const known = facts[rendition.hash];
-        if (!known) continue;
-        const file = { picture, cut, rendition };
-        const path = `${said(pieces, file)}.${ENDINGS[known.type] ?? known.type}`;
-        const about = aboutOf(file);
-        const key = path.toLowerCase();
-        const other = files.get(key);
-        if (other && other.hash !== rendition.hash)
-          throw new PatternFault(
-            `Two files would be called ${path}: ${other.about}, and ${about}. Let the pattern say in what they differ.`,
-          );
-        files.set(key, { path, hash: rendition.hash, bytes: known.bytes, about });
-      }
+  for (const { hash, stem, ending, bytes, about } of namesBy(pictures, pattern, facts)) {
+    const path = `${stem}.${ending}`;
+    const key = path.toLowerCase();
+    const other = files.get(key);
+    if (other && other.hash !== hash)
+      throw new PatternFault(
+        `Two files would be called ${path}: ${other.about}, and ${about}. Let the pattern say in what they differ.`,
+      );
+    files.set(key, { path, hash, bytes, about });
+  }
   return [...files.values()].toSorted((a, b) => (a.path < b.path ? -1 : 1));
 }

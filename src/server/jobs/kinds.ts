@@ -5,6 +5,7 @@ import { fileStem } from '@/formats/file-name';
 import type { JobAsked } from '@/formats/job';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
+import { makeArchive } from '../exports/archive';
 import { makeFiles } from '../exports/files';
 import { makePage, type Bytes } from '../exports/page';
 import type { Made } from '../exports/made';
@@ -93,7 +94,7 @@ async function contactSheet(
 /** @throws Problem 404 for a scene or a target that is not there */
 async function exported(options: Options<'export'>, by: For): Promise<Made> {
   const { as, target, pattern } = options;
-  const { documents } = loadProject(by.project);
+  const { documents, revision } = loadProject(by.project);
   const { project } = documents;
   const found = screenTargets(project, screensOf(project)).find((t) => t.id === target);
   if (!found) throw notFound('This set of screens');
@@ -104,6 +105,8 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
     case 'contact-png':
     case 'contact-pdf':
       return contactSheet({ ...options, as }, { documents, sceneId, screens: found.screens }, by);
+    case 'archive':
+      return makeArchive({ documents, revision }, STORED_BYTES, by.onProgress);
     case 'files':
       return makeFiles({ documents, pattern, facts: fileFacts(documents) }, STORED_BYTES, by.onProgress);
   }

@@ -7,7 +7,7 @@ import { MOST_LOOKED_AT, Statistics } from '@/core/pixels/statistics';
 import { previewWidths } from '@/core/pictures/previews';
 import { hasPreview, readOriginal, readPreview } from '../blobs';
 import { getDb, writing } from '../db/client';
-import { blobs } from '../db/schema';
+import { blobs, fonts } from '../db/schema';
 import { drawn } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { keepFile } from '../pictures/import';
@@ -69,4 +69,13 @@ export function fileFacts({ project }: Documents, db = getDb()): FileFacts {
   const hashes = filesOf(project.pictures);
   const rows = hashes.length === 0 ? [] : db.select().from(blobs).where(inArray(blobs.hash, hashes)).all();
   return Object.fromEntries(rows.map(({ hash, type, bytes }) => [hash, { type, bytes }]));
+}
+
+/** The same of its imported fonts; the type is the ending that such files have. */
+export function fontFacts({ project }: Documents, db = getDb()): FileFacts {
+  const hashes = (project.fonts ?? []).map((f) => f.hash);
+  const rows = hashes.length === 0 ? [] : db.select().from(fonts).where(inArray(fonts.hash, hashes)).all();
+  return Object.fromEntries(
+    rows.map(({ hash, type, bytes }) => [hash, { type: type.replace('font/', ''), bytes }]),
+  );
 }

@@ -127,6 +127,28 @@ export function createProject(input: Documents): StoredProject {
   return { revision: 1, documents: docs };
 }
 
+/**
+ * Writes a project that was taken in from elsewhere. Where no project has its id, not even a deleted one, it is the very
+ * same at the same revision, without a history; otherwise it becomes a copy.
+ * @param copy makes one under ids of its own
+ */
+export function takeIn(
+  input: Documents,
+  revision: number,
+  copy: (documents: Documents) => Documents,
+): StoredProject {
+  const now = new Date().toISOString();
+  return writing((tx) => {
+    const isTaken = tx.select().from(projects).where(eq(projects.id, input.project.id)).get() !== undefined;
+    const docs = readDocuments(isTaken ? copy(input) : input);
+    const at = isTaken ? 1 : revision;
+    const { id, name } = docs.project;
+    tx.insert(projects).values({ id, name, revision: at, createdAt: now, updatedAt: now }).run();
+    writeDocuments(tx, id, null, docs);
+    return { revision: at, documents: docs };
+  });
+}
+
 /** A project without pictures and scenes, with the limits that are given at the start. */
 export function createEmptyProject(name: string): StoredProject {
   const project = Project.parse({

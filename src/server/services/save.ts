@@ -57,9 +57,12 @@ const drawnBy = ({ pictures, named, screens, fonts }: Documents['project']) => [
   fonts ?? [],
 ];
 
-/** A scene that could not be drawn on some screen would be lost to its makers: the page could not show it. */
-function checkDrawn(before: Documents, after: Documents): void {
-  const isElse = !sameJson(drawnBy(before.project), drawnBy(after.project));
+/**
+ * A scene that could not be drawn on some screen would be lost to its makers: the page could not show it.
+ * @param before of which all scenes could be drawn; `null` of new documents @throws Problem 422
+ */
+export function checkDrawn(before: Documents | null, after: Documents): void {
+  const isElse = !before || !sameJson(drawnBy(before.project), drawnBy(after.project));
   const changed = Object.entries(after.scenes).filter(([id, scene]) => isElse || before.scenes[id] !== scene);
   if (changed.length === 0) return;
   const cases = casesOf(screensOf(after.project), ['light']);

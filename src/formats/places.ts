@@ -1,0 +1,35 @@
+import type { Documents } from '@/core/project/documents';
+import { fileStem } from './file-name';
+import { DEFAULT_PATTERN, namesBy, type FileFacts } from './files/names';
+import { hashesOf } from './folder';
+
+/** In a ZIP files lie under their hash: it is read by programs. */
+export const placesByHash = (documents: Documents): ReadonlyMap<string, string> =>
+  new Map(hashesOf(documents).map((hash) => [hash, `files/${hash}`]));
+
+/** How much of a hash tells two files of one name apart. */
+const SHORT = 8;
+
+/**
+ * In a folder they lie under names that people read; where two would have one, each says a part of its hash as well. The
+ * same documents have the same names whoever writes them.
+ */
+export function placesByName(documents: Documents, facts: FileFacts): ReadonlyMap<string, string> {
+  const wanted = new Map<string, string>();
+  for (const { hash, stem, ending } of namesBy(documents.project.pictures, DEFAULT_PATTERN, facts))
+    if (!wanted.has(hash)) wanted.set(hash, `pictures/${stem}.${ending}`);
+  for (const { hash, name } of documents.project.fonts ?? [])
+    wanted.set(hash, `fonts/${fileStem(name)}.${facts[hash]?.type ?? 'bin'}`);
+  const count = new Map<string, number>();
+  for (const place of wanted.values()) {
+    const key = place.toLowerCase();
+    count.set(key, (count.get(key) ?? 0) + 1);
+  }
+  return new Map(
+    [...wanted].map(([hash, place]) => {
+      if (count.get(place.toLowerCase()) === 1) return [hash, place];
+      const dot = place.lastIndexOf('.');
+      return [hash, `${place.slice(0, dot)}-${hash.slice(0, SHORT)}${place.slice(dot)}`];
+    }),
+  );
+}
