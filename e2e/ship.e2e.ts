@@ -152,3 +152,30 @@ test('all files are taken along under names of one’s own, and a name that is t
   expect(svg.name).toMatch(/^winter-splash-.+\.svg$/);
   expect(svg.text).toMatch(/^<svg [^>]*viewBox/);
 });
+
+test('a project is taken along as an archive, and opened again beside itself', async ({ page }, info) => {
+  await page.goto(SHIP);
+  const download = page.waitForEvent('download', { timeout: 60_000 });
+  await page.getByRole('button', { name: /^archive: / }).click();
+  const file = await download;
+  expect(file.suggestedFilename()).toBe('larkmoor-ferries.zip');
+  const zip = info.outputPath('larkmoor-ferries.zip');
+  await file.saveAs(zip);
+
+  await page.goto('/');
+  const field = page.getByLabel('Open an archive');
+  await field.setInputFiles({ name: 'none.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') });
+  await expect(page.locator('p[role=alert]')).toContainText(
+    'it is no ZIP, or it was cut short. Nothing was changed.',
+  );
+  await field.setInputFiles(zip);
+  const copy = page.getByRole('listitem', { name: 'Larkmoor Ferries (copy)', exact: true });
+  await expect(copy).toBeVisible({ timeout: 60_000 });
+  await expect(page.getByText('Larkmoor Ferries (copy) was taken in.')).toBeVisible();
+  expect(await seriousFindings(page)).toEqual([]);
+  await copy.getByRole('link', { name: 'Mended splash' }).click();
+  await expect(page.locator('.tally')).toContainText('486 clear', { timeout: 60_000 });
+  await page.goto('/');
+  await copy.getByRole('button', { name: 'delete' }).click();
+  await expect(copy).toHaveCount(0);
+});

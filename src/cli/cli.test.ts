@@ -133,7 +133,7 @@ describe('coulee check', () => {
       [['--store', path.join(folder, 'nowhere')], 'There is no store in'],
       [['--store', process.env.STORE_DIR!], 'Say which project is meant'],
       [['--store', process.env.STORE_DIR!, '--project', 'no such'], 'There is no project “no such”'],
-      [[exported, '--as', 'xml'], 'Allowed choices are json, csv, sarif, junit'],
+      [[exported, '--as', 'xml'], 'Allowed choices are csv, json, sarif, junit'],
       [[exported, '--fail-on', 'all'], 'Allowed choices are fail, warn'],
       [
         broken('lost', (d) => rmSync(path.join(d, 'pictures', first))),
@@ -141,7 +141,7 @@ describe('coulee check', () => {
       ],
       [
         broken('other', (d) => writeFileSync(path.join(d, 'pictures', first), 'x')),
-        'its bytes do not fit its name',
+        'its bytes do not fit its hash',
       ],
       [
         broken('torn', (d) => writeFileSync(path.join(d, 'scenes/winter-splash.json'), '{')),

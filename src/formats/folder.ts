@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { filesOf, type Documents } from '@/core/project/documents';
+import { filesOf, idTwice, type Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
 import { Hash } from '@/core/pictures/picture';
 import { PRODUCT_VERSION } from '@/core/review/version';
@@ -99,6 +99,8 @@ export function readFolder(read: (file: string) => string | null): ReadFolder {
   if (!listed.success) throw new FolderFault(PROJECT_FILE, 'it lists no scenes.');
   const scenes = Object.fromEntries(listed.data.scenes.map((id) => [id, json(sceneFile(id))]));
   const documents = readDocuments({ project, scenes });
+  const twice = idTwice(documents);
+  if (twice) throw new FolderFault(PROJECT_FILE, twice);
   const files = Files.safeParse(json(FILES_FILE));
   if (!files.success) throw new FolderFault(FILES_FILE, 'it does not say where each file lies.');
   const places = new Map(Object.entries(files.data));

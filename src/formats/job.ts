@@ -42,6 +42,7 @@ export const JobAsked = z.discriminatedUnion('kind', [
 export type JobAsked = z.infer<typeof JobAsked>;
 /** The same as it is sent: what is left out is as usual. */
 export type JobWanted = z.input<typeof JobAsked>;
+export type ExportWanted = Extract<JobWanted, { kind: 'export' }>['options'];
 
 export const JOB_STATES = ['waiting', 'running', 'done', 'failed', 'called-off'] as const;
 

@@ -129,6 +129,12 @@ export const uploadFile = (projectId: string, file: File, sending: Sending): Pro
 export const uploadFont = (projectId: string, file: File, sending: Sending): Promise<ProjectFont> =>
   upload(`/api/projects/${projectId}/fonts`, file, ProjectFont, sending);
 
+const TakenIn = z.object({ id: z.string(), name: z.string() });
+
+/** Has a project taken in from an archive. @throws as above */
+export const uploadArchive = (file: File, sending: Sending): Promise<z.infer<typeof TakenIn>> =>
+  upload('/api/projects/archive', file, TakenIn, sending);
+
 /** Has the server make a file from another. @throws RequestProblem */
 export const derive = async (projectId: string, asked: Derivation): Promise<KeptFile> =>
   KeptFile.parse(await request<unknown>('POST', `/api/projects/${projectId}/derived`, asked));

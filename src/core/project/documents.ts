@@ -105,3 +105,21 @@ function missingPictures(project: Project, scenes: Record<string, Scene>): strin
     .filter((id) => !known.has(id))
     .map((id) => `A picture that is still used cannot go: ${usersOfPicture(id, scenes).join('; ')}.`);
 }
+
+/** What two things of one list are called alike by, so that one of them could not be found; `null` where each has its own id. */
+export function idTwice({ project, scenes }: Documents): string | null {
+  const { pictures, named, launches = [] } = project;
+  const lists: [string, readonly string[]][] = [
+    ['scenes', project.scenes],
+    ['pictures', pictures.map((p) => p.id)],
+    ['named values', named.map((n) => n.id)],
+    ['launches', launches.map((l) => l.id)],
+    ...launches.map((l): [string, string[]] => ['stages', l.stages.map((s) => s.id)]),
+    ...Object.values(scenes).map((s): [string, string[]] => ['layers', s.layers.map((l) => l.id)]),
+  ];
+  for (const [what, ids] of lists) {
+    const twice = ids.find((id, i) => ids.indexOf(id) !== i);
+    if (twice !== undefined) return `“${twice}” names two ${what}.`;
+  }
+  return null;
+}

@@ -16,7 +16,7 @@ import { readableOf } from './made';
 import { zipOf } from './zip';
 
 ownStore();
-beforeAll(seedDemo, 60_000);
+beforeAll(seedDemo, 180_000);
 
 const results = () => path.join(process.env.STORE_DIR!, 'results');
 const leftBehind = () => {

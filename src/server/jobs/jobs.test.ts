@@ -25,7 +25,7 @@ const film = (more: object = {}): JobAsked => ({
   },
 });
 
-beforeAll(() => seedDemo());
+beforeAll(() => seedDemo(), 180_000);
 
 /** Waits for the end of a job. @returns it, and every state that it was seen in */
 async function ended(id: string) {

@@ -5,6 +5,7 @@ import type { Review } from '@/core/review/schema';
 import { writeTokens } from '@/core/tokens/write';
 import { REVIEW_FORMATS } from '@/formats/all';
 import { fileStem } from '@/formats/file-name';
+import type { ExportWanted } from '@/formats/job';
 import { SHEET_FORMATS } from '@/formats/sheet/all';
 import { columnsOf } from '@/formats/sheet/targets';
 import { download, downloadFrom } from '../parts/download';
@@ -101,38 +102,41 @@ function useSvg(): Way {
   };
 }
 
-/** Everything that can leave the tool, with one line on what each is for. */
-export function TakeAlong({ review }: { review: Review | null }) {
-  const { findings, sheets, tokens } = useWays(review);
+/** What the server makes of the open scene and of the project, one thing after another. */
+function useMade() {
   const { target } = useTargets();
   const scene = useWorkbench((s) => s.sceneId);
   const { job, begin, callOff } = useJob();
-  const svg = useSvg();
   const [what, setWhat] = useState('');
-  /** What the server makes of the open scene, one after another. */
-  const made = (
-    word: string,
-    title: string,
-    name: string,
-    as: 'page' | 'contact-png' | 'contact-pdf',
-  ): Way => ({
-    word,
-    title,
-    ...(!job && {
-      take: () => {
-        setWhat(name);
-        void begin(name, { kind: 'export', options: { as, scene, target: target.id } });
-      },
-    }),
-  });
-  const page = made(
-    'HTML + CSS',
-    'The scene as a page that lays itself out on any screen',
-    'The page',
-    'page',
-  );
-  const contact = (word: string, as: 'contact-png' | 'contact-pdf') =>
-    made(word, `The cases that show the extremes, beside one another, as ${word}`, 'The contact sheet', as);
+  const made =
+    (name: string, as: ExportWanted['as']) =>
+    (word: string, title: string): Way => ({
+      word,
+      title,
+      ...(!job && {
+        take: () => {
+          setWhat(name);
+          void begin(name, { kind: 'export', options: { as, scene, target: target.id } });
+        },
+      }),
+    });
+  const contact = 'The cases that show the extremes, beside one another';
+  return {
+    page: made('The page', 'page')('HTML + CSS', 'The scene as a page that lays itself out on any screen'),
+    sheets: [
+      made('The contact sheet', 'contact-png')('PNG', `${contact}, as a picture`),
+      made('The contact sheet', 'contact-pdf')('PDF', `${contact}, as a document`),
+    ],
+    archive: made('The archive', 'archive')('archive', 'All documents and files in one ZIP'),
+    making: job && <Making what={what} progress={job.progress} callOff={callOff} />,
+  };
+}
+
+/** Everything that can leave the tool, with one line on what each is for. */
+export function TakeAlong({ review }: { review: Review | null }) {
+  const { findings, sheets, tokens } = useWays(review);
+  const made = useMade();
+  const svg = useSvg();
   return (
     <section aria-labelledby="take-along">
       <h2 id="take-along">Take along</h2>
@@ -140,16 +144,13 @@ export function TakeAlong({ review }: { review: Review | null }) {
         <tbody>
           <Line what="Findings" why="for a table, a program, a build" ways={findings} />
           <Line what="Sheet" why="for whoever builds it" ways={sheets} />
-          <Line what="Scene" why="lays itself out in any browser" ways={[page, svg]} />
-          <Line
-            what="Contact sheet"
-            why="the telling cases at a glance"
-            ways={[contact('PNG', 'contact-png'), contact('PDF', 'contact-pdf')]}
-          />
+          <Line what="Scene" why="lays itself out in any browser" ways={[made.page, svg]} />
+          <Line what="Contact sheet" why="the telling cases at a glance" ways={made.sheets} />
           <Line what="Named values" why="for other tools of design" ways={[tokens]} />
+          <Line what="Whole project" why="to be kept, or opened elsewhere" ways={[made.archive]} />
         </tbody>
       </table>
-      {job && <Making what={what} progress={job.progress} callOff={callOff} />}
+      {made.making}
     </section>
   );
 }

@@ -9,6 +9,8 @@ import { leave, request, RequestProblem } from '../api';
 import type { Theme } from '../theme/theme';
 import { Sign } from '../workbench/Sign';
 import { ThemeSwitch } from '../workbench/ThemeSwitch';
+import { OpenArchive } from './OpenArchive';
+import { UnreadableRow } from './UnreadableRow';
 import { DeletedProjects, type DeletedCard } from './DeletedProjects';
 
 interface Card {
@@ -20,27 +22,6 @@ interface Card {
   pictures: Picture[];
   /** why its documents cannot be read */
   unreadable?: string;
-}
-
-/** A project whose documents cannot be read: what is wrong, its documents as a file, and a way to put it away. */
-function UnreadableRow({ card, onDelete }: { card: Card; onDelete: () => void }) {
-  return (
-    <li className="project" aria-label={card.name}>
-      <div className="project-words">
-        <h2>{card.name}</h2>
-        <p className="problem">{card.unreadable}</p>
-        <p className="quiet">
-          Nothing else is touched by it.{' '}
-          <a href={`/api/projects/${card.id}/raw`}>Save its documents as a file</a>
-        </p>
-      </div>
-      <div className="project-actions">
-        <Button variant="quiet" size="sm" onClick={onDelete}>
-          delete
-        </Button>
-      </div>
-    </li>
-  );
 }
 
 interface CardProps {
@@ -122,6 +103,7 @@ function useProjects() {
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
   const [last, setLast] = useState<{ id: string; name: string } | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
 
   /** Does something and says what went wrong. */
   const attempt = async (work: () => Promise<unknown>) => {
@@ -147,6 +129,16 @@ function useProjects() {
   return {
     problem,
     last,
+    said,
+    say: (message: string) => {
+      setSaid(null);
+      setProblem(message);
+    },
+    taken: (name: string) => {
+      setProblem(null);
+      setSaid(`${name} was taken in.`);
+      router.refresh();
+    },
     leave: () => act(leave),
     restore: (id: string) => forget('POST', `/api/projects/${id}/restore`),
     removeForGood: (id: string) => forget('DELETE', `/api/projects/${id}?for=good`),
@@ -191,7 +183,7 @@ function Top({ theme, onLeave }: { theme: Theme; onLeave?: () => void }) {
 }
 
 /** What went wrong, and what was deleted last, with the way back. */
-function Said({ problem, last, restore }: Pick<Acts, 'problem' | 'last' | 'restore'>) {
+function Said({ problem, last, said, restore }: Pick<Acts, 'problem' | 'last' | 'said' | 'restore'>) {
   return (
     <>
       {problem && (
@@ -199,6 +191,9 @@ function Said({ problem, last, restore }: Pick<Acts, 'problem' | 'last' | 'resto
           {problem}
         </p>
       )}
+      <p role="status" className={said ? 'message message-inline' : 'visually-hidden'}>
+        {said}
+      </p>
       <p role="status" className={last ? 'message message-inline' : 'visually-hidden'}>
         {last && `${last.name} was deleted. `}
         {last && (
@@ -262,6 +257,7 @@ export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
           )}
         </ul>
         <NewProject create={acts.create} />
+        <OpenArchive onTaken={acts.taken} onProblem={acts.say} />
         <DeletedProjects
           deleted={deleted}
           onRestore={(id) => void acts.restore(id)}
