@@ -2,6 +2,7 @@ import { closest } from 'fastest-levenshtein';
 import { scenesInOrder } from '@/core/project/documents';
 import { onlyScene } from '@/core/project/scenes';
 import type { Scene } from '@/core/scene/scene';
+import { findCase, type Case } from '@/core/screens/cases';
 import { screenTargets, type ScreenTarget } from '@/formats/sheet/targets';
 import { openFolder } from './folder';
 import { Refusal, type Opened } from './opened';
@@ -52,6 +53,15 @@ export function sceneOf({ documents }: Opened, wanted: string | undefined): Scen
 /** @throws Refusal where there is no such set of screens */
 export const targetOf = ({ documents, screens }: Opened, wanted = 'all'): ScreenTarget =>
   named(screenTargets(documents.project, screens), wanted, 'set of screens');
+
+/** @throws Refusal for a case that is not there */
+export function casesNamed(ids: readonly string[], { screens }: Pick<Opened, 'screens'>): Case[] {
+  return ids.map((id) => {
+    const found = findCase(id, screens);
+    if (!found) throw new Refusal(`There is no case “${id}”. One is such as ${screens[0]!.id}.0.light.`);
+    return found;
+  });
+}
 
 /** A project with nothing in it but what is asked for. @throws Refusal */
 export function narrowed(opened: Opened, { scene, target }: ProjectAsked): Opened {

@@ -1,14 +1,14 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fontsOfScene } from '@/core/project/documents';
-import { casesOf, findCase, type Case } from '@/core/screens/cases';
+import { casesOf } from '@/core/screens/cases';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { APPEARANCES } from '@/core/values/values';
 import { contactPdf, contactPng } from '@/render/contact';
 import { drawingOf } from '@/render/painter';
 import { paintPng } from '@/render/sharp';
 import { fontsFor } from '@/server/fonts/fonts';
-import { open, sceneOf, targetOf, type ProjectAsked } from './asked';
+import { casesNamed, open, sceneOf, targetOf, type ProjectAsked } from './asked';
 import { createProgress, type Io } from './check';
 import { Refusal, type Opened } from './opened';
 
@@ -20,15 +20,6 @@ export interface RenderAsked extends ProjectAsked {
   /** on a contact sheet: all cases that can be told apart */
   all?: boolean;
   out?: string;
-}
-
-/** @throws Refusal for a case that is not there */
-function casesNamed(ids: readonly string[], { screens }: Pick<Opened, 'screens'>): Case[] {
-  return ids.map((id) => {
-    const found = findCase(id, screens);
-    if (!found) throw new Refusal(`There is no case “${id}”. One is such as ${screens[0]!.id}.0.light.`);
-    return found;
-  });
 }
 
 /** Each case as PNG at the px of its screen, in a folder. */

@@ -1,13 +1,11 @@
-import { findCase } from '@/core/screens/cases';
 import { fontsFor } from '@/server/fonts/fonts';
 import { wholeOf } from '@/server/exports/made';
 import { makePage } from '@/server/exports/page';
 import { fileLabels } from '@/formats/sheet/file-labels';
 import { SHEET_FORMATS, type SHEET_FORMAT_IDS } from '@/formats/sheet/all';
 import { buildSheet } from '@/formats/sheet/build';
-import { open, sceneOf, targetOf, type ProjectAsked } from './asked';
+import { casesNamed, open, sceneOf, targetOf, type ProjectAsked } from './asked';
 import { write, type Io } from './check';
-import { Refusal } from './opened';
 
 export interface SheetAsked extends ProjectAsked {
   as: (typeof SHEET_FORMAT_IDS)[number];
@@ -20,10 +18,8 @@ export interface SheetAsked extends ProjectAsked {
 export function sheet(asked: SheetAsked, io: Io): void {
   const opened = open(asked);
   try {
-    const { documents, revision, screens } = opened;
-    const chosen = asked.case === undefined ? null : findCase(asked.case, screens);
-    if (asked.case !== undefined && !chosen)
-      throw new Refusal(`There is no case “${asked.case}”. One is such as ${screens[0]!.id}.0.light.`);
+    const { documents, revision } = opened;
+    const chosen = asked.case === undefined ? null : casesNamed([asked.case], opened)[0]!;
     const labels = fileLabels(documents.project.pictures);
     const made = buildSheet({
       documents,

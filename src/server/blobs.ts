@@ -104,6 +104,14 @@ export async function openOriginal(hash: string): Promise<Readable> {
   }
 }
 
+/** Where something lies for as long as it is not whole, or not needed longer. */
+async function partFile(): Promise<string> {
+  checkStoreThere();
+  const folder = path.join(storeFolder(), 'results');
+  await mkdir(folder, { recursive: true });
+  return path.join(folder, `${process.pid}.${Math.random().toString(36).slice(2)}.part`);
+}
+
 /**
  * Keeps what a job makes, for a while, as it comes: it never lies in memory whole, and half of it is never left behind.
  * @param signal ends it
@@ -112,10 +120,7 @@ export async function keepResult(
   made: Readable,
   signal?: AbortSignal,
 ): Promise<{ hash: string; bytes: number }> {
-  checkStoreThere();
-  const folder = path.join(storeFolder(), 'results');
-  await mkdir(folder, { recursive: true });
-  const temporary = path.join(folder, `${process.pid}.${Math.random().toString(36).slice(2)}.part`);
+  const temporary = await partFile();
   const digest = createHash('sha256');
   let bytes = 0;
   const counted = async function* (chunks: AsyncIterable<Buffer>) {
@@ -147,10 +152,7 @@ export async function whileOnDisk<T>(
   tooLarge: () => Problem,
   work: (file: string) => Promise<T>,
 ): Promise<T> {
-  checkStoreThere();
-  const folder = path.join(storeFolder(), 'results');
-  await mkdir(folder, { recursive: true });
-  const file = path.join(folder, `${process.pid}.${Math.random().toString(36).slice(2)}.part`);
+  const file = await partFile();
   let bytes = 0;
   const bounded = async function* (chunks: AsyncIterable<Buffer>) {
     for await (const chunk of chunks) {

@@ -1,5 +1,5 @@
 import { scenesShown } from './launch';
-import type { Documents } from './documents';
+import { shownPictures, type Documents } from './documents';
 import { copiesOf } from '../scene/layers';
 import type { Project } from './project';
 import { nameOfCopy } from '../values/values';
@@ -51,11 +51,7 @@ export function removeScene({ project, scenes }: Documents, id: string): void {
 
 /** The documents with one scene alone, and the pictures that it shows; without launches, which go through several. */
 export function onlyScene({ project, scenes }: Documents, id: string): Documents {
-  const scene = scenes[id]!;
-  const shown = new Set(scene.layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])));
   const { launches: _, ...rest } = project;
-  return {
-    project: { ...rest, scenes: [id], pictures: project.pictures.filter((p) => shown.has(p.id)) },
-    scenes: { [id]: scene },
-  };
+  const own = { project: { ...rest, scenes: [id] }, scenes: { [id]: scenes[id]! } };
+  return { ...own, project: { ...own.project, pictures: shownPictures(own) } };
 }

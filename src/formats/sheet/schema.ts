@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { sayLength, sayNumber } from '@/core/words/numbers';
 
 /** Of this schema; a reader refuses another one. */
 export const SHEET_SCHEMA = 'sheet/1';
@@ -60,9 +61,7 @@ export type Sheet = z.infer<typeof Sheet>;
 
 /** A figure of a row in words. */
 export const sayAt = (at: Row['at'][number]): string =>
-  typeof at === 'string' ? at : `${number(at.lu)} lu · ${number(at.px)} px`;
-
-const number = (value: number) => String(Math.round(value * 10) / 10).replace('-', '−');
+  typeof at === 'string' ? at : `${sayLength(at.lu)} · ${sayNumber(at.px)} px`;
 
 /** Every figure of a sheet in words, by where it stands: what is compared when one asks what has changed. */
 export function figuresOf({ sections, columns }: Sheet): Map<string, string> {
