@@ -19,7 +19,7 @@ test('the large valley compares fits, and the project’s range is moved by keys
   // Cover of a 4 : 3 file crops half at 2 : 3 and at 8 : 3.
   await expect(table.getByRole('row', { name: /^cover/ })).toContainText('0.667 to 2.67');
   await expect(table.getByRole('row', { name: /^contain/ })).toContainText('nothing');
-  expect(await valley.locator('.mark').count()).toBeGreaterThan(50);
+  await expect.poll(() => valley.locator('.mark').count()).toBeGreaterThan(50);
   expect(await seriousFindings(page)).toEqual([]);
   const least = valley.getByRole('slider', { name: 'Least ratio allowed' });
   await tabTo(page, least);

@@ -79,7 +79,7 @@ test('page, server and command line judge the project alike, to the byte, and as
   await page.goto(`${PROJECT}/winter-splash?lens=launch`);
   const rows = page.locator('.launch-finding');
   await expect(rows.first()).toBeVisible({ timeout: 60_000 });
-  expect(await rows.count()).toBe(launch!.findings.length);
+  await expect(rows).toHaveCount(launch!.findings.length);
   const sum = (key: 'fail' | 'warn') => review.files.reduce((n, f) => n + f.found[key], 0);
   const sizes = await saidOf(page, `${PROJECT}/winter-splash?lens=sizes`, '.sizes-summary', /findings on/);
   expect(sizes.slice(0, 2)).toEqual([sum('fail'), sum('warn')]);
