@@ -1,4 +1,4 @@
-import json from '../data/screens.json';
+import { readFileSync } from 'node:fs';
 import { demoDocuments, demoPictures } from './documents';
 import type { Rendition } from '../src/core/pictures/picture';
 import { filePixelsOf, type FilePixels } from '../src/core/pixels/file';
@@ -25,7 +25,8 @@ export function demoRenditions(id: string, hashOf: (file: number) => string): Re
 
 /** The demo without its files: their sizes, and pixels that are made up. */
 export const demo = demoDocuments((id) => demoRenditions(id, (i) => String(i).repeat(64)));
-export const demoCases = casesOf(readCatalogue(json), ['light', 'dark']);
+const catalogue = readCatalogue(JSON.parse(readFileSync('data/screens.json', 'utf8')));
+export const demoCases = casesOf(catalogue, ['light', 'dark']);
 export const demoInput = (scene: string): SurveyInput => ({
   scene: demo.scenes[scene]!,
   pictures: demo.project.pictures,

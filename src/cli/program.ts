@@ -10,6 +10,7 @@ import { DEFAULT_PATTERN } from '@/formats/files/names';
 import { exportProject } from './export';
 import { files, type FilesAsked } from './files';
 import { render, type RenderAsked } from './render';
+import { report, type ReportAsked } from './report';
 import { screens, type ScreensAsked } from './screens';
 import { page, sheet, type SheetAsked } from './sheet';
 import { SHEET_FORMAT_IDS } from '@/formats/sheet/all';
@@ -49,6 +50,15 @@ function addCheck(program: Command, io: Io, end: (code: number) => void): void {
     .action(async (folder: string | undefined, options: Omit<CheckAsked, 'folder'>) => {
       end(await check({ ...options, folder }, io));
     });
+}
+
+function addReport(program: Command, io: Io): void {
+  ofProject(program.command('report [folder]'))
+    .description('write how a project stands as one page: findings, pictures, what is accepted and why')
+    .option('--scene <name>', 'one scene alone, by its name or its id')
+    .action((folder: string | undefined, options: Omit<ReportAsked, 'folder'>) =>
+      report({ ...options, folder }, io),
+    );
 }
 
 function addScene(program: Command, io: Io): void {
@@ -107,6 +117,7 @@ function programFor(io: Io, end: (code: number) => void): Command {
     .exitOverride()
     .configureOutput({ writeOut: io.out, writeErr: io.err });
   addCheck(program, io, end);
+  addReport(program, io);
   addScene(program, io);
 
   program

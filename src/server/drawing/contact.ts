@@ -1,4 +1,3 @@
-import { setImmediate } from 'node:timers/promises';
 import { fontsOfScene, sceneWith } from '@/core/project/documents';
 import { contactPdf, contactPng } from '@/render/contact';
 import type { ContactAsked } from '@/render/contact-cells';
@@ -6,6 +5,7 @@ import { readOriginal, readOriginalNow } from '../blobs';
 import { fileHost } from '../file-host';
 import type { TaskProgress } from './progress';
 import { STORED } from './read';
+import { saying } from './steps';
 
 export interface ToContact extends ContactAsked {
   as: 'png' | 'pdf';
@@ -18,14 +18,13 @@ export async function contact(
 ): Promise<Buffer> {
   const host = fileHost(asked.documents, { bytes: STORED, font: readOriginalNow });
   const scene = sceneWith(asked.documents, asked.sceneId)!;
+  const said = saying(onStep);
   const surfaces = {
     host,
     fonts: await host.fonts(fontsOfScene(scene)),
     bytes: readOriginal,
-    onStep: async (done: number, of: number) => {
-      onStep({ done, of, doing: done < of ? 'drawing its cases' : 'putting them together' });
-      await setImmediate();
-    },
+    onStep: (done: number, of: number) =>
+      said({ done, of, doing: done < of ? 'drawing its cases' : 'putting them together' }),
   };
   return as === 'png' ? contactPng(asked, surfaces) : contactPdf(asked, surfaces, scene.name);
 }

@@ -1,4 +1,3 @@
-import { setImmediate } from 'node:timers/promises';
 import type { Ink } from '@/core/pixels/ink';
 import type { Documents } from '@/core/project/documents';
 import type { ReviewProgress } from '@/core/review/review';
@@ -8,6 +7,7 @@ import { readOriginalNow } from '../blobs';
 import { screensOf } from '../catalogue';
 import { fileHost } from '../file-host';
 import { STORED, type FileBytes } from './read';
+import { saying } from './steps';
 
 /** A project that is judged as it is given. */
 export interface AskedReview {
@@ -29,11 +29,6 @@ export async function review(
   const host = fileHost(documents, { bytes: { ...STORED, preview }, font: readOriginalNow, ink });
   const screens = screensOf(documents.project);
   const steps = await reviewing({ documents, revision, screens }, host);
-  const said = async (progress: ReviewProgress) => {
-    onStep(progress);
-    // What was said goes out, and the memory is looked at, between two steps.
-    await setImmediate();
-    return true;
-  };
-  return (await goingOn(steps, said))!;
+  const said = saying(onStep);
+  return (await goingOn(steps, (progress) => said(progress).then(() => true)))!;
 }

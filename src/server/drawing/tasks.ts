@@ -4,6 +4,7 @@ import { make } from './make';
 import type { TaskProgress } from './progress';
 import { film, paint } from './paint';
 import { look, read, type ToRead } from './read';
+import { report } from './report';
 import { review } from './review';
 
 /** What a process of its own is asked to do. `onStep` says that it goes on, and how far it is where that is known. */
@@ -15,6 +16,7 @@ export const TASKS = {
   paint,
   film,
   review,
+  report,
   contact,
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;

@@ -44,13 +44,35 @@ async function film({ launch, case: caseId, as, ...how }: Options<'film'>, by: F
     : { content: bytes, name: `${name}.webp`, mediaType: 'image/webp' };
 }
 
+/** A project with what is known of the ink of its files. */
+async function toReview(projectId: string) {
+  const { documents, revision } = loadProject(projectId);
+  return { documents, revision, ink: await inkOf(inkFiles(documents.project.pictures)) };
+}
+
+async function report(by: For): Promise<Made> {
+  const input = await toReview(by.project);
+  const html = await drawn(
+    {
+      kind: 'report',
+      input,
+      // As large as may be, so that nothing small waits for it.
+      cost: DRAWING.large + 1,
+      deadlineMs: DRAWING.filmMs,
+      name: 'This report',
+    },
+    by,
+  );
+  const name = `${fileStem(input.documents.project.name)}-report.html`;
+  return { content: Buffer.from(html), name, mediaType: 'text/html' };
+}
+
 async function review({ as }: Options<'review'>, by: For): Promise<Made> {
-  const { documents, revision } = loadProject(by.project);
-  const ink = await inkOf(inkFiles(documents.project.pictures));
+  const input = await toReview(by.project);
   const found = await drawn(
     {
       kind: 'review',
-      input: { documents, revision, ink },
+      input,
       // As large as may be, so that nothing small waits for it.
       cost: DRAWING.large + 1,
       deadlineMs: DRAWING.decodeMs,
@@ -59,7 +81,7 @@ async function review({ as }: Options<'review'>, by: For): Promise<Made> {
     by,
   );
   const { write, extension, mediaType } = reviewFormat(as);
-  const name = `${fileStem(documents.project.name)}-review${extension}`;
+  const name = `${fileStem(input.documents.project.name)}-review${extension}`;
   return { content: Buffer.from(write(found)), name, mediaType };
 }
 
@@ -105,6 +127,8 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
     case 'contact-png':
     case 'contact-pdf':
       return contactSheet({ ...options, as }, { documents, sceneId, screens: found.screens }, by);
+    case 'report':
+      return report(by);
     case 'archive':
       return makeArchive({ documents, revision }, STORED_BYTES, by.onProgress);
     case 'files':

@@ -127,6 +127,10 @@ function useMade() {
       made('The contact sheet', 'contact-png')('PNG', `${contact}, as a picture`),
       made('The contact sheet', 'contact-pdf')('PDF', `${contact}, as a document`),
     ],
+    report: made('The report', 'report')(
+      'HTML',
+      'What is wrong, with pictures before and after, what is accepted and why: on a screen or on paper',
+    ),
     archive: made('The archive', 'archive')('archive', 'All documents and files in one ZIP'),
     making: job && <Making what={what} progress={job.progress} callOff={callOff} />,
   };
@@ -142,6 +146,7 @@ export function TakeAlong({ review }: { review: Review | null }) {
       <h2 id="take-along">Take along</h2>
       <table className="ship-ways">
         <tbody>
+          <Line what="Report" why="for whoever decides" ways={[made.report]} />
           <Line what="Findings" why="for a table, a program, a build" ways={findings} />
           <Line what="Sheet" why="for whoever builds it" ways={sheets} />
           <Line what="Scene" why="lays itself out in any browser" ways={[made.page, svg]} />

@@ -1,8 +1,8 @@
 'use client';
 import { openOn } from '@/core/findings/finding';
-import { OUTCOMES, type Outcome } from '@/core/measure/judge';
+import { OUTCOMES } from '@/core/measure/judge';
 import { allFindings, foundCounts } from '@/core/review/counts';
-import { sayWhat } from '@/core/review/say';
+import { sayVerdict, sayWhat, worstOpen } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { useWorkbenchStore } from '../state/context';
 import type { WorkbenchState, WorkbenchStore } from '../state/workbench';
@@ -55,7 +55,7 @@ function partsOf({ scenes, launches, files }: Review): Part[] {
 
 /** The gravest finding that is open, in words; nothing where none is. */
 function Worst({ findings }: Pick<Part, 'findings'>) {
-  const worst = findings.find((f) => f.outcome === 'fail') ?? findings.find((f) => f.outcome === 'warn');
+  const worst = worstOpen(findings);
   if (!worst) return <span className="quiet">nothing open</span>;
   const { source, subject, word } = worst;
   return (
@@ -109,16 +109,6 @@ function PartRow({ part, store }: { part: Part; store: WorkbenchStore }) {
   );
 }
 
-/** The project in one line: whether anything keeps it from being shipped. */
-function headline(review: Review): { text: string; outcome: Outcome } {
-  const { fail, warn } = foundCounts(allFindings(review));
-  const count = (n: number) => (n === 1 ? '1 finding' : `${n} findings`);
-  if (fail > 0) return { text: `Not yet: ${count(fail)} fail${fail === 1 ? 's' : ''}`, outcome: 'fail' };
-  if (warn > 0)
-    return { text: `Ready, with ${warn === 1 ? '1 warning' : `${warn} warnings`}`, outcome: 'warn' };
-  return { text: 'Ready: nothing is wrong', outcome: 'clear' };
-}
-
 /** What is taken as it is, with the reason for it. */
 function Accepted({ review }: { review: Review }) {
   const accepted = allFindings(review).filter((f) => f.accepted !== null);
@@ -155,7 +145,7 @@ export function Verdict({ review, progress }: ReturnType<typeof useReview>) {
         </p>
       </section>
     );
-  const { text, outcome } = headline(review);
+  const { text, outcome } = sayVerdict(review);
   return (
     <section className="verdict">
       <h2 id="verdict" className={`outcome-${outcome}`}>
