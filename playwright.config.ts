@@ -9,7 +9,7 @@ function serverOf(worker: number) {
   const store = `test-results/store-${worker}`;
   return {
     command: `rm -rf ${store} && node --import tsx e2e/prepare-store.ts && exec node scripts/start.mjs`,
-    url: `${addressOf(worker)}/api/health`,
+    url: `${addressOf(worker)}/api/v1/health`,
     env: {
       PORT: String(portOf(worker)),
       STORE_DIR: store,

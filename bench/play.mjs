@@ -15,13 +15,13 @@ const browser = await chromium.launch({
 const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
 await page.goto(base);
 const copy = await page.evaluate(async () => {
-  const response = await fetch('/api/projects/larkmoor-ferries/copies', { method: 'POST' });
+  const response = await fetch('/api/v1/projects/larkmoor-ferries/copies', { method: 'POST' });
   return (await response.json()).id;
 });
 // A launch that does nothing but fade, evenly, for as long as is measured.
 await page.evaluate(
   async ({ id, ms }) => {
-    const { revision } = await (await fetch(`/api/projects/${id}`)).json();
+    const { revision } = await (await fetch(`/api/v1/projects/${id}`)).json();
     const at = '/project/launches/0';
     const set = (path, value, before) => [
       { op: 'replace', path: at + path, value },
@@ -39,7 +39,7 @@ await page.evaluate(
       inverse: changes.map((c) => c[1]).reverse(),
     };
     const headers = { 'content-type': 'application/json', 'if-match': `"${revision}"` };
-    const response = await fetch(`/api/projects/${id}`, {
+    const response = await fetch(`/api/v1/projects/${id}`, {
       method: 'PATCH',
       headers,
       body: JSON.stringify(body),
@@ -79,5 +79,5 @@ const report = (name, unit, value) =>
   console.log(JSON.stringify({ name, unit, value: Number(value.toPrecision(4)), screens: 12, machine }));
 report('distinct times of a film painted', 'per s', painted);
 report('greatest drift between clock and film', 'ms', drift);
-await page.evaluate((id) => fetch(`/api/projects/${id}`, { method: 'DELETE' }), copy);
+await page.evaluate((id) => fetch(`/api/v1/projects/${id}`, { method: 'DELETE' }), copy);
 await browser.close();

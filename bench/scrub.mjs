@@ -71,7 +71,7 @@ const pictures = await page.evaluate(() =>
  */
 async function plainPage() {
   const plain = await browser.newPage({ viewport: { width: 1280, height: 800 } });
-  await plain.goto(`${address}/api/health`);
+  await plain.goto(`${address}/api/v1/health`);
   const [back = '', one = back, two = one] = pictures;
   const boxes = cells.map(
     ({ width, height }) =>

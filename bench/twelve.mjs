@@ -80,7 +80,7 @@ function twelve(scenes) {
 }
 
 async function change(address, patch, inverse) {
-  const url = `${address}/api/projects/larkmoor-ferries`;
+  const url = `${address}/api/v1/projects/larkmoor-ferries`;
   const { revision } = await (await fetch(url)).json();
   const response = await fetch(url, {
     method: 'PATCH',
@@ -92,7 +92,7 @@ async function change(address, patch, inverse) {
 
 /** @returns a function that takes the scene out again */
 export async function addTwelve(address) {
-  const { documents } = await (await fetch(`${address}/api/projects/larkmoor-ferries`)).json();
+  const { documents } = await (await fetch(`${address}/api/v1/projects/larkmoor-ferries`)).json();
   const scene = twelve(documents.scenes);
   const at = `/project/scenes/${documents.project.scenes.length}`;
   const added = [

@@ -23,7 +23,7 @@ async function canvasOf(page: Page, scene: string, caseId: string): Promise<{ pn
 }
 
 async function serverOf(request: APIRequestContext, scene: string, caseId: string, scale: number) {
-  const address = `/api/projects/${AGREEMENT_PROJECT}/scenes/${scene}/cases/${caseId}?scale=${scale}`;
+  const address = `/api/v1/projects/${AGREEMENT_PROJECT}/scenes/${scene}/cases/${caseId}?scale=${scale}`;
   const response = await request.get(address);
   expect(response.headers()['content-type']).toBe('image/png');
   return raster(await response.body());
@@ -31,7 +31,7 @@ async function serverOf(request: APIRequestContext, scene: string, caseId: strin
 
 /** The file of the harbour for an appearance, as the project’s documents name it. */
 async function fileOf(request: APIRequestContext, appearance: string): Promise<string> {
-  const response = await request.get(`/api/projects/${AGREEMENT_PROJECT}`);
+  const response = await request.get(`/api/v1/projects/${AGREEMENT_PROJECT}`);
   const { documents } = (await response.json()) as { documents: Documents };
   const harbour = documents.project.pictures.find((p) => p.id === 'harbour')!;
   return harbour.cuts[0]!.renditions.find((r) => r.appearance === appearance)!.hash;
@@ -41,7 +41,7 @@ const repeatCss = ({ repeat }: Way) => (typeof repeat === 'string' ? repeat : `$
 
 /** The same picture in the same box, drawn by the browser’s own CSS. */
 async function cssOf(page: Page, way: Way, preview: string, size: Raster, k: number): Promise<Raster> {
-  await page.goto('/api/health');
+  await page.goto('/api/v1/health');
   await page.setContent(`<body style="margin:0"><div style="width:${size.width}px;height:${size.height}px;
     background:${GROUND} url(${preview}) ${HELD.x}% ${HELD.y}% / ${way.css(k)} ${repeatCss(way)}"></div>`);
   await page.evaluate(async (src) => {
@@ -63,7 +63,7 @@ test.describe('canvas, server and CSS draw the same', () => {
       const server = await serverOf(request, way.id, screen.id, scale);
 
       const hash = await fileOf(request, screen.id.endsWith('dark') ? 'dark' : 'light');
-      const css = await cssOf(page, way, `${baseURL}/api/pictures/${hash}/2048`, canvas, scale);
+      const css = await cssOf(page, way, `${baseURL}/api/v1/pictures/${hash}/2048`, canvas, scale);
 
       for (const [name, d] of Object.entries({
         'canvas against server': difference(canvas, server),

@@ -16,7 +16,7 @@ test('pages carry a policy with a nonce of their own, and a foreign name is not 
   for (const p of policies) expect(/script-src ([^;]*)/.exec(p)![1]).not.toContain('unsafe-inline');
   const foreign = { headers: { host: 'other.test' } };
   expect((await request.get(`${baseURL}/`, foreign)).status()).toBe(421);
-  expect((await request.get(`${baseURL}/api/projects`, foreign)).status()).toBe(421);
+  expect((await request.get(`${baseURL}/api/v1/projects`, foreign)).status()).toBe(421);
 });
 
 test.describe('a server that others can reach', () => {
@@ -36,7 +36,7 @@ test.describe('a server that others can reach', () => {
     await expect
       .poll(
         () =>
-          fetch(`${address}/api/health`).then(
+          fetch(`${address}/api/v1/health`).then(
             (r) => r.status,
             () => 0,
           ),
@@ -57,7 +57,7 @@ test.describe('a server that others can reach', () => {
   });
 
   test('lets nobody in without it, and somebody with it', async ({ page, request }) => {
-    expect((await request.get(`${address}/api/projects`)).status()).toBe(401);
+    expect((await request.get(`${address}/api/v1/projects`)).status()).toBe(401);
     await page.goto(`${address}/projects/larkmoor-ferries`);
     await expect(page).toHaveURL(/\/enter\?to=%2Fprojects%2Flarkmoor-ferries$/);
     expect(await seriousFindings(page)).toEqual([]);
@@ -82,10 +82,10 @@ test.describe('a server that others can reach', () => {
     const saving = page.getByTestId('saving');
     // It ends in another window, or by the time, just before something is saved.
     const endSession = async (route: Route) => {
-      await page.request.delete(`${address}/api/session`, { headers: { origin: address } });
+      await page.request.delete(`${address}/api/v1/session`, { headers: { origin: address } });
       await route.continue();
     };
-    await page.route('**/api/projects/larkmoor-ferries', endSession, { times: 1 });
+    await page.route('**/api/v1/projects/larkmoor-ferries', endSession, { times: 1 });
     await page.getByRole('region', { name: 'Layer Harbour' }).getByRole('button', { name: 'hide' }).click();
     const dialog = page.getByRole('dialog', { name: 'Your session has ended' });
     await expect(dialog).toBeVisible();
@@ -107,11 +107,14 @@ test.describe('a server that others can reach', () => {
 
   test('takes no more than a few guesses in a row', async ({ request }) => {
     const guess = () =>
-      request.post(`${address}/api/session`, { data: { passphrase: 'wrong' }, headers: { origin: address } });
+      request.post(`${address}/api/v1/session`, {
+        data: { passphrase: 'wrong' },
+        headers: { origin: address },
+      });
     const answers = [];
     for (let i = 0; i < 8; i++) answers.push(await guess());
     const refused = answers.find((a) => a.status() === 429)!;
     expect(Number(refused.headers()['retry-after'])).toBeGreaterThan(0);
-    expect(((await refused.json()) as { title: string }).title).toContain('Too many wrong passphrases');
+    expect(((await refused.json()) as { detail: string }).detail).toContain('Too many wrong passphrases');
   });
 });

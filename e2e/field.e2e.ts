@@ -87,22 +87,22 @@ for (const colorScheme of ['light', 'dark'] as const) {
 
 test('what is not there is said, as a page and as problem JSON', async ({ page, request }) => {
   expect((await page.goto('/projects/none/winter-splash'))!.status()).toBe(404);
-  const base = '/api/projects/larkmoor-ferries/scenes/winter-splash/cases';
+  const base = '/api/v1/projects/larkmoor-ferries/scenes/winter-splash/cases';
   const unknown = await request.get(`${base}/no-screen.0.light`);
   expect(unknown.status()).toBe(404);
-  expect(await unknown.json()).toMatchObject({ status: 404, title: expect.stringContaining('This case') });
+  expect(await unknown.json()).toMatchObject({ status: 404, detail: expect.stringContaining('This case') });
   const scale = await request.get(`${base}/${PILL}.0.light?scale=-1`);
   expect(scale.status()).toBe(422);
-  expect((await scale.json()).title).toContain('scale');
+  expect((await scale.json()).detail).toContain('scale');
   const huge = await request.get(`${base}/tv-1920x1080-2x.0.light?scale=9`);
   expect(huge.status()).toBe(422);
-  expect((await huge.json()).title).toContain('8192');
-  expect((await request.get('/api/pictures/none/64')).status()).toBe(404);
+  expect((await huge.json()).detail).toContain('8192');
+  expect((await request.get('/api/v1/pictures/none/64')).status()).toBe(404);
 });
 
 test('a case as PNG has the pixels of its screen', async ({ request }) => {
   const response = await request.get(
-    `/api/projects/larkmoor-ferries/scenes/winter-splash/cases/${PILL}.0.light?layer=harbour&fit=contain`,
+    `/api/v1/projects/larkmoor-ferries/scenes/winter-splash/cases/${PILL}.0.light?layer=harbour&fit=contain`,
   );
   const png = await response.body();
   expect(png.readUInt32BE(16)).toBe(1179);

@@ -150,7 +150,7 @@ export async function expectCropToAgree(page: Page) {
 
 /** Asks a server to make something, as a page of it does. */
 export const ask = (request: APIRequestContext, origin: string, project: string, asked: unknown) =>
-  request.post(`${origin}/api/projects/${project}/jobs`, { data: asked, headers: { origin } });
+  request.post(`${origin}/api/v1/projects/${project}/jobs`, { data: asked, headers: { origin } });
 
 /** Asks a server to make something of the demo, and waits for its end. */
 export async function made(request: APIRequestContext, origin: string, asked: JobWanted): Promise<Job> {

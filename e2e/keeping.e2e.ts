@@ -157,26 +157,26 @@ test('files that are refused say so where they were dropped, and the others are 
   await expect(imports).toContainText('“script.svg” is not taken: it holds the element script');
   await expect(page.getByRole('region', { name: 'Layer mark' })).toBeVisible();
 
-  const files = `${new URL(page.url()).pathname.split('/').slice(0, 3).join('/').replace('/projects', '/api/projects')}/files`;
+  const files = `${new URL(page.url()).pathname.split('/').slice(0, 3).join('/').replace('/projects', '/api/v1/projects')}/files`;
   const origin = { origin: baseURL! };
   const send = (name: string, data: Buffer) =>
     request.post(`${files}?name=${encodeURIComponent(name)}`, { headers: origin, data });
   expect((await send('../up.png', good.buffer)).status()).toBe(422);
   const long = await send(`${'x'.repeat(300)}.png`, good.buffer);
   expect(long.status()).toBe(422);
-  expect((await long.json()).title).toContain('the limit is 120');
+  expect((await long.json()).detail).toContain('the limit is 120');
   const large = await send('large.png', Buffer.alloc(65 * 1024 * 1024, 1));
   expect(large.status()).toBe(413);
-  expect((await large.json()).title).toContain('64 MB');
+  expect((await large.json()).detail).toContain('64 MB');
   const api = files.replace('/files', '');
   const patch = (data: string, headers = {}) =>
     request.patch(api, { headers: { ...origin, 'if-match': '"1"', ...headers }, data });
   expect((await patch('{"id":')).status()).toBe(400);
-  expect((await (await patch('{"id":"x"}')).json()).title).toMatch(/^id:/);
+  expect((await (await patch('{"id":"x"}')).json()).detail).toMatch(/^id:/);
   expect((await patch('{}', { 'if-match': 'x' })).status()).toBe(428);
   expect((await request.patch(api, { data: '{}' })).status()).toBe(403);
-  expect((await request.get('/api/projects/none')).status()).toBe(404);
-  expect((await request.get('/api/health')).ok()).toBe(true);
+  expect((await request.get('/api/v1/projects/none')).status()).toBe(404);
+  expect((await request.get('/api/v1/health')).ok()).toBe(true);
 });
 
 test('a picture is pasted, and an import is cancelled while it is sent', async ({ page }) => {

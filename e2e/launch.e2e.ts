@@ -26,7 +26,7 @@ const EASINGS = [
 ];
 
 test('easing is what the browser’s own animations do', async ({ page }) => {
-  await page.goto('/api/health');
+  await page.goto('/api/v1/health');
   await page.setContent('<div id="it" style="position:absolute"></div>');
   const off = await page.evaluate(
     ({ easings }) =>
@@ -71,7 +71,7 @@ for (const at of [0, 650, 2000, 4000]) {
         (c: HTMLCanvasElement) => [c.toDataURL(), c.dataset.scale] as const,
       );
       const canvas = await raster(Buffer.from(url.split(',')[1]!, 'base64'));
-      const address = `/api${PROJECT}/launches/launch/cases/${CASE}/frame?t=${at}&scale=${scale}`;
+      const address = `/api/v1${PROJECT}/launches/launch/cases/${CASE}/frame?t=${at}&scale=${scale}`;
       const response = await request.get(address);
       expect(response.headers()['content-type']).toBe('image/png');
       const d = difference(canvas, await raster(await response.body()));

@@ -41,10 +41,10 @@ test.describe('work goes on', () => {
     await expect(page.getByRole('gridcell').first()).toBeVisible();
 
     const endSession = async (route: Route) => {
-      await page.request.delete(`${served.address}/api/session`, { headers: { origin: served.address } });
+      await page.request.delete(`${served.address}/api/v1/session`, { headers: { origin: served.address } });
       await route.continue();
     };
-    await page.route('**/api/projects/larkmoor-ferries', endSession, { times: 1 });
+    await page.route('**/api/v1/projects/larkmoor-ferries', endSession, { times: 1 });
     await toggle(page, 'Harbour', 'hide');
     await expect(page.getByRole('dialog', { name: 'Your session has ended' })).toBeVisible();
     await enter(page);

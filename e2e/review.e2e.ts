@@ -128,9 +128,9 @@ test('a job says how far it is, as events too, and is called off down to the pro
   const { id } = Job.parse(await (await (await asked).response())!.json());
   await page.getByRole('button', { name: 'call it off' }).click();
   await expect(film).toBeVisible();
-  const job = () => request.get(`${baseURL}/api${PROJECT}/jobs/${id}`);
+  const job = () => request.get(`${baseURL}/api/v1${PROJECT}/jobs/${id}`);
   await expect.poll(async () => Job.parse(await (await job()).json()).state).toBe('called-off');
-  expect((await request.get(`/api${PROJECT}/jobs/${id}/result`)).status()).toBe(404);
+  expect((await request.get(`/api/v1${PROJECT}/jobs/${id}/result`)).status()).toBe(404);
 });
 
 test('a finding on files is accepted for a reason, counts no longer, and comes back', async ({ page }) => {
@@ -159,14 +159,14 @@ test('what is not asked for rightly is refused in words', async ({ request, base
   ] as const)
     expect((await post(data)).status()).toBe(status);
   expect((await post({ kind: 'review', options: {} }, 'nothing')).status()).toBe(404);
-  expect((await request.get(`/api${PROJECT}/jobs/nothing`)).status()).toBe(404);
+  expect((await request.get(`/api/v1${PROJECT}/jobs/nothing`)).status()).toBe(404);
   const failed = await made(request, baseURL!, {
     kind: 'film',
     options: { launch: 'launch', case: 'nothing.0.light', start: 'cold', as: 'webp' },
   });
   expect(failed).toMatchObject({
     state: 'failed',
-    problem: { status: 404, title: expect.stringContaining('This case is not here') as unknown },
+    problem: { status: 404, detail: expect.stringContaining('This case is not here') as unknown },
   });
   for (const [options, status, said] of [
     [{ as: 'page', scene: 'nothing' }, 404, 'This scene is not here'],
@@ -175,14 +175,14 @@ test('what is not asked for rightly is refused in words', async ({ request, base
     [{ as: 'files', pattern: '{appearance}' }, 422, 'Two files would be called'],
     [{ as: 'contact-png', cases: ['nothing.0.light'] as string[] }, 422, 'None of these is a case'],
   ] as const) {
-    const problem = { status, title: expect.stringContaining(said) as unknown };
+    const problem = { status, detail: expect.stringContaining(said) as unknown };
     const job = await made(request, baseURL!, { kind: 'export', options });
     expect(job).toMatchObject({ state: 'failed', problem });
   }
   expect((await post({ kind: 'export', options: { as: 'cake' } })).status()).toBe(422);
-  expect((await request.get('/api/schemas/cake')).status()).toBe(404);
-  expect(await (await request.get('/api/schemas/sheet')).json()).toMatchObject({ type: 'object' });
-  const schema = await request.get('/api/schemas/review');
+  expect((await request.get('/api/v1/schemas/cake')).status()).toBe(404);
+  expect(await (await request.get('/api/v1/schemas/sheet')).json()).toMatchObject({ type: 'object' });
+  const schema = await request.get('/api/v1/schemas/review');
   expect(schema.headers()['content-type']).toContain('application/schema+json');
   expect(await schema.json()).toMatchObject({ title: 'Review of a project', type: 'object' });
 });

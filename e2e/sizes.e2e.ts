@@ -171,10 +171,10 @@ test('what the pixels say: uneven padding as numbers, and grounds that go with a
   // The ground is the colour that the splash’s picture ends in at the top, light and dark, to a few steps.
   const [, light] = said.exec((await ground.textContent())!)!;
   const at = await page.evaluate(async () => {
-    const { documents } = await (await fetch('/api/projects/larkmoor-ferries')).json();
+    const { documents } = await (await fetch('/api/v1/projects/larkmoor-ferries')).json();
     const harbour = documents.project.pictures.find((p: { id: string }) => p.id === 'harbour');
     const file = harbour.cuts[0].renditions.find((r: { appearance: string }) => r.appearance === 'light');
-    const image = await createImageBitmap(await (await fetch(`/api/pictures/${file.hash}/256`)).blob());
+    const image = await createImageBitmap(await (await fetch(`/api/v1/pictures/${file.hash}/256`)).blob());
     const ctx = new OffscreenCanvas(256, 4).getContext('2d')!;
     ctx.drawImage(image, 0, 0);
     const { data } = ctx.getImageData(0, 0, 256, 4);
@@ -205,7 +205,7 @@ test('a picture is fetched by its address, and only from where it may be', async
       await form.getByRole('textbox').fill(address);
       await page.keyboard.press('Enter');
     };
-    await fetchFrom(`${addressOf(0)}/api/health`);
+    await fetchFrom(`${addressOf(0)}/api/v1/health`);
     await expect(form.getByRole('alert')).toContainText('“127.0.0.1” is not a public address');
     expect(await seriousFindings(page)).toEqual([]);
     await fetchFrom('http://127.0.0.1:3199/none.png');

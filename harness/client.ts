@@ -19,12 +19,12 @@ export interface Stored {
 }
 
 export async function read(address: string, id: string): Promise<Stored> {
-  return (await (await ask(address, 'GET', `/api/projects/${id}`)).json()) as Stored;
+  return (await (await ask(address, 'GET', `/api/v1/projects/${id}`)).json()) as Stored;
 }
 
 /** A copy of the demo project. @returns its id */
 export async function copyDemo(address: string): Promise<string> {
-  const made = await ask(address, 'POST', '/api/projects/larkmoor-ferries/copies');
+  const made = await ask(address, 'POST', '/api/v1/projects/larkmoor-ferries/copies');
   return ((await made.json()) as { id: string }).id;
 }
 
@@ -50,7 +50,7 @@ export async function edit(address: string, who: Editor): Promise<number> {
   who.sent = `Name ${++who.tried}`;
   const after = { ...documents, project: { ...documents.project, name: who.sent } };
   const change = changeBetween(crypto.randomUUID(), documents, after);
-  const answer = await ask(address, 'PATCH', `/api/projects/${who.id}`, change, {
+  const answer = await ask(address, 'PATCH', `/api/v1/projects/${who.id}`, change, {
     'if-match': `"${revision}"`,
   });
   await answer.arrayBuffer();

@@ -6,11 +6,11 @@ import { fill, mount, mountSmall, unmount } from './disk';
 import { seen, type Seen } from './report';
 import { newStore, prepare, readyStore, removeStore, serve, withServer } from './server';
 
-const titleOf = async (answer: Response) => ((await answer.json()) as { title?: string }).title ?? '';
+const titleOf = async (answer: Response) => ((await answer.json()) as { detail?: string }).detail ?? '';
 
 /** A change that is asked for while something is wrong: the status and the words. */
 async function attempt(address: string, name: string): Promise<{ status: number; title: string }> {
-  const answer = await ask(address, 'POST', '/api/projects', { name });
+  const answer = await ask(address, 'POST', '/api/v1/projects', { name });
   return { status: answer.status, title: answer.ok ? '' : await titleOf(answer) };
 }
 
@@ -59,7 +59,9 @@ const lostFile = () =>
     const { documents } = await read(address, 'larkmoor-ferries');
     const hash = documents.project.pictures[0]!.cuts[0]!.renditions[0]!.hash;
     rmSync(path.join(store, 'pictures', hash.slice(0, 2), hash));
-    const { lost } = (await (await ask(address, 'GET', '/api/projects/larkmoor-ferries/files')).json()) as {
+    const { lost } = (await (
+      await ask(address, 'GET', '/api/v1/projects/larkmoor-ferries/lost-files')
+    ).json()) as {
       lost: string[];
     };
     const page = await ask(address, 'GET', '/projects/larkmoor-ferries');

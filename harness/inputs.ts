@@ -114,7 +114,7 @@ export function inputs(
   { documents, revision }: Stored,
   pictures: readonly Uint8Array[],
 ): fc.Arbitrary<Input> {
-  const project = `/api/projects/${id}`;
+  const project = `/api/v1/projects/${id}`;
   const [hash] = documents.project.pictures.flatMap((p) =>
     p.cuts.flatMap((c) => c.renditions.map((r) => r.hash)),
   );
@@ -132,7 +132,7 @@ export function inputs(
     '/',
     `/projects/${id}`,
     `/projects/${id}/winter-splash`,
-    '/api/projects',
+    '/api/v1/projects',
     project,
     `${project}/raw`,
     `${project}/files`,
@@ -140,18 +140,24 @@ export function inputs(
     `${project}/revisions/1`,
     caseRoute,
     `${launchRoute}/frame`,
-    `${project}/file-facts`,
+    `${project}/lost-files`,
+    `${project}/screens`,
+    `${project}/tokens`,
+    `${project}/manifest`,
+    `${project}/scenes/winter-splash/sheet`,
+    '/api/v1/archives',
+    '/api/v1/openapi.json',
     `${project}/jobs`,
     `${project}/jobs/none`,
     `${project}/jobs/none/result`,
-    '/api/schemas/review',
-    '/api/schemas/sheet',
-    `/api/pictures/${hash}/64`,
-    `/api/pictures/${hash}/raster`,
-    `/api/pictures/${hash}/statistics`,
-    '/api/fonts/sans-400/latin',
-    '/api/session',
-    '/api/health',
+    '/api/v1/schemas/review',
+    '/api/v1/schemas/sheet',
+    `/api/v1/pictures/${hash}/64`,
+    `/api/v1/pictures/${hash}/raster`,
+    `/api/v1/pictures/${hash}/statistics`,
+    '/api/v1/fonts/sans-400/latin',
+    '/api/v1/session',
+    '/api/v1/health',
   ];
   const segment = (route: string) =>
     fc.tuple(fc.nat(route.split('/').length - 1), oddText).map(([at, text]) => {
@@ -213,10 +219,10 @@ export function inputs(
     }),
     json('PATCH', project, change),
     { weight: 4, arbitrary: patches },
-    json('POST', '/api/projects', { name: 'New' }),
+    json('POST', '/api/v1/projects', { name: 'New' }),
     fc.tuple(fc.constantFrom('PATCH', 'POST'), deepText).map(([method, body]) => ({
       method,
-      route: method === 'POST' ? '/api/projects' : project,
+      route: method === 'POST' ? '/api/v1/projects' : project,
       body,
       headers: { 'if-match': `"${revision}"`, 'content-type': 'application/json' },
     })),
@@ -224,7 +230,7 @@ export function inputs(
     json('POST', `${project}/derived`, made),
     json('POST', `${project}/derived`, trim),
     json('POST', `${project}/jobs`, film),
-    json('POST', '/api/session', { passphrase: 'x' }),
+    json('POST', '/api/v1/session', { passphrase: 'x' }),
     fc.record({
       method: fc.constant('POST'),
       route: fc.constantFrom(`${project}/files?name=a.png`, `${project}/fonts?name=a.ttf`),
@@ -232,7 +238,7 @@ export function inputs(
     }),
     fc.record({
       method: fc.constant('POST'),
-      route: fc.constant('/api/projects'),
+      route: fc.constant('/api/v1/projects'),
       headers: fc.constantFrom<Record<string, string>>(
         { origin: 'null' },
         { origin: 'http://other.test' },

@@ -17,7 +17,9 @@ async function importing(address: string, id: string, random: () => number): Pro
     const png = await sharp({ create: { ...size, channels: 3, background } })
       .png()
       .toBuffer();
-    const answer = await ask(address, 'POST', `/api/projects/${id}/files?name=a.png`, png).catch(() => null);
+    const answer = await ask(address, 'POST', `/api/v1/projects/${id}/files?name=a.png`, png).catch(
+      () => null,
+    );
     const body =
       answer?.status === 201 && ((await answer.json().catch(() => null)) as { hash: string } | null);
     if (!body) return kept;
@@ -56,7 +58,7 @@ export async function kill(seed: number, rounds: number): Promise<Seen[]> {
         if (now) who.stored = now;
       }
       for (const hash of kept) {
-        const preview = await ask(served.address, 'GET', `/api/pictures/${hash}/64`);
+        const preview = await ask(served.address, 'GET', `/api/v1/pictures/${hash}/64`);
         if (preview.status !== 200) gone++;
       }
       imported += kept.length;

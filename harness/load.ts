@@ -37,14 +37,14 @@ async function importing(address: string, id: string, random: () => number): Pro
   const png = await sharp({ create: { width: 1200, height: 900, channels: 3, background } })
     .png()
     .toBuffer();
-  return (await ask(address, 'POST', `/api/projects/${id}/files?name=a.png`, png)).status;
+  return (await ask(address, 'POST', `/api/v1/projects/${id}/files?name=a.png`, png)).status;
 }
 
 async function drawing(address: string, id: string, caseId: string): Promise<number> {
   const answer = await ask(
     address,
     'GET',
-    `/api/projects/${id}/scenes/winter-splash/cases/${caseId}?scale=1`,
+    `/api/v1/projects/${id}/scenes/winter-splash/cases/${caseId}?scale=1`,
   );
   await answer.arrayBuffer();
   return answer.status;
@@ -94,7 +94,7 @@ export const load = (seed: number, seconds: number): Promise<Seen[]> =>
           const answer = await ask(
             address,
             'POST',
-            `/api/projects/${editors[0]!.id}/files?name=slow.svg`,
+            `/api/v1/projects/${editors[0]!.id}/files?name=slow.svg`,
             slow,
           );
           if (answer.status >= 500) log.faults.push(`slow drawing ${answer.status}`);

@@ -44,7 +44,7 @@ export function prepare(store: string): { ok: boolean; said: string } {
 }
 
 const isUp = (address: string) =>
-  fetch(`${address}/api/health`).then(
+  fetch(`${address}/api/v1/health`).then(
     (r) => r.ok,
     () => false,
   );

@@ -43,7 +43,7 @@ child.on('exit', (code, signal) => process.exit(code ?? (signal ? 0 : 1)));
 
 const deadline = Date.now() + 60_000;
 for (;;) {
-  const ready = await fetch(`${address}/api/health`).then(
+  const ready = await fetch(`${address}/api/v1/health`).then(
     (r) => r.ok,
     () => false,
   );

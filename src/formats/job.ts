@@ -62,7 +62,7 @@ export const Job = z.object({
     })
     .optional(),
   /** of one that failed: what went wrong, and the way out */
-  problem: z.object({ status: z.int(), title: z.string() }).optional(),
+  problem: z.object({ status: z.int(), detail: z.string() }).optional(),
 });
 export type Job = z.infer<typeof Job>;
 

@@ -86,8 +86,8 @@ export const createFonts = (files: Record<ShippedFace, readonly Uint8Array[]>): 
     new Map(),
   );
 
-export const fontAddress = (face: ShippedFace, subset: Subset) => `/api/fonts/${face}/${subset}`;
-export const importedFontAddress = (hash: string) => `/api/fonts/imported/${hash}`;
+export const fontAddress = (face: ShippedFace, subset: Subset) => `/api/v1/fonts/${face}/${subset}`;
+export const importedFontAddress = (hash: string) => `/api/v1/fonts/imported/${hash}`;
 
 async function bytesAt(address: string): Promise<Uint8Array> {
   const response = await fetch(address);

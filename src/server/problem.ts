@@ -10,6 +10,9 @@ export class Problem extends Error {
   }
 }
 
+/** What is said of a fault that the caller cannot put right. */
+export const UNKNOWN_FAULT = 'Something went wrong on the server; nothing was changed.';
+
 export const notFound = (what: string) => new Problem(404, `${what} is not here. It may have been deleted.`);
 
 export { describe } from '@/core/words/problems';

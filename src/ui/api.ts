@@ -1,7 +1,17 @@
-import { z } from 'zod';
+import type { z } from 'zod';
 import type { Derivation } from '@/core/pictures/derive';
 import { KeptFile } from '@/core/pictures/kept-file';
 import { ProjectFont } from '@/core/text/style';
+import * as door from '@/formats/api/door';
+import * as files from '@/formats/api/files';
+import {
+  addressOf,
+  type AnswerOf,
+  type BodyOf,
+  type Operation,
+  type ParamsOf,
+} from '@/formats/api/operation';
+import { takeInArchive } from '@/formats/api/projects';
 import { enteredAgain, fetchInside } from './session';
 
 /** What went wrong with a request, in the server’s words or our own. */
@@ -31,16 +41,42 @@ function readObject(text: string): Record<string, unknown> {
   }
 }
 
-/** Asks the server for something, over again once the passphrase is entered where the session has ended. @throws RequestProblem */
-export const request = <T>(method: string, path: string, body?: unknown, headers = {}): Promise<T> =>
-  asked<T>(fetchInside, method, path, body, headers);
+/** What is asked for with an operation, besides what varies in its address. */
+interface Sent<O extends Operation> {
+  query?: Readonly<Record<string, string | number | undefined>>;
+  body?: BodyOf<O>;
+  headers?: Readonly<Record<string, string>>;
+}
+
+/**
+ * Asks the server for what an operation stands for, over again once the passphrase is entered where the session has ended.
+ * @throws RequestProblem, also for an answer that is not as it is described
+ */
+export async function ask<O extends Operation>(
+  operation: O,
+  params: ParamsOf<O>,
+  { query, body, headers }: Sent<O> = {},
+): Promise<AnswerOf<O>> {
+  const { method, answer }: Operation = operation;
+  const json = await asked<unknown>(
+    fetchInside,
+    method,
+    addressOf(operation, params, query),
+    body,
+    headers ?? {},
+  );
+  if (!('json' in answer)) return undefined as AnswerOf<O>;
+  const read = answer.json.safeParse(json);
+  if (read.success) return read.data as AnswerOf<O>;
+  throw new RequestProblem(502, 'The server answers as another version does. Load this page again.');
+}
 
 /** Enters with the passphrase. @throws RequestProblem with status 401 where it is another one, 429 for one too many */
 export const enter = (passphrase: string): Promise<unknown> =>
-  asked(fetch, 'POST', '/api/session', { passphrase }, {});
+  asked(fetch, 'POST', door.enter.path, { passphrase }, {});
 
 /** Ends the session of this browser. @throws RequestProblem */
-export const leave = (): Promise<unknown> => asked(fetch, 'DELETE', '/api/session', undefined, {});
+export const leave = (): Promise<unknown> => asked(fetch, 'DELETE', door.leave.path, undefined, {});
 
 async function asked<T>(
   send: typeof fetchInside,
@@ -61,7 +97,7 @@ async function asked<T>(
   if (!response.ok)
     throw new RequestProblem(
       response.status,
-      String(json.title ?? `The server answered ${response.status}.`),
+      String(json.detail ?? `The server answered ${response.status}.`),
       json,
     );
   return json as T;
@@ -100,13 +136,13 @@ function uploadOnce<T extends z.ZodType>(
 ): Promise<z.infer<T>> {
   return new Promise((resolve, reject) => {
     const xhr = new XMLHttpRequest();
-    xhr.open('POST', `${path}?name=${encodeURIComponent(file.name)}`);
+    xhr.open('POST', path);
     xhr.responseType = 'json';
     xhr.upload.onprogress = (e) => onProgress(e.lengthComputable ? e.loaded / e.total : 0);
     xhr.onload = () => {
       const body = (xhr.response ?? {}) as Record<string, unknown>;
       if (xhr.status !== 201) {
-        const words = String(body.title ?? `“${file.name}” was refused.`);
+        const words = String(body.detail ?? `“${file.name}” was refused.`);
         return reject(new RequestProblem(xhr.status, words, body));
       }
       const read = answer.safeParse(body);
@@ -123,25 +159,20 @@ function uploadOnce<T extends z.ZodType>(
 
 /** Uploads one picture file. @throws RequestProblem; an AbortError when cancelled */
 export const uploadFile = (projectId: string, file: File, sending: Sending): Promise<KeptFile> =>
-  upload(`/api/projects/${projectId}/files`, file, KeptFile, sending);
+  upload(addressOf(files.addFile, { project: projectId }, { name: file.name }), file, KeptFile, sending);
 
 /** Uploads one font. @throws as above */
 export const uploadFont = (projectId: string, file: File, sending: Sending): Promise<ProjectFont> =>
-  upload(`/api/projects/${projectId}/fonts`, file, ProjectFont, sending);
-
-const TakenIn = z.object({ id: z.string(), name: z.string() });
+  upload(addressOf(files.addFont, { project: projectId }, { name: file.name }), file, ProjectFont, sending);
 
 /** Has a project taken in from an archive. @throws as above */
-export const uploadArchive = (file: File, sending: Sending): Promise<z.infer<typeof TakenIn>> =>
-  upload('/api/projects/archive', file, TakenIn, sending);
+export const uploadArchive = (file: File, sending: Sending): Promise<AnswerOf<typeof takeInArchive>> =>
+  upload(addressOf(takeInArchive, {}, { name: file.name }), file, takeInArchive.answer.json, sending);
 
 /** Has the server make a file from another. @throws RequestProblem */
-export const derive = async (projectId: string, asked: Derivation): Promise<KeptFile> =>
-  KeptFile.parse(await request<unknown>('POST', `/api/projects/${projectId}/derived`, asked));
-
-const Fetched = z.object({ file: KeptFile, name: z.string() });
+export const derive = (project: string, body: Derivation): Promise<KeptFile> =>
+  ask(files.deriveFile, { project }, { body });
 
 /** Has the server take in a picture from a public address. @throws RequestProblem */
-export async function fetchAddress(projectId: string, address: string): Promise<z.infer<typeof Fetched>> {
-  return Fetched.parse(await request<unknown>('POST', `/api/projects/${projectId}/addresses`, { address }));
-}
+export const fetchAddress = (project: string, address: string): Promise<AnswerOf<typeof files.fetchFile>> =>
+  ask(files.fetchFile, { project }, { body: { address } });

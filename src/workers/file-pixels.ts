@@ -1,8 +1,10 @@
+import { pixels } from '@/formats/api/files';
+import { addressOf } from '@/formats/api/operation';
 import { filePixelsOf, unpackRaster, type FilePixels } from '@/core/pixels/file';
 
 /** What measures read of the pixels of one file. @throws when the server has no such file or cannot be reached */
 async function loadFilePixels(hash: string, send: typeof fetch): Promise<FilePixels> {
-  const response = await send(`/api/pictures/${hash}/raster`);
+  const response = await send(addressOf(pixels, { hash }));
   if (!response.ok) throw new Error(`The pixels of ${hash}: ${response.status}`);
   return filePixelsOf(unpackRaster(await unpacked(await response.arrayBuffer())));
 }

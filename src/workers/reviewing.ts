@@ -1,4 +1,5 @@
-import { Statistics } from '@/core/pixels/statistics';
+import { statistics } from '@/formats/api/files';
+import { addressOf } from '@/formats/api/operation';
 import type { Ink } from '@/core/pixels/ink';
 import type { Documents } from '@/core/project/documents';
 import type { ReviewProgress } from '@/core/review/review';
@@ -9,10 +10,10 @@ import { fontsWith, memory, pixelsOf } from './memory';
 
 /** Where the ink of a file lies, as the server says it; `null` for a file without any, or of which it can say nothing. */
 async function inkOf(hash: string): Promise<Ink | null> {
-  const response = await fetch(`/api/pictures/${hash}/statistics`);
+  const response = await fetch(addressOf(statistics, { hash }));
   if (response.status === 404 || response.status === 410) return null;
   if (!response.ok) throw new Error(`The ink of ${hash}: ${response.status}`);
-  return Statistics.parse(await response.json()).ink;
+  return statistics.answer.json.parse(await response.json()).ink;
 }
 
 /** The server, on the other side of HTTP. */

@@ -1,9 +1,12 @@
 import { Problem } from '@/server/problem';
 import { INPUT_LIMITS } from '@/server/settings';
 
-/** The name of a file is only ever shown; one that tries to be a path or a page is refused all the same. */
-export function fileName(request: Request): string {
-  const name = new URL(request.url).searchParams.get('name')?.trim() ?? '';
+/**
+ * The name of a file is only ever shown; one that tries to be a path or a page is refused all the same.
+ * @throws Problem 422
+ */
+export function fileName(said: string): string {
+  const name = said.trim();
   if (name === '') throw new Problem(422, 'name: say in ?name= what the file is called.');
   if (name.length > INPUT_LIMITS.nameLength) {
     throw new Problem(422, `name: has ${name.length} characters; the limit is ${INPUT_LIMITS.nameLength}.`);

@@ -30,7 +30,13 @@ describe('what a caller is told', () => {
       '5',
       'application/problem+json',
     ]);
-    expect(body).toEqual({ status: 503, title: 'Very much is being drawn.', retryAfter: 5 });
+    expect(body).toEqual({
+      type: 'about:blank',
+      title: 'Service Unavailable',
+      status: 503,
+      detail: 'Very much is being drawn.',
+      retryAfter: 5,
+    });
   });
 
   it.each([
@@ -40,7 +46,7 @@ describe('what a caller is told', () => {
   ])('is what is wrong with the store for %s', async (code, status, words) => {
     const told = await answer(fails(Object.assign(new Error('low'), { code })));
     expect(told.status).toBe(status);
-    expect(told.body.title).toMatch(words);
+    expect(told.body.detail).toMatch(words);
   });
 });
 
@@ -58,7 +64,7 @@ describe('a body', () => {
   ])('%#: is read, or refused with what would do', async (body, status, words) => {
     const told = await read(body);
     expect(told.status).toBe(status);
-    if (words) expect(told.body.title).toMatch(words);
+    if (words) expect(told.body.detail).toMatch(words);
   });
 
   it('of another site is not read at all', async () => {

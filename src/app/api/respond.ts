@@ -1,9 +1,26 @@
+import { STATUS_CODES } from 'node:http';
 import type { z } from 'zod';
+import { PROBLEM_TYPE, type ProblemJson } from '@/formats/api/problem';
 import { checkAccess } from '@/server/access';
 import { log } from '@/server/log';
-import { describe, Problem } from '@/server/problem';
+import { describe, Problem, UNKNOWN_FAULT } from '@/server/problem';
 import { INPUT_LIMITS } from '@/server/settings';
 import { storeFault } from '@/server/store-faults';
+
+/** What went wrong, as it is sent. Source: RFC 9457, §4.2.1 for what the title says. */
+export const problemResponse = (
+  status: number,
+  detail: string,
+  more: Readonly<Record<string, unknown>> = {},
+  headers: Readonly<Record<string, string>> = {},
+): Response => {
+  const title = STATUS_CODES[status] ?? 'Client closed the request';
+  const body: ProblemJson = { ...more, type: 'about:blank', title, status, detail };
+  return Response.json(body, {
+    status,
+    headers: { 'content-type': PROBLEM_TYPE, 'cache-control': 'no-store', ...headers },
+  });
+};
 
 /**
  * Runs a handler behind the doors; what the caller can put right is answered as RFC 9457 problem JSON, the rest is
@@ -23,19 +40,10 @@ export async function respond(
     if (!(error instanceof Problem)) log.error(error);
     const known = error instanceof Problem ? error : fault;
     const status = known?.status ?? 500;
-    const title = known?.message ?? 'Something went wrong on the server; nothing was changed.';
     const { retryAfter } = known?.more ?? {};
-    return Response.json(
-      { ...known?.more, status, title },
-      {
-        status,
-        headers: {
-          'content-type': 'application/problem+json',
-          'cache-control': 'no-store',
-          ...(retryAfter === undefined ? {} : { 'retry-after': String(retryAfter) }),
-        },
-      },
-    );
+    return problemResponse(status, known?.message ?? UNKNOWN_FAULT, known?.more, {
+      ...(retryAfter === undefined ? {} : { 'retry-after': String(retryAfter) }),
+    });
   }
 }
 

@@ -99,7 +99,7 @@ describe('a job', () => {
     ] as const) {
       const { job } = await ended(startJob(PROJECT, asked).id);
       expect(job.state).toBe('failed');
-      expect(job.problem!.title).toContain(title);
+      expect(job.problem!.detail).toContain(title);
     }
     expect(() => startJob('none', review)).toThrow('This project is not here');
     expect(() => jobOf(PROJECT, 'none')).toThrow('This job is not here');

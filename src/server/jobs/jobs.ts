@@ -1,6 +1,8 @@
 import { setImmediate } from 'node:timers/promises';
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import PQueue, { type QueueAddOptions } from 'p-queue';
+import { jobResult } from '@/formats/api/jobs';
+import { addressOf } from '@/formats/api/operation';
 import { JobAsked, type Job } from '@/formats/job';
 import { keepResult, openResult, removeResult } from '../blobs';
 import { getDb, writing } from '../db/client';
@@ -8,7 +10,7 @@ import { jobs } from '../db/schema';
 import type { TaskProgress } from '../drawing/progress';
 import { FairQueue } from '../drawing/queue';
 import { log } from '../log';
-import { notFound, Problem } from '../problem';
+import { notFound, Problem, UNKNOWN_FAULT } from '../problem';
 import { DAY_MS, loadProject } from '../services/projects';
 import { readableOf } from '../exports/made';
 import { storeFault } from '../store-faults';
@@ -19,7 +21,7 @@ type Row = typeof jobs.$inferSelect;
 /** How a job ended. */
 interface Ended {
   result?: { hash: string; name: string; bytes: number; mediaType: string };
-  problem?: { status: number; title: string };
+  problem?: { status: number; detail: string };
 }
 
 /** A job that waits or runs in this process. */
@@ -56,7 +58,7 @@ function told({ id, projectId, asked, state, outcome }: Row): Job {
   const { kind } = JSON.parse(asked) as JobAsked;
   const { result, problem } = outcome ? (JSON.parse(outcome) as Ended) : {};
   const { hash: _, ...about } = result ?? { hash: '' };
-  const href = `/api/projects/${encodeURIComponent(projectId)}/jobs/${id}/result`;
+  const href = addressOf(jobResult, { project: projectId, job: id });
   return {
     id,
     kind,
@@ -86,9 +88,9 @@ function setState(id: string, state: Row['state'], ended?: Ended): void {
 /** What went wrong, as the caller may hear it. */
 function problemOf(error: unknown): NonNullable<Ended['problem']> {
   const known = error instanceof Problem ? error : storeFault(error);
-  if (known) return { status: known.status, title: known.message };
+  if (known) return { status: known.status, detail: known.message };
   log.error(error);
-  return { status: 500, title: 'Something went wrong on the server; nothing was changed.' };
+  return { status: 500, detail: UNKNOWN_FAULT };
 }
 
 /** Runs one job to its end, whichever that is. */

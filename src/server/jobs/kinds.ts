@@ -10,8 +10,7 @@ import { makeFiles } from '../exports/files';
 import { makePage, type Bytes } from '../exports/page';
 import type { Made } from '../exports/made';
 import { openOriginal, readOriginal, readOriginalNow } from '../blobs';
-import { screensOf } from '../catalogue';
-import { screenTargets } from '@/formats/sheet/targets';
+import { targetOf } from '../exports/target';
 import { notFound, Problem } from '../problem';
 import { filmFile } from '../services/film';
 import { fileFacts, statistics } from '../services/pictures';
@@ -118,15 +117,14 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
   const { as, target, pattern } = options;
   const { documents, revision } = loadProject(by.project);
   const { project } = documents;
-  const found = screenTargets(project, screensOf(project)).find((t) => t.id === target);
-  if (!found) throw notFound('This set of screens');
+  const { screens } = targetOf(project, target);
   const sceneId = options.scene ?? project.scenes[0] ?? '';
   switch (as) {
     case 'page':
-      return makePage({ documents, sceneId, screens: found.screens }, STORED_BYTES);
+      return makePage({ documents, sceneId, screens }, STORED_BYTES);
     case 'contact-png':
     case 'contact-pdf':
-      return contactSheet({ ...options, as }, { documents, sceneId, screens: found.screens }, by);
+      return contactSheet({ ...options, as }, { documents, sceneId, screens }, by);
     case 'report':
       return report(by);
     case 'archive':

@@ -1,3 +1,5 @@
+import { preview } from '@/formats/api/files';
+import { addressOf } from '@/formats/api/operation';
 import { previewFor, type FileSize } from '@/core/pictures/previews';
 import type { Project } from '@/core/project/project';
 import type { BitmapOf } from '@/render/canvas';
@@ -11,7 +13,8 @@ export interface PixelStore {
   version: () => number;
 }
 
-export const previewAddress = (hash: string, widthPx: number) => `/api/pictures/${hash}/${widthPx}`;
+export const previewAddress = (hash: string, widthPx: number) =>
+  addressOf(preview, { hash, width: String(widthPx) });
 
 async function load(hash: string, widthPx: number): Promise<ImageBitmap> {
   const response = await fetchInside(previewAddress(hash, widthPx));

@@ -1,6 +1,9 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
+import type { Start } from '@/core/launch/timeline';
+import { drawFrame } from '@/formats/api/cases';
+import { addressOf, type ParamsOf } from '@/formats/api/operation';
 import { downloadFrom } from '../parts/download';
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
@@ -9,11 +12,11 @@ import { useClock } from './clock';
 import { launchOf, type Starting } from './launched';
 
 /** The present picture of a film, which is made at once. */
-function useFrame(address: string) {
+function useFrame(params: ParamsOf<typeof drawFrame>) {
   const store = useWorkbenchStore();
-  return async (query: string, name: string) => {
+  return async (query: { start: Start; versions?: string | undefined; t: number }, name: string) => {
     try {
-      await downloadFrom(`${address}?${query}`, name);
+      await downloadFrom(addressOf(drawFrame, params, query), name);
     } catch (error) {
       const why = error instanceof Error ? error.message : '';
       store.setState({ message: `The picture could not be made. ${why}` });
@@ -27,7 +30,7 @@ export function Downloads({ c, starting }: { c: Case; starting: Starting }) {
   const { job, begin, callOff } = useJob();
   const projectId = useWorkbench((s) => s.documents.project.id);
   const launchId = useWorkbench((s) => launchOf(s.documents)?.id ?? '');
-  const frame = useFrame(`/api/projects/${projectId}/launches/${launchId}/cases/${c.id}/frame`);
+  const frame = useFrame({ project: projectId, launch: launchId, case: c.id });
   const { start, versions } = starting;
   const film = (as: 'webp' | 'png') => {
     const options = { launch: launchId, case: c.id, start, as, ...(versions && { versions }) };
@@ -47,8 +50,7 @@ export function Downloads({ c, starting }: { c: Case; starting: Starting }) {
         size="sm"
         onClick={() => {
           const t = Math.round(clock.now());
-          const of = versions && `&versions=${encodeURIComponent(versions)}`;
-          void frame(`start=${start}${of}&t=${t}`, `launch-${c.id}-${start}-${t}ms.png`);
+          void frame({ start, versions: versions || undefined, t }, `launch-${c.id}-${start}-${t}ms.png`);
         }}
       >
         this moment, PNG

@@ -1,10 +1,11 @@
 'use client';
+import { listRevisions, readRevision } from '@/formats/api/projects';
 import { useEffect, useMemo, useState } from 'react';
 import { FIT_LABELS } from '@/core/fit/presets';
 import { variantsOf, type Variant } from '@/core/findings/variants';
 import { Documents } from '@/core/project/documents';
 import { applyPatch } from '@/core/patch/patch';
-import { request } from '../api';
+import { ask } from '../api';
 import { backgroundOf } from '../state/edit';
 import { useScene, useWorkbench } from '../state/context';
 
@@ -45,7 +46,7 @@ export function useRulesOptions(): RulesOptions {
   const [list, setList] = useState<Revision[]>([]);
   useEffect(() => {
     let ended = false;
-    void request<Revision[]>('GET', `/api/projects/${projectId}/revisions`)
+    void ask(listRevisions, { project: projectId })
       .then((found) => !ended && setList(found))
       // Without the server there is nothing earlier to compare with; the page says so by itself.
       .catch(() => {});
@@ -90,8 +91,8 @@ export function useRules(id: RulesId, variants: readonly Variant[]): Rules {
   useEffect(() => {
     if (revision === null) return;
     let ended = false;
-    request<unknown>('GET', `/api/projects/${now.project.id}/revisions/${revision}`).then(
-      (found) => !ended && setLoaded({ id, documents: Documents.parse(found), problem: null }),
+    ask(readRevision, { project: now.project.id, revision }).then(
+      (documents) => !ended && setLoaded({ id, documents, problem: null }),
       (error: Error) => !ended && setLoaded({ id, documents: null, problem: error.message }),
     );
     return () => {

@@ -10,6 +10,6 @@ export function download(name: string, file: Blob): void {
 /** Fetches a file from the server and hands it to the browser. @throws with the words of the server */
 export async function downloadFrom(address: string, name: string): Promise<void> {
   const response = await fetchInside(address);
-  if (!response.ok) throw new Error(((await response.json()) as { title?: string }).title);
+  if (!response.ok) throw new Error(((await response.json()) as { detail?: string }).detail);
   download(name, await response.blob());
 }

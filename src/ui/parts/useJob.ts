@@ -1,7 +1,8 @@
 'use client';
+import { callOffJob, readJob, startJob } from '@/formats/api/jobs';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { isOver, Job, type JobWanted } from '@/formats/job';
-import { messageOf, request } from '../api';
+import { messageOf, ask } from '../api';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { downloadFrom } from './download';
 
@@ -11,7 +12,7 @@ const pause = () => new Promise((resolve) => setTimeout(resolve, ASKED_EACH_MS))
 
 /** Fetches what a job has made, and hands it to the browser. @throws with the words of the server */
 async function take({ result, problem }: Job): Promise<void> {
-  if (!result) throw new Error(problem?.title ?? 'It was called off.');
+  if (!result) throw new Error(problem?.detail ?? 'It was called off.');
   await downloadFrom(result.href, result.name);
 }
 
@@ -24,26 +25,25 @@ export function useJob() {
   const project = useWorkbench((s) => s.documents.project.id);
   const [job, setJob] = useState<Job | null>(null);
   const running = useRef<string | null>(null);
-  const address = `/api/projects/${encodeURIComponent(project)}/jobs`;
   const end = useCallback(() => {
     const id = running.current;
     running.current = null;
     setJob(null);
     // It may be over already; nobody waits for it either way.
-    if (id) request('DELETE', `${address}/${id}`).catch(() => {});
-  }, [address]);
+    if (id) ask(callOffJob, { project, job: id }).catch(() => {});
+  }, [project]);
   useEffect(() => end, [end]);
   /** @param what it is called in a message, such as “The film” */
   const begin = async (what: string, asked: JobWanted) => {
     try {
-      let now = Job.parse(await request('POST', address, asked));
+      let now = await ask(startJob, { project }, { body: asked });
       running.current = now.id;
       const isMine = () => running.current === now.id;
       setJob(now);
       while (!isOver(now) && isMine()) {
         await pause();
         if (!isMine()) return;
-        now = Job.parse(await request('GET', `${address}/${now.id}`));
+        now = await ask(readJob, { project, job: now.id });
         if (isMine()) setJob(now);
       }
       if (isMine()) await take(now);

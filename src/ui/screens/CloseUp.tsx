@@ -1,4 +1,6 @@
 'use client';
+import { drawCase } from '@/formats/api/cases';
+import { addressOf } from '@/formats/api/operation';
 import { Button } from 'react-bootstrap';
 import { FREE_WINDOW } from '@/core/screens/free';
 import { isCounted } from '@/core/screens/counted';
@@ -38,7 +40,8 @@ export function CloseUp() {
   const { screen } = result.regions;
   const isFree = c.screen.id === FREE_WINDOW;
   const scale = Math.min(ROOM.width / screen.width, ROOM.height / screen.height);
-  const address = `/api/projects/${documents.project.id}/scenes/${scene.id}/cases/${result.id}`;
+  const { id: project } = documents.project;
+  const address = addressOf(drawCase, { project, scene: scene.id, case: result.id });
   return (
     <aside className="close-up" aria-label="Close-up">
       <h2>{caseName(c)}</h2>

@@ -1,37 +1,20 @@
 'use client';
-import { useEffect, useId, useMemo, useState } from 'react';
+import { useId, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { shownPictures } from '@/core/project/documents';
 import { sayFileSize } from '@/core/words/numbers';
-import { DEFAULT_PATTERN, FileFacts, outFiles, PatternFault, type OutFile } from '@/formats/files/names';
-import { messageOf, request } from '../api';
+import { type FileFacts, outFiles, PatternFault, type OutFile } from '@/formats/files/names';
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
-
-/** What the store knows of the files of the project as it was saved last; `null` until then. */
-function useFileFacts(): FileFacts | null {
-  const store = useWorkbenchStore();
-  const stored = useWorkbench((s) => s.stored.project);
-  const [facts, setFacts] = useState<FileFacts | null>(null);
-  useEffect(() => {
-    let ended = false;
-    request('GET', `/api/projects/${encodeURIComponent(stored.id)}/file-facts`).then(
-      (answer) => !ended && setFacts(FileFacts.parse(answer)),
-      (error: unknown) =>
-        !ended && store.setState({ message: `The files could not be listed. ${messageOf(error)}` }),
-    );
-    return () => {
-      ended = true;
-    };
-  }, [store, stored.id, stored.pictures]);
-  return facts;
-}
+import { useWorkbench } from '../state/context';
+import type { FileNaming } from './useFileNaming';
 
 /** The files that would be taken along, or why there are none by this pattern. */
-function useFiles(pattern: string): { files: OutFile[]; fault: string | null } | null {
+function useFiles(
+  pattern: string,
+  facts: FileFacts | null,
+): { files: OutFile[]; fault: string | null } | null {
   const documents = useWorkbench((s) => s.stored);
-  const facts = useFileFacts();
   return useMemo(() => {
     if (!facts) return null;
     try {
@@ -77,10 +60,10 @@ function Tree({ files }: { files: readonly OutFile[] }) {
 }
 
 /** All files of the pictures that scenes show, under the names that a pattern gives them. */
-export function FilesPart() {
-  const [pattern, setPattern] = useState(DEFAULT_PATTERN);
+export function FilesPart({ naming }: { naming: FileNaming }) {
+  const { pattern, setPattern, facts } = naming;
   const id = useId();
-  const found = useFiles(pattern);
+  const found = useFiles(pattern, facts);
   const { job, begin, callOff } = useJob();
   const take = () => void begin('The ZIP', { kind: 'export', options: { as: 'files', pattern } });
   const files = found?.files ?? [];

@@ -6,6 +6,7 @@ import { ForBuild } from './ForBuild';
 import { NotChecked } from './NotChecked';
 import { SheetPart } from './SheetPart';
 import { TakeAlong } from './TakeAlong';
+import { useFileNaming } from './useFileNaming';
 import { useReview } from './useReview';
 import { useTargets } from './useSheet';
 import { Verdict } from './Verdict';
@@ -77,17 +78,18 @@ function Contents() {
 /** Whether the project is ready, everything that is typed into the app, and all that can be taken along. */
 export function ShipLens() {
   const judged = useReview();
+  const naming = useFileNaming();
   return (
     <div className="ship">
       <Contents />
       <main className="ship-page" id="main">
         <Verdict {...judged} />
         <SheetPart />
-        <FilesPart />
+        <FilesPart naming={naming} />
         <NotChecked review={judged.review} />
       </main>
       <aside className="ship-side">
-        <TakeAlong review={judged.review} />
+        <TakeAlong review={judged.review} naming={naming} />
         <ForBuild />
       </aside>
     </div>

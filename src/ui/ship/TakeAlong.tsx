@@ -1,10 +1,14 @@
 'use client';
+import { drawCase } from '@/formats/api/cases';
+import { addressOf } from '@/formats/api/operation';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Review } from '@/core/review/schema';
-import { writeTokens } from '@/core/tokens/write';
 import { REVIEW_FORMATS } from '@/formats/all';
+import { tokensText, TOKENS_TYPE } from '@/formats/design-tokens';
 import { fileStem } from '@/formats/file-name';
+import { PatternFault } from '@/formats/files/names';
+import { MANIFEST_TYPE, webManifest, writeManifest } from '@/formats/manifest';
 import type { ExportWanted } from '@/formats/job';
 import { SHEET_FORMATS } from '@/formats/sheet/all';
 import { columnsOf } from '@/formats/sheet/targets';
@@ -13,6 +17,7 @@ import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
 import { messageOf } from '../api';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import type { FileNaming } from './useFileNaming';
 import { sheetName, useSheet, useTargets } from './useSheet';
 
 interface Way {
@@ -69,14 +74,28 @@ function useWays(review: Review | null) {
   const tokens: Way = {
     word: 'design tokens',
     title: 'Named lengths and colours in the format of the Design Tokens Community Group',
-    take: () =>
-      save(
-        `${stem}.tokens.json`,
-        `${JSON.stringify(writeTokens(project.named, project.tokens), null, 2)}\n`,
-        'application/json',
-      ),
+    take: () => save(`${stem}.tokens.json`, tokensText(project), TOKENS_TYPE),
   };
   return { findings, sheets, tokens };
+}
+
+/** Icons and colours, with files under the names that they have in the ZIP of all files. */
+function useManifest({ pattern, facts }: FileNaming): Way {
+  const store = useWorkbenchStore();
+  const documents = useWorkbench((s) => s.documents);
+  const take = () => {
+    try {
+      save('manifest.webmanifest', writeManifest(webManifest(documents, facts!, pattern)), MANIFEST_TYPE);
+    } catch (error) {
+      if (!(error instanceof PatternFault)) throw error;
+      store.setState({ message: `The manifest could not be made. ${error.message}` });
+    }
+  };
+  return {
+    word: 'manifest',
+    title: 'Logos as icons and the colour of the ground, for light and dark, as a Web App Manifest',
+    ...(facts && { take }),
+  };
 }
 
 /** One case as SVG: that of the close-up, or the one that most use. */
@@ -87,13 +106,13 @@ function useSvg(): Way {
   const caseId = useWorkbench((s) => s.view.case);
   const { target } = useTargets();
   const shown = caseId ?? columnsOf(target.screens, null)[1]!.caseId;
-  const path = [project.id, 'scenes', sceneId, 'cases', shown].map(encodeURIComponent).join('/');
+  const asked = { project: project.id, scene: sceneId, case: shown };
   return {
     word: 'SVG',
     title: `The case ${shown} as it is drawn, its texts as outlines`,
     take: () => {
       downloadFrom(
-        `/api/projects/${path}?as=svg&glass=0`,
+        addressOf(drawCase, asked, { as: 'svg', glass: '0' }),
         `${fileStem(scenes[sceneId]!.name)}-${shown}.svg`,
       ).catch((error: unknown) =>
         store.setState({ message: `The case could not be drawn. ${messageOf(error)}` }),
@@ -137,10 +156,11 @@ function useMade() {
 }
 
 /** Everything that can leave the tool, with one line on what each is for. */
-export function TakeAlong({ review }: { review: Review | null }) {
+export function TakeAlong({ review, naming }: { review: Review | null; naming: FileNaming }) {
   const { findings, sheets, tokens } = useWays(review);
   const made = useMade();
   const svg = useSvg();
+  const manifest = useManifest(naming);
   return (
     <section aria-labelledby="take-along">
       <h2 id="take-along">Take along</h2>
@@ -152,6 +172,7 @@ export function TakeAlong({ review }: { review: Review | null }) {
           <Line what="Scene" why="lays itself out in any browser" ways={[made.page, svg]} />
           <Line what="Contact sheet" why="the telling cases at a glance" ways={made.sheets} />
           <Line what="Named values" why="for other tools of design" ways={[tokens]} />
+          <Line what="Icons and colours" why="for an app that is installed from the web" ways={[manifest]} />
           <Line what="Whole project" why="to be kept, or opened elsewhere" ways={[made.archive]} />
         </tbody>
       </table>

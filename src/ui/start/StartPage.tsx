@@ -1,11 +1,12 @@
 'use client';
+import * as api from '@/formats/api/projects';
 import Link from 'next/link';
 import { useRouter } from 'next/navigation';
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import { PictureThumb } from '../drawing/PictureThumb';
-import { leave, request, RequestProblem } from '../api';
+import { leave, ask, RequestProblem } from '../api';
 import type { Theme } from '../theme/theme';
 import { Sign } from '../workbench/Sign';
 import { ThemeSwitch } from '../workbench/ThemeSwitch';
@@ -121,9 +122,9 @@ function useProjects() {
       await work();
       router.refresh();
     });
-  const forget = (method: string, address: string) =>
+  const forget = (work: () => Promise<unknown>) =>
     act(async () => {
-      await request(method, address);
+      await work();
       setLast(null);
     });
   return {
@@ -140,24 +141,26 @@ function useProjects() {
       router.refresh();
     },
     leave: () => act(leave),
-    restore: (id: string) => forget('POST', `/api/projects/${id}/restore`),
-    removeForGood: (id: string) => forget('DELETE', `/api/projects/${id}?for=good`),
+    restore: (id: string) => forget(() => ask(api.restoreProject, { project: id })),
+    removeForGood: (id: string) =>
+      forget(() => ask(api.deleteProject, { project: id }, { query: { for: 'good' } })),
     remove: (card: Card) =>
       act(async () => {
-        await request('DELETE', `/api/projects/${card.id}`);
+        await ask(api.deleteProject, { project: card.id });
         setLast(card);
       }),
-    duplicate: (card: Card) => act(() => request('POST', `/api/projects/${card.id}/copies`)),
+    duplicate: (card: Card) => act(() => ask(api.copyProject, { project: card.id })),
     create: (name: string) =>
       attempt(async () => {
-        const { id } = await request<{ id: string }>('POST', '/api/projects', { name });
+        const { id } = await ask(api.createProject, {}, { body: { name } });
         router.push(`/projects/${id}`);
       }),
     rename: (card: Card, next: string) =>
       act(() => {
-        const replace = (value: string) => [{ op: 'replace', path: '/project/name', value }];
+        const replace = (value: string) => [{ op: 'replace' as const, path: '/project/name', value }];
         const change = { id: crypto.randomUUID(), patch: replace(next), inverse: replace(card.name) };
-        return request('PATCH', `/api/projects/${card.id}`, change, { 'if-match': `"${card.revision}"` });
+        const headers = { 'if-match': `"${card.revision}"` };
+        return ask(api.changeProject, { project: card.id }, { body: change, headers });
       }),
   };
 }

@@ -1,4 +1,6 @@
 'use client';
+import { addressOf } from '@/formats/api/operation';
+import { rawProject } from '@/formats/api/projects';
 import { Button } from 'react-bootstrap';
 
 interface Props {
@@ -15,7 +17,7 @@ export function UnreadableRow({ card, onDelete }: Props) {
         <p className="problem">{card.unreadable}</p>
         <p className="quiet">
           Nothing else is touched by it.{' '}
-          <a href={`/api/projects/${card.id}/raw`}>Save its documents as a file</a>
+          <a href={addressOf(rawProject, { project: card.id })}>Save its documents as a file</a>
         </p>
       </div>
       <div className="project-actions">

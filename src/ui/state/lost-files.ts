@@ -1,5 +1,6 @@
+import { lostFiles } from '@/formats/api/files';
 import type { Project } from '@/core/project/project';
-import { request, RequestProblem } from '../api';
+import { ask, RequestProblem } from '../api';
 import { APPEARANCE_LABELS } from '../words';
 import type { WorkbenchStore } from './workbench';
 
@@ -10,15 +11,15 @@ const AGAIN_MS = 5000;
 export function watchLost(store: WorkbenchStore): () => void {
   let ended = false;
   let again: ReturnType<typeof setTimeout> | undefined;
-  const ask = async () => {
+  const look = async () => {
     const { documents } = store.getState();
-    const { lost } = await request<{ lost: string[] }>('GET', `/api/projects/${documents.project.id}/files`);
+    const { lost } = await ask(lostFiles, { project: documents.project.id });
     if (ended) return;
     store.setState({ lost });
     if (lost.length > 0) again = setTimeout(run, AGAIN_MS);
   };
   const run = () => {
-    ask().catch((error: unknown) => {
+    look().catch((error: unknown) => {
       // What cannot be asked now is asked later; that the server is away is said where something is saved.
       if (!(error instanceof RequestProblem)) throw error;
       if (!ended) again = setTimeout(run, AGAIN_MS);

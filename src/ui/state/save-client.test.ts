@@ -51,8 +51,8 @@ function server(documents: Documents) {
       return Promise.resolve(answer(200, { documents: state.documents, revision: state.revision }));
     const mishap = state.mishaps.shift();
     if (mishap === 'offline') return Promise.reject(new Error('no network'));
-    if (mishap === 'broken') return Promise.resolve(answer(500, { title: 'Something broke.' }));
-    if (mishap === 'refused') return Promise.resolve(answer(422, { title: 'It is out of range.' }));
+    if (mishap === 'broken') return Promise.resolve(answer(500, { detail: 'Something broke.' }));
+    if (mishap === 'refused') return Promise.resolve(answer(422, { detail: 'It is out of range.' }));
     if (mishap === 'proxy') return Promise.resolve(answer(412, {}));
     const change = JSON.parse(body) as Change;
     if (!state.taken.includes(change.id)) {

@@ -1,9 +1,10 @@
+import { changeProject, readProject } from '@/formats/api/projects';
 import { z } from 'zod';
 import { changeBetween, type Change } from '@/core/patch/change';
 import { Documents } from '@/core/project/documents';
 import { merge3, type Version } from '@/core/project/merge';
 import { applyPatch, Operation, whereFits } from '@/core/patch/patch';
-import { messageOf, request, RequestProblem } from '../api';
+import { messageOf, ask, RequestProblem } from '../api';
 import { committedOf, queueGesture } from './edit';
 import { keepOver, takeUp } from './kept-over';
 import type { WorkbenchStore } from './workbench';
@@ -103,10 +104,7 @@ async function theirsOf(
   const { stored } = store.getState();
   const theirs = since?.documents ?? (since?.patch && whereFits(stored, since.patch));
   if (since && theirs) return { theirs, revision: since.revision };
-  const { documents, revision } = await request<{ documents: Documents; revision: number }>(
-    'GET',
-    `/api/projects/${stored.project.id}`,
-  );
+  const { documents, revision } = await ask(readProject, { project: stored.project.id });
   return { theirs: documents, revision };
 }
 
@@ -130,10 +128,8 @@ async function saveNext(store: WorkbenchStore): Promise<boolean | number> {
   if (!change || conflict) return false;
   store.setState({ saving: 'saving' });
   try {
-    const address = `/api/projects/${documents.project.id}`;
-    const saved = await request<{ revision: number }>('PATCH', address, change, {
-      'if-match': `"${revision}"`,
-    });
+    const headers = { 'if-match': `"${revision}"` };
+    const saved = await ask(changeProject, { project: documents.project.id }, { body: change, headers });
     store.setState((s) => ({
       revision: saved.revision,
       stored: applyPatch(s.stored, change.patch),

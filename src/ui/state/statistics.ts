@@ -1,17 +1,18 @@
 'use client';
+import { statistics } from '@/formats/api/files';
 import { useEffect, useState } from 'react';
 import { Statistics } from '@/core/pixels/statistics';
-import { request } from '../api';
+import { ask } from '../api';
 
 const known = new Map<string, Statistics>();
 const asked = new Map<string, Promise<void>>();
 
 /** Each file is asked about once; one that the server cannot say anything of is left out. */
-function ask(hash: string): Promise<void> {
+function learn(hash: string): Promise<void> {
   const answer =
     asked.get(hash) ??
-    request<unknown>('GET', `/api/pictures/${hash}/statistics`).then(
-      (json) => void known.set(hash, Statistics.parse(json)),
+    ask(statistics, { hash }).then(
+      (found) => void known.set(hash, found),
       () => void asked.delete(hash),
     );
   asked.set(hash, answer);
@@ -36,7 +37,7 @@ function useAnswered(hashes: readonly string[]): { found: ReadonlyMap<string, St
   useEffect(() => {
     let ended = false;
     const list = key.split(' ').filter(Boolean);
-    void Promise.all(list.map(ask)).then(() => {
+    void Promise.all(list.map(learn)).then(() => {
       if (!ended) setAnswered({ key, found: pick(list) });
     });
     return () => {

@@ -1,3 +1,5 @@
+import { addressOf } from '@/formats/api/operation';
+import { rawProject } from '@/formats/api/projects';
 import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { sceneWith } from '@/core/project/documents';
@@ -37,7 +39,7 @@ export default async function ProjectPage({ params, searchParams }: Props) {
   if ('fault' in read) {
     const { fault, unreadable } = read;
     const title = unreadable ? 'This project cannot be read' : 'The store cannot be used';
-    const raw = unreadable ? `/api/projects/${project}/raw` : undefined;
+    const raw = unreadable ? addressOf(rawProject, { project }) : undefined;
     return <StoreFault title={title} words={fault} address={`/projects/${project}`} raw={raw} />;
   }
   const { value: saved } = read;

@@ -1,3 +1,0 @@
-export const dynamic = 'force-dynamic';
-
-export const GET = () => Response.json({ ok: true });

@@ -1,0 +1,12 @@
+import * as door from './door';
+import * as app from './app';
+import * as cases from './cases';
+import * as files from './files';
+import * as jobs from './jobs';
+import type { Operation } from './operation';
+import * as projects from './projects';
+
+/** Everything that a server can be asked for. */
+export const OPERATIONS: readonly Operation[] = [projects, files, cases, app, jobs, door].flatMap((group) =>
+  Object.values(group),
+);
