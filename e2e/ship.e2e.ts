@@ -1,5 +1,8 @@
 import { expect, type Page } from '@playwright/test';
+import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
+import path from 'node:path';
+import { unzipSync } from 'fflate';
 import { Sheet } from '../src/formats/sheet/schema';
 import { seriousFindings, tabTo } from './fixtures';
 import { test } from './test';
@@ -173,9 +176,25 @@ test('a project is taken along as an archive, and opened again beside itself', a
   await expect(copy).toBeVisible({ timeout: 60_000 });
   await expect(page.getByText('Larkmoor Ferries (copy) was taken in.')).toBeVisible();
   expect(await seriousFindings(page)).toEqual([]);
+
   await copy.getByRole('link', { name: 'Mended splash' }).click();
   await expect(page.locator('.tally')).toContainText('486 clear', { timeout: 60_000 });
   await page.goto('/');
+  await copy.getByRole('button', { name: 'delete' }).click();
+  await expect(copy).toHaveCount(0);
+
+  // The same as a folder, with something of somebody else's beside it.
+  const folder = info.outputPath('ferries');
+  for (const [name, bytes] of Object.entries(unzipSync(readFileSync(zip)))) {
+    mkdirSync(path.dirname(path.join(folder, name)), { recursive: true });
+    writeFileSync(path.join(folder, name), bytes);
+  }
+  writeFileSync(path.join(folder, 'notes.txt'), 'not of the project');
+  const chosen = page.getByLabel('Or choose the folder');
+  await chosen.setInputFiles(path.join(folder, 'scenes'));
+  await expect(page.locator('p[role=alert]')).toContainText('There is no project in the folder scenes');
+  await chosen.setInputFiles(folder);
+  await expect(copy).toBeVisible({ timeout: 60_000 });
   await copy.getByRole('button', { name: 'delete' }).click();
   await expect(copy).toHaveCount(0);
 });

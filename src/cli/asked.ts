@@ -1,16 +1,18 @@
+import { statSync } from 'node:fs';
 import { closest } from 'fastest-levenshtein';
 import { scenesInOrder } from '@/core/project/documents';
 import { onlyScene } from '@/core/project/scenes';
 import type { Scene } from '@/core/scene/scene';
 import { findCase, type Case } from '@/core/screens/cases';
 import { screenTargets, type ScreenTarget } from '@/formats/sheet/targets';
+import { openArchived } from './archive';
 import { openFolder } from './folder';
 import { Refusal, type Opened } from './opened';
 import { openStored } from './store';
 
 /** Which project a command is about, and how much of it. */
 export interface ProjectAsked {
-  /** a folder of a project; of a store when absent */
+  /** a folder or an archive of a project; of a store when absent */
   folder?: string;
   store?: string;
   project?: string;
@@ -20,11 +22,18 @@ export interface ProjectAsked {
   target?: string;
 }
 
-/** @throws Refusal where neither a folder nor a store is named, or both */
-export function open({ folder, store, project }: ProjectAsked): Opened {
-  if (folder !== undefined && store === undefined) return openFolder(folder);
+/** Whether something is a file, such as an archive. */
+export const isFile = (place: string): boolean =>
+  statSync(place, { throwIfNoEntry: false })?.isFile() ?? false;
+
+/** @throws Refusal where neither a folder nor a store is named, or both; Problem for an archive that cannot be read */
+export async function open({ folder, store, project }: ProjectAsked): Promise<Opened> {
+  if (folder !== undefined && store === undefined)
+    return isFile(folder) ? openArchived(folder) : openFolder(folder);
   if (folder === undefined && store !== undefined) return openStored(store, project);
-  throw new Refusal('Name a folder that coulee export has written, or a store: --store DIR --project NAME.');
+  throw new Refusal(
+    'Name a folder or an archive that coulee export has written, or a store: --store DIR --project NAME.',
+  );
 }
 
 /**

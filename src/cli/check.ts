@@ -44,7 +44,7 @@ export function write(text: string | Buffer, { out }: { out?: string }, io: Io):
 
 /** Judges a project and says how. @returns the exit code: 0 where nothing is wrong that counts, else 1 */
 export async function check(asked: CheckAsked, io: Io): Promise<0 | 1> {
-  const opened = open(asked);
+  const opened = await open(asked);
   const progress = createProgress(io);
   try {
     const wanted = narrowed(opened, asked);

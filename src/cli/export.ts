@@ -1,12 +1,23 @@
-import { existsSync, mkdirSync, readdirSync, rmSync, writeFileSync } from 'node:fs';
+import {
+  createWriteStream,
+  existsSync,
+  mkdirSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  writeFileSync,
+} from 'node:fs';
 import path from 'node:path';
-import { documentFiles, OWN_FOLDERS } from '@/formats/folder';
+import { pipeline } from 'node:stream/promises';
+import { documentFiles } from '@/formats/folder';
+import { OWN_FOLDERS } from '@/formats/folder-names';
 import { placesByName } from '@/formats/places';
-import { readOriginalNow } from '@/server/blobs';
-import { fileFacts, fontFacts } from '@/server/services/pictures';
+import { makeArchive } from '@/server/exports/archive';
+import { readableOf } from '@/server/exports/made';
+import { open, type ProjectAsked } from './asked';
+import type { Io } from './check';
 import { isProjectFolder } from './folder';
-import { Refusal } from './opened';
-import { readStored } from './store';
+import { Refusal, type Opened } from './opened';
 
 /** @throws Refusal for a folder that holds something else */
 function clear(folder: string): void {
@@ -16,26 +27,48 @@ function clear(folder: string): void {
 }
 
 /**
- * Writes a project of a store into a folder: its documents as JSON, its files beside them.
+ * Writes a project into a folder: its documents as JSON, its files beside them under names that people read.
  * @returns how many files were written
- * @throws Refusal; the fault of the disk, or of a file that the store has lost
  */
-export function exportProject(store: string, project: string | undefined, out: string): number {
-  const { db, documents, revision } = readStored(store, project);
+async function toFolder({ documents, revision, facts, bytes }: Opened, out: string): Promise<number> {
+  const places = placesByName(documents, await facts());
+  const files = new Map<string, string | Buffer>(documentFiles(documents, revision, places));
+  for (const [hash, place] of places) files.set(place, await bytes.original(hash));
+  const folder = path.resolve(out);
+  // Everything was read: nothing is taken away for an export that cannot be finished.
+  clear(folder);
+  for (const [name, body] of files) {
+    const file = path.join(folder, name);
+    mkdirSync(path.dirname(file), { recursive: true });
+    writeFileSync(file, body);
+  }
+  return files.size;
+}
+
+/** Writes a project into one ZIP; half of one is never left there. */
+export async function toArchive({ documents, revision, bytes }: Opened, out: string): Promise<void> {
+  const part = `${out}.part`;
   try {
-    const places = placesByName(documents, { ...fileFacts(documents, db), ...fontFacts(documents, db) });
-    const files = new Map<string, string | Buffer>(documentFiles(documents, revision, places));
-    for (const [hash, place] of places) files.set(place, readOriginalNow(hash));
-    const folder = path.resolve(out);
-    // Everything was read: nothing is taken away for an export that cannot be finished.
-    clear(folder);
-    for (const [name, body] of files) {
-      const file = path.join(folder, name);
-      mkdirSync(path.dirname(file), { recursive: true });
-      writeFileSync(file, body);
-    }
-    return files.size;
+    await pipeline(readableOf(makeArchive({ documents, revision }, bytes)), createWriteStream(part));
+    renameSync(part, out);
   } finally {
-    db.$client.close();
+    rmSync(part, { force: true });
+  }
+}
+
+/**
+ * Writes a project into a folder, or into an archive where that ends with .zip.
+ * @throws Refusal; the fault of the disk, or of a file that is lost
+ */
+export async function exportProject(asked: ProjectAsked & { out: string }, io: Io): Promise<void> {
+  const { out } = asked;
+  const opened = await open(asked);
+  try {
+    if (path.extname(out).toLowerCase() === '.zip') {
+      await toArchive(opened, out);
+      io.out(`The archive was written to ${out}.\n`);
+    } else io.out(`${await toFolder(opened, out)} files were written to ${out}.\n`);
+  } finally {
+    opened.close();
   }
 }

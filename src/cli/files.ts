@@ -16,7 +16,7 @@ export interface FilesAsked extends ProjectAsked {
 export async function files(asked: FilesAsked, io: Io): Promise<void> {
   const { out, pattern } = asked;
   if (out === undefined) throw new Refusal('Say where the ZIP is written to: --out FILE.');
-  const opened = open(asked);
+  const opened = await open(asked);
   const temporary = `${out}.part`;
   try {
     const made = makeFiles(

@@ -1,19 +1,11 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import { Readable } from 'node:stream';
-import { previewWithin } from '@/core/pictures/previews';
-import { MOST_READ_PIXELS } from '@/core/pixels/file';
-import { MOST_LOOKED_AT } from '@/core/pixels/statistics';
 import type { Documents } from '@/core/project/documents';
-import { hashesOf, HEADER_FILE, readFolder } from '@/formats/folder';
-import type { FileFacts } from '@/formats/files/names';
+import { hashesOf, readFolder } from '@/formats/folder';
+import { HEADER_FILE } from '@/formats/folder-names';
 import { hashOf } from '@/server/blobs';
-import { sniff } from '@/server/pictures/sniff';
-import { screensOf } from '@/server/catalogue';
-import { pyramid } from '@/server/drawing/examine';
-import type { FileBytes, ToRead } from '@/server/drawing/read';
-import { fileHost, filesBy } from '@/server/file-host';
 import { Refusal, type Opened } from './opened';
+import { openedFrom } from './opened-from';
 
 /** The text of a file, or `null` where there is none. */
 function textOf(file: string): string | null {
@@ -46,36 +38,9 @@ function createFiles(folder: string, places: ReadonlyMap<string, string>) {
   };
 }
 
-/** Previews are made from the files when they are asked for: those that a review reads, all of a file at once. */
-function bytesFrom(read: (hash: string) => Buffer, files: ReadonlyMap<string, ToRead>): FileBytes {
-  const made = new Map<string, Map<number, Buffer>>();
-  const original = (hash: string) => Promise.resolve(read(hash));
-  const preview: FileBytes['preview'] = async (hash, widthPx) => {
-    const known = made.get(hash);
-    if (known) return known.get(widthPx)!;
-    const file = files.get(hash)!;
-    const wanted = [MOST_READ_PIXELS, MOST_LOOKED_AT].map((most) => previewWithin(file, most));
-    const { previews } = await pyramid(await original(hash), file, (w) => wanted.includes(w));
-    const own = new Map(previews.map((p) => [p.widthPx, p.bytes]));
-    made.set(hash, own);
-    return own.get(widthPx)!;
-  };
-  return { original, preview };
-}
-
 /** What every picture of the documents is drawn from has to be there. */
 function checkAll(documents: Documents, file: (hash: string) => Buffer) {
   for (const hash of hashesOf(documents)) file(hash);
-}
-
-/** Of which type and how large the files are: what they are is in their first bytes. */
-async function factsOf(documents: Documents, original: FileBytes['original']): Promise<FileFacts> {
-  const facts: FileFacts = {};
-  for (const hash of filesBy(documents).keys()) {
-    const bytes = await original(hash);
-    facts[hash] = { type: (await sniff(bytes)) ?? 'bin', bytes: bytes.length };
-  }
-  return facts;
 }
 
 /** Whether a folder is one that `coulee export` has written. */
@@ -94,18 +59,6 @@ export function openFolder(place: string): Opened {
   const { documents, revision, places } = readFolder((file) => textOf(path.join(folder, file)));
   const file = createFiles(folder, places);
   checkAll(documents, file);
-  const bytes = bytesFrom(file, filesBy(documents));
-  return {
-    documents,
-    revision,
-    screens: screensOf(documents.project),
-    host: fileHost(documents, { bytes, font: file }),
-    bytes: {
-      original: bytes.original,
-      open: async (hash) => Readable.from([await bytes.original(hash)]),
-      font: file,
-    },
-    facts: () => factsOf(documents, bytes.original),
-    close: () => {},
-  };
+  const read = (hash: string) => Promise.resolve(file(hash));
+  return openedFrom({ documents, revision }, { read, font: file, close: () => {} });
 }

@@ -9,6 +9,7 @@ import { runConformance } from './conformance/run';
 import { DEFAULT_PATTERN } from '@/formats/files/names';
 import { exportProject } from './export';
 import { files, type FilesAsked } from './files';
+import { importProject } from './import';
 import { render, type RenderAsked } from './render';
 import { report, type ReportAsked } from './report';
 import { screens, type ScreensAsked } from './screens';
@@ -70,9 +71,9 @@ function addScene(program: Command, io: Io): void {
       'a case of your choice besides the usual screens, such as phone-360x800-3x.0.light',
     )
     .addOption(new Option('--as <format>', 'how it is written').choices(SHEET_FORMAT_IDS).default('md'))
-    .action((folder: string | undefined, options: Omit<SheetAsked, 'folder'>) => {
-      sheet({ ...options, folder }, io);
-    });
+    .action((folder: string | undefined, options: Omit<SheetAsked, 'folder'>) =>
+      sheet({ ...options, folder }, io),
+    );
   ofProject(program.command('page [folder]'))
     .description('write a scene as a page of HTML and CSS that lays itself out on any screen')
     .option('--scene <name>', 'the scene, by its name or its id')
@@ -101,9 +102,26 @@ function addScene(program: Command, io: Io): void {
   ofProject(program.command('screens [folder]'))
     .description('list the screens of a project')
     .addOption(new Option('--as <format>', 'how it is written; as text when absent').choices(['json']))
-    .action((folder: string | undefined, options: Omit<ScreensAsked, 'folder'>) => {
-      screens({ ...options, folder }, io);
-    });
+    .action((folder: string | undefined, options: Omit<ScreensAsked, 'folder'>) =>
+      screens({ ...options, folder }, io),
+    );
+}
+
+function addTaking(program: Command, io: Io): void {
+  program
+    .command('export [folder]')
+    .description('write a project into a folder, documents as JSON and files beside them, or into a .zip')
+    .option('--store <dir>', 'the folder of a store')
+    .option('--project <name>', 'its name or its id in the store; may be left out where there is one')
+    .requiredOption('--out <place>', 'a folder, in which an earlier export is replaced, or a .zip')
+    .action((folder: string | undefined, options: { store?: string; project?: string; out: string }) =>
+      exportProject({ ...options, folder }, io),
+    );
+  program
+    .command('import <place>')
+    .description('take a project into a store, from a folder or a .zip')
+    .requiredOption('--store <dir>', 'the folder of the store, which no server is using')
+    .action((place: string, { store }: { store: string }) => importProject(place, store, io));
 }
 
 /** @param end hears the exit code of a command */
@@ -120,15 +138,7 @@ function programFor(io: Io, end: (code: number) => void): Command {
   addReport(program, io);
   addScene(program, io);
 
-  program
-    .command('export')
-    .description('write a project of a store into a folder: documents as JSON, files beside them')
-    .requiredOption('--store <dir>', 'the folder of the store')
-    .option('--project <name>', 'its name or its id; may be left out where there is one')
-    .requiredOption('--out <dir>', 'the folder; an earlier export in it is replaced')
-    .action(({ store, project, out }: { store: string; project?: string; out: string }) => {
-      io.out(`${exportProject(store, project, out)} files were written to ${out}.\n`);
-    });
+  addTaking(program, io);
 
   program
     .command('conformance <file>')

@@ -76,7 +76,7 @@ export async function render(asked: RenderAsked, io: Io): Promise<void> {
   const { out } = asked;
   if (out === undefined)
     throw new Refusal('Say where it is written to: --out DIR for pictures, --out FILE for a contact sheet.');
-  const opened = open(asked);
+  const opened = await open(asked);
   try {
     await (asked.sheet ? contactSheet : pictures)(opened, asked, out, io);
   } finally {

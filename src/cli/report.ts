@@ -10,7 +10,7 @@ export interface ReportAsked extends ProjectAsked {
 
 /** Judges a project and writes a page of how it stands. @throws Refusal */
 export async function report(asked: ReportAsked, io: Io): Promise<void> {
-  const opened = open(asked);
+  const opened = await open(asked);
   const progress = createProgress(io);
   try {
     const wanted = narrowed(opened, asked);

@@ -11,8 +11,8 @@ export interface ScreensAsked extends ProjectAsked {
 }
 
 /** Lists the screens of a project, or of one of its sets. */
-export function screens(asked: ScreensAsked, io: Io): void {
-  const opened = open(asked);
+export async function screens(asked: ScreensAsked, io: Io): Promise<void> {
+  const opened = await open(asked);
   try {
     const { screens: list } = targetOf(opened, asked.target);
     const rows = list.map((s) => [

@@ -15,8 +15,8 @@ export interface SheetAsked extends ProjectAsked {
 }
 
 /** Writes the build sheet of a scene. */
-export function sheet(asked: SheetAsked, io: Io): void {
-  const opened = open(asked);
+export async function sheet(asked: SheetAsked, io: Io): Promise<void> {
+  const opened = await open(asked);
   try {
     const { documents, revision } = opened;
     const chosen = asked.case === undefined ? null : casesNamed([asked.case], opened)[0]!;
@@ -38,7 +38,7 @@ export function sheet(asked: SheetAsked, io: Io): void {
 
 /** Writes a scene as a page that lays itself out on any screen. */
 export async function page(asked: ProjectAsked & { out?: string }, io: Io): Promise<void> {
-  const opened = open(asked);
+  const opened = await open(asked);
   try {
     const { screens } = targetOf(opened, asked.target);
     const sceneId = sceneOf(opened, asked.scene).id;

@@ -11,14 +11,15 @@ import { blobs } from '@/server/db/schema';
 import { databaseIn } from '@/server/db/there';
 import { STORED } from '@/server/drawing/read';
 import { fileHost } from '@/server/file-host';
-import { fileFacts } from '@/server/services/pictures';
+import { fileFacts, fontFacts } from '@/server/services/pictures';
 import { listProjects, loadProject } from '@/server/services/projects';
 import { Refusal, type Opened } from './opened';
 
 /** The project that is meant: by its name or its id; the only one where nothing is said. @throws Refusal */
 function idOf(db: Db, name: string | undefined, folder: string): string {
   const all = listProjects(db);
-  const list = all.map((p) => `“${p.name}” (${p.id})`).join(', ') || 'none';
+  if (all.length === 0) throw new Refusal(`The store in ${folder} has no project.`);
+  const list = all.map((p) => `“${p.name}” (${p.id})`).join(', ');
   const found = name === undefined ? all : all.filter((p) => p.id === name || p.name === name);
   if (found.length === 1) return found[0]!.id;
   if (name === undefined)
@@ -45,7 +46,7 @@ function knownInk(db: Db, hashes: readonly string[]): Map<string, Ink | null> {
  * A project of a store, which is only read: a server may go on working with it.
  * @throws Refusal where there is no such store or project
  */
-export function readStored(store: string, name?: string) {
+function readStored(store: string, name?: string) {
   const folder = path.resolve(store);
   if (!existsSync(databaseIn(folder)))
     throw new Refusal(
@@ -67,7 +68,7 @@ export function openStored(store: string, name?: string): Opened {
     screens: screensOf(documents.project),
     host,
     bytes: { original: STORED.original, open: openOriginal, font: readOriginalNow },
-    facts: () => Promise.resolve(fileFacts(documents, db)),
+    facts: () => Promise.resolve({ ...fileFacts(documents, db), ...fontFacts(documents, db) }),
     close: () => db.$client.close(),
   };
 }

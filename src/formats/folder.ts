@@ -3,18 +3,14 @@ import { filesOf, idTwice, type Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
 import { Hash } from '@/core/pictures/picture';
 import { PRODUCT_VERSION } from '@/core/review/version';
+import { HEADER_FILE } from './folder-names';
 
 /** Of the folder form, and of a ZIP that holds the same; a reader refuses another one. */
 const FOLDER_FORMAT = 'project-folder/2';
 
-/** By which a folder is known. */
-export const HEADER_FILE = 'coulee.json';
 export const PROJECT_FILE = 'project.json';
 const FILES_FILE = 'files.json';
 export const sceneFile = (id: string) => `scenes/${encodeURIComponent(id)}.json`;
-
-/** What lies in a folder besides these files belongs to somebody else. */
-export const OWN_FOLDERS = ['scenes', 'pictures', 'fonts', 'files'] as const;
 
 const Header = z.object({
   format: z.literal(FOLDER_FORMAT),

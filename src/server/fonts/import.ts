@@ -20,6 +20,9 @@ const TYPES: Record<string, string> = {
   '774f4632': 'font/woff2',
 };
 
+/** Of which type a font is, by its first bytes; `null` of what is none. */
+export const fontTypeOf = (bytes: Buffer): string | null => TYPES[bytes.toString('hex', 0, 4)] ?? null;
+
 const megabytes = INPUT_LIMITS.fontBytes / 1024 / 1024;
 export const fontTooLarge = (name: string) =>
   new Problem(413, `“${name}” is larger than ${megabytes} MB, which is the limit.`);
@@ -31,7 +34,7 @@ const unpackedBytes = (bytes: Buffer, type: string) =>
 function typeOf(bytes: Buffer, name: string): string {
   if (bytes.length === 0) throw new Problem(422, `“${name}” is empty: it has 0 bytes.`);
   if (bytes.length > INPUT_LIMITS.fontBytes) throw fontTooLarge(name);
-  const type = TYPES[bytes.toString('hex', 0, 4)];
+  const type = fontTypeOf(bytes);
   if (!type)
     throw new Problem(415, `“${name}” is not a font that can be read. Use ${ACCEPTED}, one font a file.`);
   if (unpackedBytes(bytes, type) > INPUT_LIMITS.fontBytes)

@@ -9,7 +9,8 @@ import { openOriginal } from '../blobs';
 import { Problem } from '../problem';
 import { seedDemo } from '../seed';
 import { ownStore } from '../testing/store';
-import { ARCHIVE_LIMITS, importArchive } from './archive';
+import { ARCHIVE_LIMITS } from '../archives/read';
+import { importArchive } from './archive';
 import { deleteProject, listProjects, loadProject, removeProject } from './projects';
 
 const store = ownStore();

@@ -9,26 +9,47 @@ interface Props {
   onProblem: (message: string) => void;
 }
 
-/** Takes a project in from an archive: chosen, or dropped on it. */
+/** Takes a project in from an archive or a folder: chosen, or dropped on it. */
 export function OpenArchive({ onTaken, onProblem }: Props) {
   const id = useId();
   const [reading, setReading] = useState<{ name: string; share: number } | null>(null);
   const [over, setOver] = useState(false);
   const running = useRef<AbortController | null>(null);
   useEffect(() => () => running.current?.abort(), []);
-  const take = async (file: File | undefined) => {
-    if (!file || reading) return;
+  const take = async (name: string, make: () => Promise<File>) => {
+    if (reading) return;
     const abort = (running.current = new AbortController());
-    const onProgress = (share: number) => setReading({ name: file.name, share });
+    const onProgress = (share: number) => setReading({ name, share });
     onProgress(0);
     try {
-      const { name } = await uploadArchive(file, { onProgress, signal: abort.signal });
-      onTaken(name);
+      const file = await make();
+      const { name: taken } = await uploadArchive(file, { onProgress, signal: abort.signal });
+      onTaken(taken);
     } catch (error) {
       if (!abort.signal.aborted) onProblem(messageOf(error));
     } finally {
       setReading(null);
     }
+  };
+  const takeFile = (file: File | undefined) => file && void take(file.name, () => Promise.resolve(file));
+  const dropped = ({ items, files }: DataTransfer) => {
+    const entry = items[0]?.webkitGetAsEntry();
+    if (!entry?.isDirectory) return takeFile(files[0]);
+    const folder = entry as FileSystemDirectoryEntry;
+    void take(folder.name, async () => {
+      const { archiveOf, filesInEntry } = await import('./folder-archive');
+      return archiveOf(folder.name, await filesInEntry(folder));
+    });
+  };
+  const takeFolder = (list: FileList | null) => {
+    if (!list || list.length === 0) return;
+    // The field forgets its list once it is emptied.
+    const files = [...list];
+    const name = list[0]!.webkitRelativePath.split('/')[0]!;
+    void take(name, async () => {
+      const { archiveOf, filesInList } = await import('./folder-archive');
+      return archiveOf(name, filesInList(files));
+    });
   };
   return (
     <div
@@ -41,17 +62,28 @@ export function OpenArchive({ onTaken, onProblem }: Props) {
       onDrop={(e) => {
         e.preventDefault();
         setOver(false);
-        void take(e.dataTransfer.files[0]);
+        dropped(e.dataTransfer);
       }}
     >
-      <label htmlFor={id}>Open an archive: choose it, or drop it here</label>
+      <label htmlFor={id}>Open an archive: choose it, or drop it here, or a folder that was exported</label>
       <input
         id={id}
         type="file"
         accept=".zip,application/zip"
         disabled={reading !== null}
         onChange={(e) => {
-          void take(e.target.files?.[0]);
+          takeFile(e.target.files?.[0]);
+          e.target.value = '';
+        }}
+      />
+      <label htmlFor={`${id}-folder`}>Or choose the folder</label>
+      <input
+        id={`${id}-folder`}
+        type="file"
+        ref={(field) => field?.setAttribute('webkitdirectory', '')}
+        disabled={reading !== null}
+        onChange={(e) => {
+          takeFolder(e.target.files);
           e.target.value = '';
         }}
       />

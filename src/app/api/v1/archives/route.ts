@@ -3,7 +3,8 @@ import type { ReadableStream } from 'node:stream/web';
 import { takeInArchive } from '@/formats/api/projects';
 import { whileOnDisk } from '@/server/blobs';
 import { Problem } from '@/server/problem';
-import { ARCHIVE_LIMITS, importArchive } from '@/server/services/archive';
+import { ARCHIVE_LIMITS } from '@/server/archives/read';
+import { importArchive } from '@/server/services/archive';
 import { serve } from '../../serve';
 
 const tooLarge = () =>

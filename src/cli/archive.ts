@@ -1,0 +1,12 @@
+import { openArchive } from '@/server/archives/read';
+import type { Opened } from './opened';
+import { openedFrom } from './opened-from';
+
+/** A project in a ZIP that was taken along. @throws Problem that says what is wrong with it */
+export async function openArchived(file: string): Promise<Opened> {
+  const archive = await openArchive(file);
+  const fonts = new Map<string, Buffer>();
+  for (const { hash } of archive.documents.project.fonts ?? []) fonts.set(hash, await archive.read(hash));
+  const { read, close } = archive;
+  return openedFrom(archive, { read, font: (hash) => fonts.get(hash)!, close });
+}
