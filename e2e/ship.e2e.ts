@@ -166,7 +166,7 @@ test('a project is taken along as an archive, and opened again beside itself', a
   await file.saveAs(zip);
 
   await page.goto('/');
-  const field = page.getByLabel('Open an archive');
+  const field = page.getByLabel('open an archive');
   await field.setInputFiles({ name: 'none.zip', mimeType: 'application/zip', buffer: Buffer.from('PK no') });
   await expect(page.locator('p[role=alert]')).toContainText(
     'it is no ZIP, or it was cut short. Nothing was changed.',
@@ -190,7 +190,7 @@ test('a project is taken along as an archive, and opened again beside itself', a
     writeFileSync(path.join(folder, name), bytes);
   }
   writeFileSync(path.join(folder, 'notes.txt'), 'not of the project');
-  const chosen = page.getByLabel('Or choose the folder');
+  const chosen = page.getByLabel('open a folder');
   await chosen.setInputFiles(path.join(folder, 'scenes'));
   await expect(page.locator('p[role=alert]')).toContainText('There is no project in the folder scenes');
   await chosen.setInputFiles(folder);

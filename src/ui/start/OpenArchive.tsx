@@ -65,9 +65,10 @@ export function OpenArchive({ onTaken, onProblem }: Props) {
         dropped(e.dataTransfer);
       }}
     >
-      <label htmlFor={id}>Open an archive: choose it, or drop it here, or a folder that was exported</label>
+      <p>A project that was taken along comes back: drop its archive or its folder here, or</p>
       <input
         id={id}
+        className="visually-hidden"
         type="file"
         accept=".zip,application/zip"
         disabled={reading !== null}
@@ -76,9 +77,12 @@ export function OpenArchive({ onTaken, onProblem }: Props) {
           e.target.value = '';
         }}
       />
-      <label htmlFor={`${id}-folder`}>Or choose the folder</label>
+      <label htmlFor={id} className="btn btn-quiet btn-sm">
+        open an archive
+      </label>
       <input
         id={`${id}-folder`}
+        className="visually-hidden"
         type="file"
         ref={(field) => field?.setAttribute('webkitdirectory', '')}
         disabled={reading !== null}
@@ -87,6 +91,9 @@ export function OpenArchive({ onTaken, onProblem }: Props) {
           e.target.value = '';
         }}
       />
+      <label htmlFor={`${id}-folder`} className="btn btn-quiet btn-sm">
+        open a folder
+      </label>
       {reading && (
         <p role="status">
           {reading.share < 1 ? `${reading.name} is being sent` : `${reading.name} is being read`}{' '}
