@@ -1,11 +1,29 @@
 #!/usr/bin/env node
-// The command line of Coulee: runs the TypeScript sources where the product lies, from wherever it is called.
+// The command line of Coulee: runs from wherever it is called, as it was built, or from its sources where those are newer.
+import { readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
-import { fileURLToPath } from 'node:url';
-import { register } from 'tsx/esm/api';
+import { fileURLToPath, pathToFileURL } from 'node:url';
 
 const folder = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 process.env.COULEE_FOLDER = folder;
 process.env.TSX_TSCONFIG_PATH ??= path.join(folder, 'tsconfig.json');
-register();
-await import('../src/cli/main.ts');
+
+const changedAt = (file) => statSync(file, { throwIfNoEntry: false })?.mtimeMs ?? 0;
+
+/** Whether nothing was changed since a file was built. */
+function isFresh(built) {
+  const at = changedAt(built);
+  const isOlder = (source) =>
+    readdirSync(path.join(folder, source), { recursive: true }).every(
+      (file) => changedAt(path.join(folder, source, file)) <= at,
+    );
+  return at > 0 && isOlder('src') && isOlder('data');
+}
+
+const built = path.join(folder, '.next', 'coulee.mjs');
+if (isFresh(built)) await import(pathToFileURL(built));
+else {
+  const { register } = await import('tsx/esm/api');
+  register();
+  await import('../src/cli/main.ts');
+}

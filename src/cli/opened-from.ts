@@ -40,6 +40,9 @@ async function factsOf(documents: Documents, original: FileBytes['original']): P
   return facts;
 }
 
+/** Nobody else waits for this process. */
+const AT_ONCE = 3;
+
 /** From where the files of a project are read, by their hash. */
 interface Files {
   read: (hash: string) => Promise<Buffer>;
@@ -58,7 +61,7 @@ export function openedFrom(
     documents,
     revision,
     screens: screensOf(documents.project),
-    host: fileHost(documents, { bytes, font }),
+    host: fileHost(documents, { bytes, font, atOnce: AT_ONCE }),
     bytes: { original: read, open: async (hash) => Readable.from([await read(hash)]), font },
     facts: () => factsOf(documents, read),
     close,

@@ -29,7 +29,8 @@ async function coulee(...args: string[]) {
 
 /** Runs it as a process of its own, as it opens a store of its own. */
 function spawned(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['bin/coulee.mjs', ...args], {
+  const { status, stdout, stderr } = spawnSync(process.execPath, [path.resolve('bin/coulee.mjs'), ...args], {
+    cwd: folder,
     encoding: 'utf8',
   });
   return { code: status, out: stdout, err: stderr };

@@ -1,3 +1,4 @@
+import PQueue from 'p-queue';
 import { filePixelsOf } from '@/core/pixels/file';
 import type { Ink } from '@/core/pixels/ink';
 import type { Documents } from '@/core/project/documents';
@@ -15,38 +16,48 @@ interface Kept {
   font: (hash: string) => Buffer;
   /** where the ink of files lies, as far as that was worked out before; `null` for a file without any */
   ink?: ReadonlyMap<string, Ink | null>;
+  /** how many files are read at once, 1 when absent */
+  atOnce?: number;
 }
 
-/** Goes through files one after another, as each takes much room; one whose bytes are missing has no answer. */
+/** What is found of a file; `null` of one whose bytes are missing. */
+async function unlessLost<T>(file: ToRead, answer: (file: ToRead) => Promise<T | null>): Promise<T | null> {
+  try {
+    return await answer(file);
+  } catch (error) {
+    if (error instanceof Problem && error.more.lost) return null;
+    throw error;
+  }
+}
+
+/** Goes through files, few at once as each takes much room; one whose bytes are missing has no answer. */
 async function each<T>(
   files: ReadonlyMap<string, ToRead>,
   hashes: readonly string[],
   answer: (file: ToRead) => Promise<T | null>,
+  atOnce: number,
 ): Promise<Map<string, T>> {
-  const found = new Map<string, T>();
-  for (const hash of hashes) {
-    const file = files.get(hash);
-    if (!file) continue;
-    try {
-      const is = await answer(file);
-      if (is !== null) found.set(hash, is);
-    } catch (error) {
-      if (!(error instanceof Problem && error.more.lost)) throw error;
-    }
-  }
-  return found;
+  const known = hashes.flatMap((hash) => files.get(hash) ?? []);
+  const queue = new PQueue({ concurrency: atOnce });
+  const found = await queue.addAll(known.map((file) => () => unlessLost(file, answer)));
+  return new Map(known.flatMap(({ hash }, i) => (found[i] === null ? [] : [[hash, found[i]!] as const])));
 }
 
 /** What a review takes from files that are kept somewhere. */
-export function fileHost(documents: Documents, { bytes, font, ink: known }: Kept): Host {
+export function fileHost(documents: Documents, { bytes, font, ink: known, atOnce = 1 }: Kept): Host {
   const files = filesBy(documents);
   return {
-    pixels: (hashes) => each(files, hashes, async (file) => filePixelsOf(await read(file, bytes))),
+    pixels: (hashes) => each(files, hashes, async (file) => filePixelsOf(await read(file, bytes)), atOnce),
     ink: (hashes) =>
-      each(files, hashes, (file) => {
-        const is = known?.get(file.hash);
-        return is === undefined ? readInk(file, bytes) : Promise.resolve(is);
-      }),
+      each(
+        files,
+        hashes,
+        (file) => {
+          const is = known?.get(file.hash);
+          return is === undefined ? readInk(file, bytes) : Promise.resolve(is);
+        },
+        atOnce,
+      ),
     fonts: (hashes) => Promise.resolve(serverFonts(hashes, font)),
   };
 }

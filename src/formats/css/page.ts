@@ -1,3 +1,4 @@
+import { sayDensity } from '@/core/words/numbers';
 import { escapeHtml } from '../html';
 import { imageHtml } from './sources';
 import { blockCss, type Block, Rules } from './rules';
@@ -125,13 +126,23 @@ function anchorsOf(blocks: readonly Block[]): Set<string> {
   return new Set([...css.matchAll(/anchor(?:-size)?\(--([a-z0-9-]+) /g)].map((m) => m[1]!));
 }
 
-/** What cannot be said, for whoever opens the page. */
-const notSaidHtml = (list: readonly NotSaid[]) =>
+/** What cannot be said, or not wholly, for whoever opens the page. */
+const noteHtml = (title: string, list: readonly NotSaid[]) =>
   list.length === 0
     ? ''
-    : `<!--\nNot on this page, because CSS cannot say it without a script:\n${list
+    : `<!--\n${title}:\n${list
         .map((n) => `- ${n.layer.name}: ${n.rule}`.replaceAll('--', '—'))
         .join('\n')}\n-->\n`;
+
+/** Layers of which some screens take another file than the page does. */
+const loosely = (layers: readonly LayerSheet[]): NotSaid[] =>
+  layers.flatMap(({ layer: { id, name }, files }) => {
+    const all = files ? [...files.portrait.doubtful, ...files.landscape.doubtful] : [];
+    const at = [...new Set(all)].toSorted((a, b) => a - b).map((d) => `${sayDensity(d)}×`);
+    if (at.length === 0) return [];
+    const rule = `at ${at.join(', ')} some systems take another file of it, and no media query tells them apart: the one of most screens is taken`;
+    return [{ layer: { id, name }, rule }];
+  });
 
 /** A scene as an HTML page that needs nothing else, and what it could not say. */
 export function scenePage(parts: PageParts): { html: string; notSaid: NotSaid[] } {
@@ -161,7 +172,7 @@ ${css.replaceAll('</', '<\\/')}</style>
   <div class="scene">
 ${body}  </div>
 </main>
-${notSaidHtml(notSaid)}</body>
+${noteHtml('Not on this page, because CSS cannot say it without a script', notSaid)}${noteHtml('Not wholly on this page', loosely(layers))}</body>
 </html>
 `;
   return { html, notSaid };

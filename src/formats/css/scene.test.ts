@@ -1,3 +1,5 @@
+import { chooseRendition } from '@/core/pictures/choose';
+import type { Screen } from '@/core/screens/screen';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '@/core/testing/scenes';
 import type { Layer } from '@/core/scene/scene';
 import { lu, percent } from '@/core/values/values';
@@ -153,6 +155,33 @@ describe('a scene as CSS', () => {
     expect(sources[1]).toBe('cccc.png 2x: (prefers-color-scheme: dark)');
     expect(sources[2]).toMatch(/^bbbb\.png 2x: \(min-resolution: 1\.\d+dppx\)$/);
     expect(html).toContain('srcset="aaaa.png"');
+  });
+
+  it('names the densities at which some screens take another file than it does', () => {
+    const file = (letter: string, density: number) => ({
+      hash: letter.repeat(64),
+      widthPx: 150 * density,
+      heightPx: 100 * density,
+      density,
+      appearance: 'light' as const,
+      vector: false,
+    });
+    const cut = { cut: 'any' as const, focalPoint: { x: 0.5, y: 0.5 }, keepAreas: [] };
+    const notes = (densities: number[]) => {
+      const renditions = densities.map((d, i) => file('abcd'[i]!, d));
+      const picture = { id: 'logo', name: 'Logo', cuts: [{ ...cut, renditions }] };
+      const taken = (s: Screen) => chooseRendition(picture, s, 'portrait-primary', 'light').rendition.hash;
+      const doubtful = SCREENS.filter((s) =>
+        SCREENS.some((other) => other.density === s.density && taken(other) !== taken(s)),
+      ).map((s) => s.density);
+      const { html } = scenePage({ ...toWrite([emblem], { pictures: [picture] }), faces: [], title: 'T' });
+      const note = /Not wholly on this page:\n- Emblem: at (.+) some systems/.exec(html)?.[1];
+      return { note: note?.split(', ').map(parseFloat), doubtful: [...new Set(doubtful)].toSorted() };
+    };
+    const several = notes([2.9, 4]);
+    expect(several.doubtful.length).toBeGreaterThan(0);
+    expect(several.note).toEqual(several.doubtful);
+    expect(notes([3])).toEqual({ note: undefined, doubtful: [] });
   });
 
   it('names what it cannot say, and whatever stands on it', () => {

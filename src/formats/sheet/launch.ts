@@ -1,4 +1,4 @@
-import { STARTS, timelineOf } from '@/core/launch/timeline';
+import { fadeOf, STARTS, timelineOf } from '@/core/launch/timeline';
 import { lightOnly } from '@/core/launch/dark';
 import { SYSTEM_WORDS } from '@/core/launch/system';
 import { targetsOf, type Launch, type ScreenStage, type Stage, type Target } from '@/core/project/launch';
@@ -9,18 +9,27 @@ import type { Fact, Section } from './schema';
 
 const sceneName = ({ scenes }: Documents, id: string) => scenes[id]?.name ?? id;
 
-/** When a stage is there, how it comes and how long it stays. */
-function timesOf(stage: Stage, index: number, launch: Launch): string {
+/** How a stage comes, how long it stays, and when it is there after each kind of start: each a figure of its own. */
+function timeFacts(stage: Stage, index: number, launch: Launch): Fact[] {
   const stages = launch.stages.map((s): ScreenStage => ({ ...s, padding: s.padding ?? 0, empty: false }));
-  const said = STARTS.map((start) => {
-    const { start: from, end } = timelineOf(launch, stages, start).spans[index]!;
-    const until = Number.isFinite(end) ? `to ${sayMs(end)}` : 'on';
-    return `${start} ${sayMs(from)} ${until}`;
+  const fact = (id: string, what: string, text: string): Fact => ({
+    id: `stage-${index + 1}-${id}`,
+    what: `stage ${index + 1}, ${what}`,
+    text,
   });
-  const fades = stage.enter === 'fade' && stage.system === 'app';
-  const comes = fades ? `fades in for ${sayMs(stage.durationMs)}, ${stage.easing}` : 'there at once';
-  const holds = stage.holdMs > 0 ? [`stays ${sayMs(stage.holdMs)} at least`] : [];
-  return [comes, ...holds, ...said].join('; ');
+  const spans = STARTS.map((start) => {
+    const { start: from, end } = timelineOf(launch, stages, start).spans[index]!;
+    const until = Number.isFinite(end) ? ` to ${sayMs(end)}` : ' on';
+    return fact(start, `after a ${start} start`, `${sayMs(from)}${until}, from the tap`);
+  });
+  const fadeMs = fadeOf(stage);
+  return [
+    ...(fadeMs > 0
+      ? [fact('fade', 'fades in for', sayMs(fadeMs)), fact('easing', 'easing', stage.easing)]
+      : [fact('fade', 'comes', 'at once')]),
+    ...(stage.holdMs > 0 ? [fact('hold', 'stays at least', sayMs(stage.holdMs))] : []),
+    ...spans,
+  ];
 }
 
 const stageFacts = (launch: Launch, documents: Documents): Fact[] =>
@@ -32,7 +41,7 @@ const stageFacts = (launch: Launch, documents: Documents): Fact[] =>
         what: `stage ${i + 1}`,
         text: `“${sceneName(documents, stage.scene)}”, drawn by ${words.label}. ${words.note}`,
       },
-      { id: `stage-${i + 1}-times`, what: `stage ${i + 1}, times`, text: timesOf(stage, i, launch) },
+      ...timeFacts(stage, i, launch),
     ];
   });
 

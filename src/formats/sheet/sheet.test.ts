@@ -90,12 +90,13 @@ describe('a build sheet', () => {
     const launch = sheetOf().sections.find((s) => s.about.startsWith('launch'))!;
     const { stages, systemMs } = demo.project.launches![0]!;
     expect(launch.facts.filter((f) => /^stage \d+$/.test(f.what))).toHaveLength(stages.length);
-    expect(fact(launch, 'stage-1-times').text).toContain(`cold 0 ms to ${systemMs} ms`);
+    expect(fact(launch, 'stage-1-cold').text).toBe(`0 ms to ${systemMs} ms, from the tap`);
+    expect(fact(launch, 'stage-1-fade').text).toBe('at once');
     const fading = stages.findIndex((s) => s.enter === 'fade');
     const { durationMs, easing } = stages[fading]!;
-    expect(fact(launch, `stage-${fading + 1}-times`).text).toContain(
-      `fades in for ${durationMs} ms, ${easing}`,
-    );
+    expect(fact(launch, `stage-${fading + 1}-fade`).text).toBe(`${durationMs} ms`);
+    expect(fact(launch, `stage-${fading + 1}-easing`).text).toBe(easing);
+    expect(fact(launch, `stage-${stages.length}-warm`).text).toMatch(/^[\d.,]+ m?s on, from the tap$/);
     const counted = launch.facts
       .filter((f) => f.id.startsWith('target-'))
       .map((f) => Number(/on (\d+) screens/.exec(f.text)![1]));

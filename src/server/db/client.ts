@@ -3,11 +3,11 @@ import path from 'node:path';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
-import { storeFolder } from '../settings';
+import { productFolder, storeFolder } from '../settings';
 import * as schema from './schema';
 import { checkStoreThere, databaseIn, rememberStore } from './there';
 
-const MIGRATIONS = path.resolve(/* turbopackIgnore: true */ 'drizzle');
+const migrations = () => path.join(/* turbopackIgnore: true */ productFolder(), 'drizzle');
 
 /** Opens the database of a store folder, making both if they are not there. */
 export function openDb(folder: string) {
@@ -34,7 +34,7 @@ export async function migrateDb(db: Db, folder: string): Promise<void> {
   );
   const { n } = tables.get() as { n: number };
   if (n > 0 && pendingMigrations(db)) await backUp(db, folder);
-  migrate(db, { migrationsFolder: MIGRATIONS });
+  migrate(db, { migrationsFolder: migrations() });
 }
 
 /** Copies the database beside itself, over an older copy. */
@@ -43,7 +43,7 @@ export async function backUp(db: Db, folder: string): Promise<void> {
 }
 
 function pendingMigrations(db: Db): boolean {
-  const journal = readFileSync(path.join(MIGRATIONS, 'meta', '_journal.json'), 'utf8');
+  const journal = readFileSync(path.join(migrations(), 'meta', '_journal.json'), 'utf8');
   const { entries } = JSON.parse(journal) as { entries: unknown[] };
   const { n } = db.$client.prepare('select count(*) as n from __drizzle_migrations').get() as { n: number };
   return n < entries.length;

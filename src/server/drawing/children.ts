@@ -2,7 +2,7 @@ import { fork, type ChildProcess } from 'node:child_process';
 import { setPriority } from 'node:os';
 import path from 'node:path';
 import { Problem } from '../problem';
-import { storeFolder } from '../settings';
+import { productFolder, storeFolder } from '../settings';
 import { DRAWING, OUT_OF_MEMORY } from './limits';
 import type { EndReport, Order, StepReport, TaskInput, TaskKind, TaskResult } from './tasks';
 import type { TaskProgress } from './progress';
@@ -20,10 +20,11 @@ type Idle = { child: ChildProcess; clock: NodeJS.Timeout }[];
 const shared = globalThis as unknown as { couleeIdle?: Idle };
 const idle = (): Idle => (shared.couleeIdle ??= []);
 
-const CHILD = path.resolve(/* turbopackIgnore: true */ 'src/server/drawing/child.ts');
+const childFile = () => path.join(/* turbopackIgnore: true */ productFolder(), 'src/server/drawing/child.ts');
 
 function start(): Promise<ChildProcess> {
-  const child = fork(/* turbopackIgnore: true */ CHILD, {
+  const child = fork(/* turbopackIgnore: true */ childFile(), {
+    cwd: productFolder(),
     execArgv: ['--import', 'tsx'],
     serialization: 'advanced',
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],

@@ -74,7 +74,8 @@ export async function pyramid(
   file: Pick<KeptFile, 'vector' | 'widthPx' | 'heightPx'>,
   wanted: (widthPx: number) => boolean = () => true,
 ) {
-  const previews: Preview[] = [];
+  // A level is encoded while the next one is made.
+  const previews: Promise<Preview>[] = [];
   let source: Sharp = await resampleable(bytes, file, file);
   for (const width of previewWidths(file).reverse()) {
     const { data, info } = await source
@@ -83,11 +84,13 @@ export async function pyramid(
       .toBuffer({ resolveWithObject: true });
     source = sharp(data, { raw: info });
     if (!wanted(width)) continue;
-    const encoded = await source.clone().webp({ quality: 92, alphaQuality: 100, effort: 2 }).toBuffer();
-    previews.push({ widthPx: width, bytes: encoded });
+    const encoded = source.clone().webp({ quality: 92, alphaQuality: 100, effort: 2 }).toBuffer();
+    // Whoever waits for all of them hears of it; where another level fails first, nobody does.
+    encoded.catch(() => {});
+    previews.push(encoded.then((made) => ({ widthPx: width, bytes: made })));
   }
   // What is left after the loop is the smallest level, which is enough to see whether anything shows through.
-  return { previews, transparent: !(await source.stats()).isOpaque };
+  return { previews: await Promise.all(previews), transparent: !(await source.stats()).isOpaque };
 }
 
 /**
