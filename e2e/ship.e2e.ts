@@ -8,6 +8,8 @@ import { seriousFindings, tabTo } from './fixtures';
 import { test } from './test';
 
 const SHIP = '/projects/larkmoor-ferries/winter-splash?lens=ship';
+/** The same with a field of three cases. */
+const FEW = `${SHIP}&text=360x640`;
 
 test.use({ permissions: ['clipboard-read', 'clipboard-write'] });
 
@@ -105,7 +107,7 @@ test('a figure that has changed since it was taken is marked with what it was', 
 });
 
 test('the verdict names what is wrong, and all of it is taken along in each form', async ({ page }) => {
-  await page.goto(SHIP);
+  await page.goto(FEW);
   await expect(page.getByRole('heading', { name: /Not yet: \d+ findings fail/ })).toBeVisible({
     timeout: 60_000,
   });
@@ -118,6 +120,12 @@ test('the verdict names what is wrong, and all of it is taken along in each form
   await expect(page.getByRole('heading', { name: `Not yet: ${failing} findings fail` })).toBeVisible();
   expect((await taken(page, /^JUnit: /)).text).toContain('<testsuites name="Larkmoor Ferries"');
   expect((await taken(page, /^design tokens: /)).text).toContain('deep water');
+  const manifest = JSON.parse((await taken(page, /^manifest: /)).text) as { icons: { src: string }[] };
+  expect(manifest.icons[0]!.src).toMatch(/^emblem.*\.png$/);
+  const cases = page.getByLabel('Which cases a contact sheet shows');
+  await expect(cases.locator('option').nth(1)).toHaveText(/^the [2-9] cases in the field$/);
+  await cases.selectOption('field');
+  expect((await taken(page, /^PDF: /)).text).toMatch(/^%PDF/);
   const scene = await taken(page, /^HTML \+ CSS: /);
   expect(scene.name).toBe('winter-splash.html');
   expect(scene.text).toContain('class="emblem"');

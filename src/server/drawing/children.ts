@@ -20,6 +20,12 @@ type Idle = { child: ChildProcess; clock: NodeJS.Timeout }[];
 const shared = globalThis as unknown as { couleeIdle?: Idle };
 const idle = (): Idle => (shared.couleeIdle ??= []);
 
+/**
+ * Memory that one thread gives back is used by the others, and the system gets it back early: read when a process starts.
+ * Source: mallopt(3).
+ */
+const MEMORY = { MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' };
+
 const childFile = () => path.join(/* turbopackIgnore: true */ productFolder(), 'src/server/drawing/child.ts');
 
 function start(): Promise<ChildProcess> {
@@ -28,7 +34,7 @@ function start(): Promise<ChildProcess> {
     execArgv: ['--import', 'tsx'],
     serialization: 'advanced',
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
-    env: { ...process.env, NODE_OPTIONS: '' },
+    env: { ...process.env, ...MEMORY, NODE_OPTIONS: '' },
   });
   return new Promise((resolve, reject) => {
     child.once('message', () => resolve(child));

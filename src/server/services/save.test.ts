@@ -124,6 +124,15 @@ describe('saving', () => {
       /schema version 99.*Update Coulee/,
     ],
     ['another id', (d) => change(d, (x) => (x.project.id = 'other')), /id of a project/],
+    [
+      'an id that two have',
+      (d) =>
+        change(d, (x) => {
+          const gap = { id: 'gap', name: 'Gap', value: { value: 4, unit: 'lu' as const } };
+          x.project.named.push(gap, { ...gap, name: 'Room' });
+        }),
+      /“gap” names two named values.*another id/,
+    ],
     ['a scene that is not there', (d) => change(d, (x) => x.project.scenes.push('gone')), /“gone”/],
     [
       'a file that is not kept',

@@ -1,7 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
 import { leadsBack, type Change } from '@/core/patch/change';
-import { filesOf, type Documents } from '@/core/project/documents';
+import { filesOf, idTwice, type Documents } from '@/core/project/documents';
 import { NewerSchema, readDocuments } from '@/core/project/migrate';
 import { applyPatch, diff, PatchError, sameJson } from '@/core/patch/patch';
 import { casesOf } from '@/core/screens/cases';
@@ -27,8 +27,10 @@ function changed(before: Documents, change: Change): Documents {
     if (!leadsBack(change, before, after)) {
       throw new Problem(422, 'The inverse of this change does not lead back to where it started.');
     }
-    const shared = keepShared(before, after);
-    return shared;
+    const twice = idTwice(after);
+    // What was so before, from an earlier version, can still be worked on.
+    if (twice && !idTwice(before)) throw new Problem(422, `${twice} Give one of them another id.`);
+    return keepShared(before, after);
   } catch (error) {
     if (error instanceof z.ZodError) throw new Problem(422, describe(error));
     if (error instanceof PatchError || error instanceof NewerSchema) throw new Problem(422, error.message);

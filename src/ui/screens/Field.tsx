@@ -1,11 +1,12 @@
 'use client';
-import { useCallback, useEffect, useMemo, useRef, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useRef, type KeyboardEvent } from 'react';
 import { Button } from 'react-bootstrap';
 import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
 import { withAppearance } from '../state/view';
-import { arrange, type CaseGroup } from './arrange';
+import type { CaseGroup } from './arrange';
+import { useArranged } from './useArranged';
 import { CaseCell } from './CaseCell';
-import { useFinding, useFoundCases } from './useFoundCases';
+import { useFinding } from './useFoundCases';
 import { countCases } from '../words';
 import { isMove, walk } from './walk';
 
@@ -42,16 +43,8 @@ function FieldCount({ shown }: { shown: number }) {
 /** Every case that the view asks for, true to scale among themselves. */
 export function Field() {
   const store = useWorkbenchStore();
-  const cases = useWorkbench((s) => s.cases);
   const view = useWorkbench((s) => s.view);
-  // The outcome filter alone depends on what was found; without it the groups stay as they are.
-  const summaries = useWorkbench((s) => (s.view.outcome ? s.summaries : null));
-  const marks = useWorkbench((s) => (s.view.ratios ? s.marks : null));
-  const found = useFoundCases();
-  const groups = useMemo(
-    () => arrange(cases, view, { summaries: summaries ?? new Map(), marks: marks ?? new Map(), found }),
-    [cases, view, summaries, marks, found],
-  );
+  const groups = useArranged();
   const total = groups.reduce((sum, g) => sum + count(g), 0);
   const first = groups[0]?.cases[0]?.shown.id;
   const shown = groups.some((g) => g.cases.some((c) => c.shown.id === view.case));

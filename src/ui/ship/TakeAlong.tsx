@@ -1,7 +1,7 @@
 'use client';
 import { drawCase } from '@/formats/api/cases';
 import { addressOf } from '@/formats/api/operation';
-import { useState } from 'react';
+import type { ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Review } from '@/core/review/schema';
 import { REVIEW_FORMATS } from '@/formats/all';
@@ -9,26 +9,17 @@ import { tokensText, TOKENS_TYPE } from '@/formats/design-tokens';
 import { fileStem } from '@/formats/file-name';
 import { PatternFault } from '@/formats/files/names';
 import { MANIFEST_TYPE, webManifest, writeManifest } from '@/formats/manifest';
-import type { ExportWanted } from '@/formats/job';
 import { SHEET_FORMATS } from '@/formats/sheet/all';
 import { columnsOf } from '@/formats/sheet/targets';
 import { download, downloadFrom } from '../parts/download';
-import { Making } from '../parts/Making';
-import { useJob } from '../parts/useJob';
 import { messageOf } from '../api';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import type { FileNaming } from './useFileNaming';
+import { useMade, type Way } from './useMade';
 import { sheetName, useSheet, useTargets } from './useSheet';
 
-interface Way {
-  word: string;
-  title: string;
-  /** absent while what it is made of is not there yet */
-  take?: () => unknown;
-}
-
 /** What is taken along, what it is for, and in which forms. */
-function Line({ what, why, ways }: { what: string; why: string; ways: Way[] }) {
+function Line({ what, why, ways }: { what: string; why: ReactNode; ways: Way[] }) {
   return (
     <tr>
       <th scope="row">
@@ -121,40 +112,6 @@ function useSvg(): Way {
   };
 }
 
-/** What the server makes of the open scene and of the project, one thing after another. */
-function useMade() {
-  const { target } = useTargets();
-  const scene = useWorkbench((s) => s.sceneId);
-  const { job, begin, callOff } = useJob();
-  const [what, setWhat] = useState('');
-  const made =
-    (name: string, as: ExportWanted['as']) =>
-    (word: string, title: string): Way => ({
-      word,
-      title,
-      ...(!job && {
-        take: () => {
-          setWhat(name);
-          void begin(name, { kind: 'export', options: { as, scene, target: target.id } });
-        },
-      }),
-    });
-  const contact = 'The cases that show the extremes, beside one another';
-  return {
-    page: made('The page', 'page')('HTML + CSS', 'The scene as a page that lays itself out on any screen'),
-    sheets: [
-      made('The contact sheet', 'contact-png')('PNG', `${contact}, as a picture`),
-      made('The contact sheet', 'contact-pdf')('PDF', `${contact}, as a document`),
-    ],
-    report: made('The report', 'report')(
-      'HTML',
-      'What is wrong, with pictures before and after, what is accepted and why: on a screen or on paper',
-    ),
-    archive: made('The archive', 'archive')('archive', 'All documents and files in one ZIP'),
-    making: job && <Making what={what} progress={job.progress} callOff={callOff} />,
-  };
-}
-
 /** Everything that can leave the tool, with one line on what each is for. */
 export function TakeAlong({ review, naming }: { review: Review | null; naming: FileNaming }) {
   const { findings, sheets, tokens } = useWays(review);
@@ -170,7 +127,7 @@ export function TakeAlong({ review, naming }: { review: Review | null; naming: F
           <Line what="Findings" why="for a table, a program, a build" ways={findings} />
           <Line what="Sheet" why="for whoever builds it" ways={sheets} />
           <Line what="Scene" why="lays itself out in any browser" ways={[made.page, svg]} />
-          <Line what="Contact sheet" why="the telling cases at a glance" ways={made.sheets} />
+          <Line what="Contact sheet" why={made.contactOf} ways={made.sheets} />
           <Line what="Named values" why="for other tools of design" ways={[tokens]} />
           <Line what="Icons and colours" why="for an app that is installed from the web" ways={[manifest]} />
           <Line what="Whole project" why="to be kept, or opened elsewhere" ways={[made.archive]} />
