@@ -5,7 +5,6 @@ import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
 import { useArranged } from '../screens/useArranged';
 import { useWorkbench } from '../state/context';
-import { countCases } from '../words';
 import { useTargets } from './useSheet';
 
 /** One form in which something can be taken along. */
@@ -33,8 +32,8 @@ const ContactPick = ({ shown, value, onChoose }: PickProps) => (
     value={value}
     onChange={(e) => onChoose(e.target.value as ContactCases)}
   >
-    <option value="telling">the cases that show the extremes</option>
-    <option value="field">the {countCases(shown)} in the field</option>
+    <option value="telling">telling cases</option>
+    <option value="field">{shown} in the field</option>
     <option value="all">all that differ</option>
   </select>
 );
