@@ -12,7 +12,7 @@ export default function PageError({
 }) {
   useEffect(() => console.error(error), [error]);
   return (
-    <main className="start">
+    <main className="start" id="main">
       <h1>This page has failed</h1>
       <p>
         {error.digest ? `The server could not make it (${error.digest}).` : error.message} What you changed is

@@ -19,6 +19,9 @@ export default async function RootLayout({ children }: { children: ReactNode }) 
   return (
     <html lang="en" data-theme={theme === 'system' ? undefined : theme}>
       <body>
+        <a className="skip" href="#main">
+          Skip to the content
+        </a>
         {children}
         <SessionDialog />
       </body>

@@ -2,7 +2,7 @@ import Link from 'next/link';
 
 export default function NotFound() {
   return (
-    <main className="start">
+    <main className="start" id="main">
       <h1>Nothing is here</h1>
       <p>The address names a project or scene that is not in this store. It may have been deleted.</p>
       <Link href="/">To the projects</Link>

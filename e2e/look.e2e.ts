@@ -1,0 +1,106 @@
+import { expect, type Page } from '@playwright/test';
+import { test } from './test';
+
+const SPLASH = '/projects/larkmoor-ferries/winter-splash';
+const VIEWS = [
+  ['the start page', '/', 'main'],
+  ['screens', SPLASH, '.tally'],
+  ['fits', `${SPLASH}?lens=fits`, '.fits table'],
+  ['findings', `${SPLASH}?lens=findings`, '.finding-head'],
+  ['limits', `${SPLASH}?lens=findings&order=limits`, '.limits'],
+  ['launch', `${SPLASH}?lens=launch`, '.launch-finding'],
+  ['sizes', `${SPLASH}?lens=sizes`, '.sizes-table'],
+  ['ship', `${SPLASH}?lens=ship`, '.sheet-section'],
+  ['a free window', `${SPLASH}?middle=window`, '.stretch-track'],
+] as const;
+
+/** Least side of what is pressed, px. Source: WCAG 2.2, 2.5.8; links in a line of text are left out there. */
+const LEAST_SIDE = 24;
+/** px; drawings with letters of their own are left out */
+const LEAST_TYPE = 12;
+/** Source: WCAG 2.2, 1.4.11. */
+const LEAST_CONTRAST = 3;
+
+/** What is too small to be pressed or read, and whose ring cannot be told from what lies around it. */
+const measured = (page: Page) =>
+  page.evaluate(
+    ({ side, type, contrast }) => {
+      const seen = (e: Element) => e.checkVisibility() && e.getClientRects().length > 0;
+      const name = (e: Element) =>
+        `${e.tagName.toLowerCase()}.${e.getAttribute('class') ?? ''} “${(e.textContent ?? '').slice(0, 20)}”`;
+      const pressed = [
+        ...document.querySelectorAll('button, a[href], input, select, textarea, summary, [role=slider]'),
+      ].filter((e) => seen(e) && !e.classList.contains('visually-hidden') && !e.closest('svg, .skip'));
+      const small = pressed.filter((e) => {
+        const { width, height } = (e.closest('label, .form-check') ?? e).getBoundingClientRect();
+        const isInLine = e.tagName === 'A' && getComputedStyle(e).display === 'inline';
+        return !isInLine && (width < side - 0.01 || height < side - 0.01);
+      });
+      const tiny = [...document.querySelectorAll('body *')].filter(
+        (e) =>
+          !e.closest('svg, script, style, title') &&
+          [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent!.trim() !== '') &&
+          seen(e) &&
+          parseFloat(getComputedStyle(e).fontSize) < type,
+      );
+      const canvas = new OffscreenCanvas(1, 1).getContext('2d', { willReadFrequently: true })!;
+      const luminance = (colours: string[]) => {
+        canvas.clearRect(0, 0, 1, 1);
+        for (const c of colours) {
+          canvas.fillStyle = c;
+          canvas.fillRect(0, 0, 1, 1);
+        }
+        const [r, g, b] = [...canvas.getImageData(0, 0, 1, 1).data].map((v) => {
+          const s = v / 255;
+          return s <= 0.04045 ? s / 12.92 : ((s + 0.055) / 1.055) ** 2.4;
+        }) as [number, number, number];
+        return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+      };
+      const grounds = (e: Element | null): string[] =>
+        e ? [...grounds(e.parentElement), getComputedStyle(e).backgroundColor] : ['white'];
+      const faint = pressed.filter((e) => {
+        (e as HTMLElement).focus({ preventScroll: true });
+        if (document.activeElement !== e) return false;
+        const { outlineStyle, outlineWidth, outlineColor } = getComputedStyle(e);
+        if (outlineStyle === 'none' || parseFloat(outlineWidth) < 2) return true;
+        const around = luminance(grounds(e.parentElement));
+        const ring = luminance([...grounds(e.parentElement), outlineColor]);
+        const [low, high] = [Math.min(around, ring), Math.max(around, ring)];
+        return (high + 0.05) / (low + 0.05) < contrast;
+      });
+      return {
+        pressed: pressed.length,
+        small: small.map(name),
+        tiny: tiny.map(name),
+        faint: faint.map(name),
+      };
+    },
+    { side: LEAST_SIDE, type: LEAST_TYPE, contrast: LEAST_CONTRAST },
+  );
+
+for (const colorScheme of ['light', 'dark'] as const)
+  test(`everything can be pressed, read and found by its ring, ${colorScheme}`, async ({ page }) => {
+    await page.emulateMedia({ colorScheme });
+    for (const [name, address, there] of VIEWS) {
+      await page.goto(address);
+      await page.locator(there).first().waitFor({ timeout: 60_000 });
+      // From here on the focus is shown: it is moved by the keyboard.
+      await page.keyboard.press('Tab');
+      const { pressed, ...wrong } = await measured(page);
+      expect(pressed, name).toBeGreaterThan(3);
+      expect([name, wrong]).toEqual([name, { small: [], tiny: [], faint: [] }]);
+    }
+  });
+
+test('the first stop of the keyboard leads past the bar', async ({ page }) => {
+  await page.goto(SPLASH);
+  await page.locator('.tally').waitFor();
+  await page.keyboard.press('Tab');
+  const skip = page.getByRole('link', { name: 'Skip to the content' });
+  await expect(skip).toBeFocused();
+  await expect(skip).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  const isInside = await page.evaluate(() => document.activeElement!.closest('main') !== null);
+  expect(isInside).toBe(true);
+});
