@@ -5,6 +5,9 @@ import { turn } from '../src/core/screens/turn';
 import type { Case } from '../src/core/screens/cases';
 import type { Scene } from '../src/core/scene/scene';
 
+/** So often a screen is looked at until two pictures of it are the same. */
+const MOST_LOOKS = 6;
+
 /** A page of a scene on one case after another, in a browser that takes the screen’s size and density. */
 export class PageOnScreens {
   private constructor(
@@ -68,13 +71,23 @@ export class PageOnScreens {
     );
   }
 
-  /** The screen as it was painted last, PNG. */
-  async shot(c: Case): Promise<Buffer> {
+  private async capture(c: Case): Promise<string> {
     const { width, height } = turn(c.screen, c.rotation).size;
     const { data } = await this.session.send('Page.captureScreenshot', {
       format: 'png',
       clip: { x: 0, y: 0, width, height, scale: 1 },
     });
-    return Buffer.from(data, 'base64');
+    return data;
+  }
+
+  /** The screen as it is painted, PNG: once it stays the same, as files are decoded while others are painted already. */
+  async shot(c: Case): Promise<Buffer> {
+    let last = await this.capture(c);
+    for (let looks = 1; looks < MOST_LOOKS; looks++) {
+      const now = await this.capture(c);
+      if (now === last) break;
+      last = now;
+    }
+    return Buffer.from(last, 'base64');
   }
 }
