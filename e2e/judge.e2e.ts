@@ -59,7 +59,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await tabTo(page, squashed);
     await page.keyboard.press('Enter');
     await expect(page.getByText('Wordmark is stretched over its box')).toBeVisible();
-    const look = page.getByRole('button', { name: 'Look at: Show it whole in its box' });
+    const look = page.getByRole('button', { name: 'Preview: Show it whole in its box' });
     await expect(look).toBeVisible({ timeout: 60_000 });
     await tabTo(page, look);
     await page.keyboard.press('Enter');
@@ -67,7 +67,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
       page.getByRole('list', { name: 'Before and after' }).getByRole('listitem').first(),
     ).toContainText('→');
     expect(await seriousFindings(page)).toEqual([]);
-    await tabTo(page, page.getByRole('button', { name: 'Do it: Show it whole in its box' }));
+    await tabTo(page, page.getByRole('button', { name: 'Apply: Show it whole in its box' }));
     await page.keyboard.press('Enter');
     await expect(squashed).toHaveCount(0, { timeout: 30_000 });
     await undo(page);
@@ -97,7 +97,7 @@ test('a mend that takes other files is judged by what their pixels say', async (
   const larger = page.getByRole('listitem').filter({ hasText: /^Show “Harbour, large” instead/ });
   await expect(larger).toContainText(/gone on (\d+) of \1 cases.*, nothing gets worse/, { timeout: 30_000 });
   const upright = page.getByRole('listitem').filter({ hasText: /^In portrait take “Harbour, upright cut”/ });
-  await expect(upright).toContainText(/but Wordmark hard to make out on \d+ more/);
+  await expect(upright).toContainText(/but Wordmark has too little contrast on \d+ more/);
 });
 
 test('fits are compared on telling screens, and one is put in use', async ({ page }) => {

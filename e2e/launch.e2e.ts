@@ -103,7 +103,7 @@ test('the film plays, stops, runs slowly and comes to its end', async ({ page })
   await expect(film(page)).toHaveAttribute('data-shown', /^0 1,1 0\.\d+$/);
   await page.keyboard.press('End');
   await expect(film(page)).toHaveAttribute('data-shown', '2 1');
-  await page.getByRole('button', { name: 'from memory', exact: true }).click();
+  await page.getByRole('button', { name: 'warm', exact: true }).click();
   await expect(page.getByText('of 3.2 s until the first screen is there')).toBeVisible();
   await page.getByRole('button', { name: 'filmstrip' }).click();
   await expect(page.getByRole('region', { name: 'Filmstrip' }).getByRole('columnheader')).toHaveText([
@@ -158,13 +158,13 @@ for (const colorScheme of ['light', 'dark'] as const) {
       'Everything is loaded 1.4 s after the tap, and Sign-in begins after 3.5 s.',
     );
     const mend = 'Hold Winter splash until everything is loaded, and no longer';
-    const look = findings(page).getByRole('button', { name: `Look at: ${mend}` });
+    const look = findings(page).getByRole('button', { name: `Preview: ${mend}` });
     await expect(look).toBeVisible({ timeout: 60_000 });
     await tabTo(page, look);
     await page.keyboard.press('Enter');
     await expect(page.getByText(`Shown with: ${mend}`)).toBeVisible();
     await expect(page.getByText('of 1.4 s until the first screen is there')).toBeVisible();
-    await tabTo(page, page.getByRole('main').getByRole('button', { name: 'do it' }));
+    await tabTo(page, page.getByRole('main').getByRole('button', { name: 'apply' }));
     await page.keyboard.press('Enter');
     await expect(held).toHaveCount(0, { timeout: 60_000 });
     await undo(page);

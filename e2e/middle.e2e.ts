@@ -114,7 +114,7 @@ test('two cases, two fits or two revisions of a case are compared, beside or ove
   // Another scene: what layers of the same name have in common is not said to be only here.
   await pair.getByRole('combobox', { name: 'Rules on the right' }).selectOption({ label: 'Mended splash' });
   await expect(wrong('right')).toHaveText(/nothing/);
-  await expect(wrong('left')).toContainText(/Emblem hard to make out, contrast [\d.]+ : 1 only here/);
+  await expect(wrong('left')).toContainText(/Emblem has too little contrast, contrast [\d.]+ : 1 only here/);
   await pair
     .getByRole('combobox', { name: 'Rules on the right' })
     .selectOption({ label: 'Notice, first draft' });

@@ -126,7 +126,7 @@ test('a job says how far it is, as events too, and is called off down to the pro
   const asked = page.waitForRequest((r) => r.method() === 'POST' && r.url().endsWith('/jobs'));
   await film.click({ timeout: 60_000 });
   const { id } = Job.parse(await (await (await asked).response())!.json());
-  await page.getByRole('button', { name: 'call it off' }).click();
+  await page.getByRole('button', { name: 'cancel' }).click();
   await expect(film).toBeVisible();
   const job = () => request.get(`${baseURL}/api/v1${PROJECT}/jobs/${id}`);
   await expect.poll(async () => Job.parse(await (await job()).json()).state).toBe('called-off');

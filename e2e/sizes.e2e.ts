@@ -118,7 +118,7 @@ test('where files belong is changed by hand, two never share a place, and undo t
   await expect(dialog.getByText('a density pattern is such as')).toBeVisible();
   await dialog.getByRole('textbox', { name: 'Density' }).fill('@{n}x');
   await expect(dialog.getByRole('textbox', { name: 'Picture of gull-2x.png' })).toHaveValue('gull-2x');
-  await dialog.getByRole('button', { name: 'Leave out gull-2x.png' }).click();
+  await dialog.getByRole('button', { name: 'Remove gull-2x.png' }).click();
   await dialog.getByRole('button', { name: 'Take 2 files' }).click();
   const emblem = page.getByRole('rowgroup').filter({ hasText: /^Emblem/ });
   await expect(emblem).not.toContainText('missing');
@@ -280,7 +280,7 @@ test('keep areas are drawn by hand on the picture, moved by keyboard, and offere
   expect(said?.[1] ?? before).toBe(before);
   await dialog.getByRole('button', { name: 'make it the focal point' }).click();
   await expect(fails).toContainText(`${said?.[2] ?? before} fail`);
-  await dialog.getByRole('button', { name: 'Take away Subject 1' }).click();
+  await dialog.getByRole('button', { name: 'Remove Subject 1' }).click();
   await expect(dialog).toContainText('Nothing is marked yet.');
   await page.keyboard.press('Escape');
   await expect(deck.getByRole('button', { name: 'Subject 1', exact: true })).toHaveCount(0);

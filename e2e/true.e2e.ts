@@ -155,14 +155,14 @@ test('a finding is on as many cases in the list, in the field, and with what men
   await page
     .locator('.mends li')
     .first()
-    .getByRole('button', { name: /^Do it/ })
+    .getByRole('button', { name: /^Apply/ })
     .click();
   await expect(outcomes(page)).toContainText(`${after} fail`, { timeout: 30_000 });
   await undo(page);
   await expect(outcomes(page)).toContainText(`${fail} fail`, { timeout: 30_000 });
 });
 
-test('outside of the ratios that are allowed nothing is counted, and that is said', async ({ page }) => {
+test('outside the ratios that are allowed nothing is counted, and that is said', async ({ page }) => {
   await page.goto(`${DEMO}/winter-splash?middle=valley`);
   await tallyOf(page);
   // The left bound, with the pointer.
@@ -179,7 +179,7 @@ test('outside of the ratios that are allowed nothing is counted, and that is sai
   expect(out).toBeGreaterThan(0);
   await page.getByRole('button', { name: 'back to the field' }).click();
   await expect(page.locator('.field-count')).toContainText(
-    `${out} outside of the allowed ratios are not counted`,
+    `${out} outside the allowed ratios are not counted`,
   );
   await page.getByRole('group', { name: 'Lens' }).getByRole('button', { name: 'findings' }).click();
   const rows = page.locator('.finding-head > .figures:nth-child(3)');

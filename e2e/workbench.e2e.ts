@@ -33,7 +33,7 @@ test('drop a photo and a logo, fit, drag, read, reload, undo: all of it is there
   await expect(page.getByRole('gridcell').first()).toBeVisible();
   await expectAllDrawn(page);
   console.log(`from the drop to all cases drawn: ${Date.now() - start} ms`);
-  await imports.getByRole('button', { name: 'put away' }).click();
+  await imports.getByRole('button', { name: 'close' }).click();
   await expect(page.getByRole('region', { name: 'Layer coast' })).toContainText(
     'Pinned 0 from all four edges of the whole screen, covers its box, keeping 50 % across, 50 % down in the middle',
   );
@@ -296,7 +296,7 @@ test('layers are named, thinned, moved, duplicated and deleted, and differ when 
   await expect(figure(page, 'coast', 'Drawn')).toHaveText('640 × 480 lu');
   await cell(page, PHONE).click();
   await expect(figure(page, 'coast', 'Drawn')).toHaveText('853.3 × 640 lu');
-  await differs.getByRole('button', { name: /^Take away/ }).click();
+  await differs.getByRole('button', { name: /^Remove/ }).click();
   await expect(differs).toHaveCount(0);
   await expect(saving(page)).toHaveText('saved');
 });

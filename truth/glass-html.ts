@@ -2,7 +2,7 @@ import type { Scene } from '../src/core/scene/scene';
 import type { HeldScreen } from './screens';
 
 /** What hides parts of the screen, each in a colour of its own, which are added up where they cross: cutouts red, what lies
- * outside of the corners green, bars blue. */
+ * outside the corners green, bars blue. */
 export function glassOf(screen: HeldScreen, { bars: shown }: Scene): string {
   const { width, height } = screen;
   const add = 'mix-blend-mode:plus-lighter';

@@ -24,7 +24,7 @@ export interface PageOptions {
   solo?: string;
   /** hides a layer and all that is drawn after it, or fills its ink with one colour */
   until?: { id: string; ink: string | null };
-  /** draws what hides parts of the screen as well: cutouts red, what lies outside of the corners green, bars blue */
+  /** draws what hides parts of the screen as well: cutouts red, what lies outside the corners green, bars blue */
   glass?: boolean;
 }
 

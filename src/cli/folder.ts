@@ -23,7 +23,7 @@ function createFiles(folder: string, places: ReadonlyMap<string, string>) {
     const file = path.join(folder, places.get(hash) ?? hash);
     // What lies elsewhere is nobody's business.
     if (path.relative(folder, file).startsWith('..'))
-      throw new Refusal(`${places.get(hash)} lies outside of the folder. Export the project again.`);
+      throw new Refusal(`${places.get(hash)} lies outside the folder. Export the project again.`);
     let bytes: Buffer;
     try {
       bytes = readFileSync(file);

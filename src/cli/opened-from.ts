@@ -51,7 +51,7 @@ interface Files {
   close: () => void;
 }
 
-/** A project that lies outside of a store. */
+/** A project that lies outside a store. */
 export function openedFrom(
   { documents, revision }: Pick<ReadFolder, 'documents' | 'revision'>,
   { read, font, close }: Files,

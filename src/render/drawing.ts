@@ -72,7 +72,7 @@ export interface Pattern {
 export interface Letters {
   kind: 'letters';
   lines: { outline: string; at: Point }[];
-  /** whole; all of the letters lie inside of it */
+  /** whole; all of the letters lie inside it */
   bounds: Rect;
   /** px per unit of the outlines */
   scale: number;

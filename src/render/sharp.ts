@@ -51,7 +51,7 @@ const svg = (size: Size, body: string) =>
 const svgRect = ({ x, y, width, height }: Rect, radius: number, attributes: string) =>
   `<rect x="${x}" y="${y}" width="${width}" height="${height}" rx="${radius}" ${attributes}/>`;
 
-/** Takes away from an overlay, whose corner is at `at`, what lies outside of a rounded box, and thins it to its opacity. */
+/** Takes away from an overlay, whose corner is at `at`, what lies outside a rounded box, and thins it to its opacity. */
 async function masked(
   overlay: Buffer,
   at: Rect,
@@ -165,7 +165,7 @@ function withOpacity(colour: string, opacity: number): string {
     .padStart(2, '0')}`;
 }
 
-/** Overlays have at least a px, and lie inside of the drawing. */
+/** Overlays have at least a px, and lie inside the drawing. */
 function plainFill({ rect }: Fill, size: Size, colour: string): OverlayOptions[] {
   const [left, top] = [Math.max(0, rect.x), Math.max(0, rect.y)];
   const width = Math.min(size.width, rect.x + rect.width) - left;

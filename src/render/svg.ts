@@ -128,7 +128,7 @@ class Writer {
     return `<g${clip ? this.clip([clip]) : ''}${opacityOf(opacity)}>\n${this.all(commands)}</g>\n`;
   }
 
-  /** What lies outside of the glass is taken away from everything: see `svgOf`. */
+  /** What lies outside the glass is taken away from everything: see `svgOf`. */
   private glass({ holes, colour }: Glass): string {
     return holes
       .map((h) => `<rect ${rectAttributes(h.rect, h.radius)} ${paintAttributes(colour, 'fill')}/>\n`)

@@ -14,7 +14,7 @@ interface Table {
   bytes: Uint8Array;
 }
 
-/** @throws when a table lies outside of the file or does not unpack to the length that it says */
+/** @throws when a table lies outside the file or does not unpack to the length that it says */
 function tablesOf(bytes: Uint8Array, view: DataView): Table[] {
   return Array.from({ length: view.getUint16(12) }, (_, i) => {
     const at = HEADER.woff + i * ENTRY.woff;
@@ -25,7 +25,7 @@ function tablesOf(bytes: Uint8Array, view: DataView): Table[] {
       number,
       number,
     ];
-    if (offset + packed > bytes.length) throw new Error('A table of the font lies outside of its file.');
+    if (offset + packed > bytes.length) throw new Error('A table of the font lies outside its file.');
     const part = bytes.subarray(offset, offset + packed);
     const table = packed < length ? unzlibSync(part, { out: new Uint8Array(length) }) : part;
     if (table.length !== length) throw new Error('A table of the font is cut short.');

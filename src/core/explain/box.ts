@@ -57,7 +57,7 @@ function whyRegionSide(
     // In the right-to-left preview the margin of the other side is drawn here.
     const ruled = axis === 'x' ? (end === 'start' ? 'left' : 'right') : side;
     const margin = sayLengthOf(context.input.scene.margin[ruled], context.names);
-    const words = `The margins lie ${margin} inside of the safe area at the ${side}.`;
+    const words = `The margins lie ${margin} inside the safe area at the ${side}.`;
     return [reason(words, [], { part: { layerId: null, path: ['margin', ruled] } }), whyInset(context, side)];
   }
   if (region === 'parent') return whyHolderSide(context, asked, axis, end, depth);

@@ -44,7 +44,7 @@ export function whyClearance(
 
 const HIDDEN = {
   cutout: 'lies under a cutout of the glass',
-  corner: 'lies outside of the rounded corners of the glass',
+  corner: 'lies outside the rounded corners of the glass',
   bar: 'lies under a bar',
 } as const;
 

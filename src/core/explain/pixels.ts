@@ -21,11 +21,11 @@ export function whyExcess(context: Context, asked: AskedLayer): Reason {
   );
 }
 
-/** How much of the drawing lies outside of its box and is seen all the same. */
+/** How much of the drawing lies outside its box and is seen all the same. */
 export function whySpill(context: Context, asked: AskedLayer): Reason {
   const { measures } = drawnLayer(context, asked.layer.id);
   return reason(
-    `${sayShare(measures.spill)} of the drawing of ${asked.layer.name} lies outside of its box, and nothing cuts it off there.`,
+    `${sayShare(measures.spill)} of the drawing of ${asked.layer.name} lies outside its box, and nothing cuts it off there.`,
     [whyScale(context, asked)],
   );
 }

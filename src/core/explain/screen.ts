@@ -66,7 +66,5 @@ export function whyBars(context: Context, side: Side): Reason[] {
   if (bars.length === 0) return [];
   const part = { layerId: null, path: ['bars'] };
   const metric = note(context, `bars at the ${side}`, ['systemBars']);
-  return [
-    reason(`The content area begins inside of the bars at the ${side}: ${list}.`, [], { part, metric }),
-  ];
+  return [reason(`The content area begins inside the bars at the ${side}: ${list}.`, [], { part, metric })];
 }

@@ -75,7 +75,7 @@ describe('why', () => {
     expect(measuresOf(asked).measures.bareScreen.distance.right).toBe(16);
     const { text, list } = why(asked, { name: 'bare-screen', side: 'right' });
     expect(text).toContain('0 from the right of the margins.');
-    expect(text).toContain('The margins lie 16 inside of the safe area at the right.');
+    expect(text).toContain('The margins lie 16 inside the safe area at the right.');
     expect(list.map((r) => r.part)).toContainEqual({ layerId: null, path: ['margin', 'right'] });
   });
 

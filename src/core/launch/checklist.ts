@@ -14,7 +14,7 @@ export const CHECKLIST: readonly Check[] = [
   {
     id: 'light-and-dark',
     what: 'Start it in the light and in the dark appearance.',
-    why: 'The first window follows the system, not a setting inside of the app.',
+    why: 'The first window follows the system, not a setting inside the app.',
   },
   {
     id: 'portrait-and-landscape',

@@ -134,7 +134,7 @@ export function handoverOf(
 const difference = (a: Rgba, b: Rgba) => ciede2000(labOf(a), labOf(b));
 
 /**
- * How much of the ink of a picture lies outside of a circle, 0..1: of one with see-through parts by its alpha, row by
+ * How much of the ink of a picture lies outside a circle, 0..1: of one with see-through parts by its alpha, row by
  * row of its preview; of an opaque one by the rectangle of what differs from its border.
  */
 export function outsideCircle(

@@ -412,7 +412,7 @@ describe('from one stage to the next', () => {
     expect([appears, vanishes]).toEqual([['It'], ['It']]);
   });
 
-  it('a disc loses to a circle what lies outside of it, by its alpha', () => {
+  it('a disc loses to a circle what lies outside it, by its alpha', () => {
     const size = 200;
     const data = new Uint8ClampedArray(size * size * 4);
     for (let y = 0; y < size; y++)

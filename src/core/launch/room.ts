@@ -10,7 +10,7 @@ import { layerIn, withLayers, withScene, worstOf, type LaunchMend, type SickLaun
 import { createLaunchSurvey } from './survey';
 import { plainFit, sideOf } from './system';
 
-/** What comes nearest to a size and a distance that a flat window drops: both inside of the file. */
+/** What comes nearest to a size and a distance that a flat window drops: both inside the file. */
 
 /** A file inside of which a drawing of a size, lu, has room on each side, lu. */
 interface Roomy {

@@ -49,7 +49,7 @@ export function areaInRound(rect: Rect, { rect: whole, radius: r }: RoundRect): 
   return common - lost;
 }
 
-/** What the glass hides of a rectangle of the screen, lu²: under cutouts, and outside of the rounded corners. */
+/** What the glass hides of a rectangle of the screen, lu²: under cutouts, and outside the rounded corners. */
 export function hiddenByGlass(rect: Rect, { glass, holes }: Outline): { cutout: number; corner: number } {
   const corner = area(rect) - areaInRound(rect, glass);
   let cutout = 0;

@@ -35,7 +35,7 @@ export class Measures {
   readonly intrusion: Intrusion | null;
   /** of the axes whose rule says “middle” */
   offCentre: OffCentres;
-  /** share of the drawing outside of its box, not cut off */
+  /** share of the drawing outside its box, not cut off */
   readonly spill: number;
   /** distance of the drawing’s edges to the device’s grid, px */
   readonly subPixel: PerSide;

@@ -157,6 +157,6 @@ const touches = (a: string, b: string) => a === b || a.startsWith(`${b}/`) || b.
 /** The place that an operation concerns: putting into a list or taking out of it moves what comes after it. */
 const reach = ({ op, path }: Operation) => (op === 'replace' ? path : path.replace(/\/(\d+|-)$/, ''));
 
-/** Whether two patches change the same place, or one of them something inside of what the other changes. */
+/** Whether two patches change the same place, or one of them something inside what the other changes. */
 export const overlap = (a: readonly Operation[], b: readonly Operation[]): boolean =>
   a.some((x) => b.some((y) => touches(reach(x), reach(y))));

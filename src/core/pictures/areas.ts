@@ -39,7 +39,7 @@ export const resizedArea = (r: Rect, by: Point): Rect => ({
   height: clamp(r.height + by.y, Math.min(LEAST, 1 - r.y), 1 - r.y),
 });
 
-/** An area of a picture as an area of a part of it; what lies outside of the part is left out. */
+/** An area of a picture as an area of a part of it; what lies outside the part is left out. */
 export function areaWithin(r: Rect, part: Rect): Rect {
   const from = within({ x: (r.x - part.x) / part.width, y: (r.y - part.y) / part.height });
   const to = within({

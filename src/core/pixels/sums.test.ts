@@ -11,7 +11,7 @@ const raster = (opaque: boolean): fc.Arbitrary<Raster> =>
     })),
   );
 
-/** Ascending lines, some close together, some on the edges of pixels, some outside of the picture. */
+/** Ascending lines, some close together, some on the edges of pixels, some outside the picture. */
 const lines = (size: number) =>
   fc
     .array(

@@ -207,7 +207,7 @@ function fillAlpha(
 
 /**
  * The sums of a grid of rectangles, read at its corners only.
- * @param xs ascending lines between the columns, px of the picture; what lies outside of it adds nothing
+ * @param xs ascending lines between the columns, px of the picture; what lies outside it adds nothing
  * @param ys the same between the rows
  * @param scale by which every sum is multiplied
  * @param out room for as many rectangles
@@ -244,7 +244,7 @@ export function sumOfAll(sums: Sums): { colour: [number, number, number]; alpha:
 
 /**
  * The mean colour of a rectangle, weighted by alpha, and the mean alpha.
- * @param rect in px of the picture, also between pixels; what lies outside of the picture does not count
+ * @param rect in px of the picture, also between pixels; what lies outside the picture does not count
  * @returns `null` where nothing of the picture lies in the rectangle
  */
 export function meanOf(sums: Sums, rect: Rect): Rgba | null {

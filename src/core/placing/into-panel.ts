@@ -30,7 +30,7 @@ interface Along {
 function ruleIn(rule: AxisRule, region: Region, { drawn, inside, fromStart, asDrawn }: Along): AxisRule {
   const [start, end] = [drawn.start - inside.start, inside.end - drawn.end];
   const extent = extentIn(rule, drawn, asDrawn);
-  // What is inside of a panel that goes around it can only be measured from where that starts.
+  // What is inside a panel that goes around it can only be measured from where that starts.
   if (fromStart) return { kind: 'start', edge: edgeAt(region, start), extent };
   if (rule.kind === 'edges') return { kind: 'edges', start: edgeAt(region, start), end: edgeAt(region, end) };
   if (rule.kind === 'middle') {
@@ -50,7 +50,7 @@ export interface Inside {
 }
 
 /**
- * A rule that is measured from the inside of a panel, or of the screen, and leaves a layer where it is drawn on one case.
+ * A rule that is measured from the inside a panel, or of the screen, and leaves a layer where it is drawn on one case.
  * Sizes stay as they are said, unless they are shares of what held it before.
  * @param drawn its box on that case, lu, absolute
  */

@@ -24,7 +24,7 @@ export class PlacingCycle extends Error {
 }
 
 /**
- * A place along an axis. Inside of a panel that hugs its content it counts from the start of that content, because
+ * A place along an axis. Inside a panel that hugs its content it counts from the start of that content, because
  * where the content lies may depend on how large it is; `from` names the panel, `null` the screen.
  */
 interface Place {

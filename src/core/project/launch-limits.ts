@@ -59,7 +59,7 @@ export const LAUNCH_LIMITS: Record<LaunchRule, LaunchLimit & { reason: string }>
   },
   'fade-cut-short': { warn: 0, fail: 400, reason: 'A fade that is cut off ends in a jump.' },
   'outside-stage': { warn: 0, fail: null, reason: 'A window of the system does not draw everything.' },
-  'icon-masked': { warn: 0.002, fail: 0.02, reason: 'What lies outside of the circle is cut off.' },
+  'icon-masked': { warn: 0.002, fail: 0.02, reason: 'What lies outside the circle is cut off.' },
 };
 
 /** What has limits of its own. */
@@ -133,7 +133,7 @@ export const LAUNCH_VALUES: Record<LaunchRule, Words | null> = {
   },
   'fade-cut-short': { noun: 'the part of a fade that is cut off', ...MS },
   'icon-masked': {
-    noun: 'the part of an icon outside of its circle',
+    noun: 'the part of an icon outside its circle',
     say: sayShare,
     typed: { unit: '%', factor: 100, step: 0.1 },
   },

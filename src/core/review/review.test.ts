@@ -90,7 +90,7 @@ describe('the review of a project', () => {
     const files = filesOf(demo.project.pictures).length;
     expect(said).toEqual([
       `${demo.scenes.notice!.name}: Nothing in it can be judged yet.`,
-      expect.stringMatching(/^\d+ cases: They lie outside of the ratios/),
+      expect.stringMatching(/^\d+ cases: They lie outside the ratios/),
       `Contrast with the pixels of ${files} files: They could not be read.`,
       'The launch: It is not described.',
     ]);

@@ -103,7 +103,7 @@ function notChecked({ documents, screens, outside, cases: counted }: Scope): Rev
       .filter((scene) => !hasToJudge(scene))
       .map((scene) => ({ what: scene.name, why: 'Nothing in it can be judged yet.' })),
     ...(left > 0
-      ? [{ what: countCases(left), why: 'They lie outside of the ratios that the project allows.' }]
+      ? [{ what: countCases(left), why: 'They lie outside the ratios that the project allows.' }]
       : []),
     ...(unread > 0 ? [{ what: `Contrast with the pixels of ${files}`, why: 'They could not be read.' }] : []),
     ...(project.launches?.length ? [] : [{ what: 'The launch', why: 'It is not described.' }]),

@@ -33,7 +33,7 @@ export function removeLayer(scene: Scene, id: string): void {
   scene.layers = scene.layers.filter((l) => !gone.has(l.id));
 }
 
-/** Panels that can hold a layer: not itself, and nothing inside of it. */
+/** Panels that can hold a layer: not itself, and nothing inside it. */
 export function possibleHolders(scene: Scene, id: string): Layer[] {
   const own = new Set(family(scene, id).map((l) => l.id));
   return scene.layers.filter((l) => l.kind === 'panel' && !own.has(l.id));

@@ -17,6 +17,6 @@ export function isCounted({ screen, rotation }: Pick<Case, 'screen' | 'rotation'
   return width / height >= ratios.low - ROUNDING && width / height <= ratios.high + ROUNDING;
 }
 
-/** The cases that are judged; the others lie outside of the ratios that the project allows. */
+/** The cases that are judged; the others lie outside the ratios that the project allows. */
 export const countedCases = (cases: readonly Case[], ratios?: Ratios): Case[] =>
   cases.filter((c) => isCounted(c, ratios));

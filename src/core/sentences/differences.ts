@@ -78,7 +78,7 @@ const find = <T extends { id: string }>(list: readonly T[] | undefined, id: stri
 const either = <T>(sides: readonly Documents[], pick: (d: Documents) => T | undefined): T | undefined =>
   sides.map(pick).find((v) => v !== undefined);
 
-/** Inside of an entry of a list of the project: its name, and the key that is meant. */
+/** Inside an entry of a list of the project: its name, and the key that is meant. */
 function entryTitle(list: string, id: string, key: string | undefined, sides: readonly Documents[]): string {
   const inside = key === undefined ? '' : `: ${wordOf(key)}`;
   if (list === 'limits') {
@@ -100,7 +100,7 @@ function entryTitle(list: string, id: string, key: string | undefined, sides: re
   return `${kinds[list] ?? capitalised(wordOf(list))} ${name ? `“${name}”` : ''}${inside}`.trim();
 }
 
-/** Inside of a scene: its name, its layer, and the key that is meant. */
+/** Inside a scene: its name, its layer, and the key that is meant. */
 function sceneTitle([id, part, layerId, key, inside]: Place, sides: readonly Documents[]): string {
   const scene = either(sides, (d) => sceneWith(d, id!));
   const name = scene?.name ?? id;

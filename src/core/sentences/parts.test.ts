@@ -86,7 +86,7 @@ describe('every rule', () => {
     );
   });
 
-  it('that differs has the same, inside of its own place', () => {
+  it('that differs has the same, inside its own place', () => {
     fc.assert(
       fc.property(any.anyLayer, any.placing, any.anyFit, (layer, placing, fit) => {
         if (!isPlaced(layer)) return;

@@ -8,7 +8,7 @@ import type { Colour, Length } from '../values/values';
 import type { When } from '../scene/when';
 import type { TextStyle } from '../text/style';
 
-/** Where a value stands inside of a layer. */
+/** Where a value stands inside a layer. */
 export type Path = readonly (string | number)[];
 
 /** What an editor needs to know to change a part; `value` is what stands at the part’s paths. */

@@ -12,7 +12,7 @@ export interface Names {
   named: readonly NamedValue[];
   /** that were imported */
   fonts?: readonly Pick<ProjectFont, 'hash' | 'name'>[] | undefined;
-  /** where the rule that is said stands inside of its layer; the layer itself when absent */
+  /** where the rule that is said stands inside its layer; the layer itself when absent */
   base?: Path;
   /** name of the panel that holds the layer whose rule is said */
   holder?: string;

@@ -305,7 +305,7 @@ describe('ratios', () => {
 });
 
 describe('a range of ratios', () => {
-  it('loses most where no ratio inside of it loses more', () => {
+  it('loses most where no ratio inside it loses more', () => {
     const fits = fc.constantFrom<RatioFit>(...RATIO_FITS);
     const valley: fc.Arbitrary<Valley> = fc.record({
       fit: fits,

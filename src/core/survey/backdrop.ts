@@ -89,7 +89,7 @@ function runThrough(edges: Rect, { x, y, width, height }: Rect): boolean {
 }
 
 /**
- * Edges of layers that run through a rectangle. Two layers that end inside of one tile cover the same part of it, or not:
+ * Edges of layers that run through a rectangle. Two layers that end inside one tile cover the same part of it, or not:
  * means of the whole tile cannot say that, those of its parts can. Where one alone ends, means of the whole are enough.
  */
 function cutsIn(rect: Rect, layers: readonly LayerResult[], pixels: Pixels, count: number): Cuts | null {

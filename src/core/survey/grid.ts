@@ -71,7 +71,7 @@ function linesCut(start: number, size: number, count: number, cuts: readonly num
   return lines;
 }
 
-/** @param cuts edges of what will be laid, so that each cell lies wholly inside or outside of it; `null` for none */
+/** @param cuts edges of what will be laid, so that each cell lies wholly inside or outside it; `null` for none */
 export function gridOf(rect: Rect, division: Division, cuts: Cuts | null = null): Grid {
   if (cuts) {
     const xs = linesCut(rect.x, rect.width, division.columns, cuts.x);

@@ -10,7 +10,7 @@ import { edgesOf, fitOf, inputOf, middleOf, UPRIGHT } from '../testing/scenes';
 import { inkOn, type InkOnTiles } from './contrast';
 import { surveyCase, type CaseResult, type PictureResult } from './survey';
 
-/** Colour and alpha of one point of a file, or nothing outside of it. */
+/** Colour and alpha of one point of a file, or nothing outside it. */
 function filePoint(image: Raster, l: PictureResult, x: number, y: number): Rgba | null {
   const { drawn, box, tiles, clipped, cornerRadius } = l.placement;
   if (clipped && !inRound(box, cornerRadius, x, y)) return null;
@@ -161,7 +161,7 @@ describe('contrast in groups', () => {
     extent: { kind: 'length' as const, length: percent(size) },
   });
 
-  it('knows where the edges of plates lie inside of a tile', () => {
+  it('knows where the edges of plates lie inside a tile', () => {
     fc.assert(
       fc.property(plates, fc.boolean(), (list, isHeld) => {
         const layers: Layer[] = list.map((p, i) =>

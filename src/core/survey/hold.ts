@@ -64,7 +64,7 @@ function keepingSize(rule: AxisRule, drawn: Rect, axis: Axis): AxisRule {
   return { ...rule, extent: { kind: 'length', length, ...(min && { min }), ...(max && { max }) } };
 }
 
-/** What is inside of a panel for a layer that it is to hold; along an axis on which an empty one hugs, the layer itself. */
+/** What is inside a panel for a layer that it is to hold; along an axis on which an empty one hugs, the layer itself. */
 function insideFor(look: Look, panelId: string, drawn: Rect, isEmpty: boolean): Inside | null {
   const panel = panelOn(look, panelId);
   if (!panel) return null;

@@ -77,7 +77,7 @@ describe('the right-to-left preview', () => {
     const context = contextOf(inputOf(layers, [], { margin, direction: 'rtl' }), UPRIGHT);
     const why = whyEdge(context, askedLayer(context, 'outer'), 'x', 'start');
     expect(why.text).toMatch(/^The right edge of Panel’s box .* 12 from the right of the margins\.$/);
-    expect(why.because[0]!.text).toBe('The margins lie 10 inside of the safe area at the right.');
+    expect(why.because[0]!.text).toBe('The margins lie 10 inside the safe area at the right.');
     expect(why.because[0]!.part).toEqual({ layerId: null, path: ['margin', 'left'] });
   });
 });

@@ -13,7 +13,7 @@ import type { TextMetrics } from '../text/layout';
 import { Laid } from './laid';
 import { lineUpOn, type LineUp } from './line-up';
 
-/** What a survey takes from outside of the documents; all of it is handed in. */
+/** What a survey takes from outside the documents; all of it is handed in. */
 export interface Outside {
   /** only a scene without text can be surveyed without fonts */
   fonts: TextMetrics | null;

@@ -38,7 +38,7 @@ const ELLIPSIS = '…';
 /** A line that is as wide as its room to the last bit of a sum still fits. */
 const ROUNDING = 1e-9;
 
-/** Characters as they are read, so that nothing is cut inside of one. */
+/** Characters as they are read, so that nothing is cut inside one. */
 const characters = (text: string) => [...new Intl.Segmenter('en').segment(text)].map((s) => s.segment);
 
 type Fits = (text: string) => boolean;
@@ -74,7 +74,7 @@ function stretchesOf(paragraph: string, breaks: readonly number[]): string[] {
 }
 
 /**
- * One paragraph, broken where lines may end, and inside of a stretch only where that alone is too wide.
+ * One paragraph, broken where lines may end, and inside a stretch only where that alone is too wide.
  * Sources: Unicode Standard Annex 14 (where lines may end), CSS Text 3 §5.4 (overflow-wrap: break-word).
  */
 function broken(paragraph: string, breaks: readonly number[], fits: Fits): string[] {

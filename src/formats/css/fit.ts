@@ -9,7 +9,7 @@ import { cssNumber, Sum } from './sum';
 export interface FitAround {
   fit: Fit;
   natural: NaturalCss;
-  /** the box, as far as inside of it */
+  /** the box, as far as inside it */
   box: Record<Axis, Sum>;
   focalPoint: { x: number; y: number };
   lengths: Lengths;
@@ -91,7 +91,7 @@ function asProperty(name: string, size: Sum): { said: Sum; declared: Record<stri
     : { said: Sum.of(`var(${name})`, size.isAtLeastZero), declared: { [name]: css } };
 }
 
-/** The drawn picture as a block inside of its box. */
+/** The drawn picture as a block inside its box. */
 export function drawnBlock(around: FitAround): Record<string, string> {
   const size = drawnSize(around);
   const width = asProperty('--drawn-width', size.x);

@@ -72,7 +72,7 @@ export class LayerCss {
   private groupSelector = (layer: PlacedLayer) =>
     this.isGroup(layer) ? `.${this.name(layer)}-group` : this.selector(layer);
 
-  /** The sizes of a layer as seen from inside of it. */
+  /** The sizes of a layer as seen from inside it. */
   private inside(layer: PlacedLayer): Record<Axis, Sum> & { isContainer: boolean } {
     const { placing } = this.around;
     const sizes = AXES.map((axis) => placing.along(layer.id, axis).size);

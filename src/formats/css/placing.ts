@@ -28,7 +28,7 @@ export interface Along {
   size: Sum | null;
 }
 
-/** A place; inside of a panel that goes around what it holds it counts from the start of that content. */
+/** A place; inside a panel that goes around what it holds it counts from the start of that content. */
 interface Place {
   at: Sum;
   from: string | null;
@@ -159,7 +159,7 @@ export class PlacingCss implements SizesAround {
     return axis === 'x' ? { start: of(left), end: of(right) } : { start: of(top), end: of(bottom) };
   }
 
-  /** How far inside of what it is measured from an edge lies. */
+  /** How far inside what it is measured from an edge lies. */
   offset = (layer: PlacedLayer, { offset, region }: Edge, axis: Axis): Sum =>
     this.length(offset, layer, region, axis);
 

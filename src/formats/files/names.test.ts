@@ -72,7 +72,7 @@ describe('names of files that are taken along', () => {
     expect(() => paths('{nam}')).toThrow('There is no {nam}. There are {name}, {density}');
   });
 
-  it('never names anything outside of its folder, whatever the pattern and the picture are called', () => {
+  it('never names anything outside its folder, whatever the pattern and the picture are called', () => {
     fc.assert(
       fc.property(
         fc.string({ maxLength: 30 }),

@@ -34,7 +34,7 @@ async function opened(file: string): Promise<ZipFile> {
   });
 }
 
-/** The files that a project is made of, and nothing else: no other folder, and none inside of these. */
+/** The files that a project is made of, and nothing else: no other folder, and none inside these. */
 const KNOWN = new RegExp(`^([a-z]+\\.json|(${OWN_FOLDERS.join('|')})/[^/]+)$`);
 
 /** Everything in a ZIP by its path. @throws Problem 422 for what does not belong to a project, or is too much */
@@ -42,7 +42,7 @@ async function listed(zip: ZipFile): Promise<Map<string, Entry>> {
   const entries = new Map<string, Entry>();
   let unpacked = 0;
   await new Promise<void>((resolve, reject) => {
-    zip.on('error', () => reject(refuse('its list of files is damaged, or names files outside of it.')));
+    zip.on('error', () => reject(refuse('its list of files is damaged, or names files outside it.')));
     zip.on('end', resolve);
     zip.on('entry', (entry: Entry) => {
       const { fileName: name } = entry;

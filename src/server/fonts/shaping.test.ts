@@ -112,7 +112,7 @@ describe('text from right to left', () => {
   });
 });
 
-it('lines may end after a hyphen and a space, not inside of a number or before a bracket that closes', () => {
+it('lines may end after a hyphen and a space, not inside a number or before a bracket that closes', () => {
   expect(shipped.breaks('sea-view')).toEqual([4, 8]);
   expect(shipped.breaks('12,50 EUR')).toEqual([6, 9]);
   expect(shipped.breaks('foo (bar)')).toEqual([4, 9]);

@@ -20,10 +20,10 @@ function attributeProblem(element: string, name: string, value: string): string 
   const local = localName(name);
   if (local.startsWith('on')) return `the attribute ${name}, which runs a script`;
   if (['href', 'src'].includes(local) && element !== 'a' && !isInside(value)) {
-    return `a reference to something outside of the file (${value.slice(0, 60)})`;
+    return `a reference to something outside the file (${value.slice(0, 60)})`;
   }
   return EXTERNAL_URL.test(value)
-    ? `a reference to something outside of the file (${value.slice(0, 60)})`
+    ? `a reference to something outside the file (${value.slice(0, 60)})`
     : null;
 }
 
@@ -38,7 +38,7 @@ export function svgProblem(text: string): string | null {
   let inStyle = false;
   const style = (css: string) => {
     if (/@import/i.test(css) || EXTERNAL_URL.test(css))
-      find('a style that fetches something from outside of the file');
+      find('a style that fetches something from outside the file');
   };
   parser.on('error', () => {
     find(`something that is not well-formed XML, in line ${parser.line} at character ${parser.column}`);

@@ -77,12 +77,8 @@ describe('a project as an archive', () => {
     ['no ZIP', () => Buffer.from('PK but not really'), 'it is no ZIP'],
     ['empty', () => Buffer.alloc(0), 'it is no ZIP'],
     ['cut short', () => own.subarray(0, own.length - 400), 'it is no ZIP'],
-    [
-      'a file outside of it',
-      () => zipSync({ ...parts, '../evil.json': text({}) }),
-      'names files outside of it',
-    ],
-    ['an absolute path', () => zipSync({ ...parts, '/etc/passwd': text({}) }), 'names files outside of it'],
+    ['a file outside it', () => zipSync({ ...parts, '../evil.json': text({}) }), 'names files outside it'],
+    ['an absolute path', () => zipSync({ ...parts, '/etc/passwd': text({}) }), 'names files outside it'],
     [
       'another archive in it',
       () => zipSync({ ...parts, 'inner.zip': new Uint8Array(own) }),

@@ -49,13 +49,18 @@ function Mends({ finding, answers, callOff }: MendsProps) {
               variant="quiet"
               size="sm"
               aria-expanded={seen === i}
-              aria-label={`Look at: ${mend.label}`}
+              aria-label={`Preview: ${mend.label}`}
               onClick={() => setSeen(seen === i ? null : i)}
             >
-              look
+              preview
             </Button>
-            <Button variant="quiet" size="sm" aria-label={`Do it: ${mend.label}`} onClick={() => take(mend)}>
-              do it
+            <Button
+              variant="primary"
+              size="sm"
+              aria-label={`Apply: ${mend.label}`}
+              onClick={() => take(mend)}
+            >
+              apply
             </Button>
           </span>
           {seen === i && <MendPreview finding={finding} mend={mend} />}

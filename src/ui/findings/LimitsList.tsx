@@ -122,14 +122,14 @@ function LimitLine({ limit, index }: { limit: Limit; index: number }) {
       <Button
         variant="quiet"
         size="sm"
-        aria-label={`Take away the limit: ${name}`}
+        aria-label={`Remove the limit: ${name}`}
         onClick={() =>
           edit(store, ({ project }) => {
             project.limits.splice(index, 1);
           })
         }
       >
-        take away
+        remove
       </Button>
     </li>
   );

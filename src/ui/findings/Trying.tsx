@@ -7,7 +7,7 @@ interface Props {
   callOff: () => void;
 }
 
-/** How far the trying of mends is, and the way to call it off. */
+/** How far the trying of mends is, and the way to cancel. */
 export function Trying({ answers, callOff }: Props) {
   if (answers?.calledOff) return <p>The trying of mends was called off.</p>;
   const { tried, of } = answers?.progress ?? { tried: 0, of: 1 };
@@ -17,7 +17,7 @@ export function Trying({ answers, callOff }: Props) {
         Mends are being tried on all cases: {tried} of {of} <progress value={tried} max={of} />
       </label>
       <Button variant="quiet" size="sm" onClick={callOff}>
-        call it off
+        cancel
       </Button>
     </div>
   );

@@ -172,7 +172,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
         {clashing.size > 0 && (
           <span className="problem" role="alert">
             {clashing.size === 1 ? 'One file wants' : `${clashing.size} files want`} a place that another has.
-            Change or leave out.
+            Change or remove.
           </span>
         )}
         <Button variant="quiet" onClick={onClose}>

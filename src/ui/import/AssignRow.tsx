@@ -89,8 +89,8 @@ export function AssignRow({ file, isNew, isFirst, role, onRole, clash, onChange,
       </td>
       <td className="quiet">{clash ? 'the same place as another file' : file.because}</td>
       <td>
-        <Button variant="quiet" size="sm" aria-label={`Leave out ${path}`} onClick={onLeave}>
-          leave out
+        <Button variant="quiet" size="sm" aria-label={`Remove ${path}`} onClick={onLeave}>
+          remove
         </Button>
       </td>
     </tr>

@@ -29,7 +29,7 @@ export function ImportList({ items, onCancel, onClear }: Props) {
         {left > 0 ? `Adding files, ${items.length - left} of ${items.length}` : 'Files'}
         {left === 0 && (
           <Button variant="quiet" size="sm" onClick={onClear}>
-            put away
+            close
           </Button>
         )}
         {left > 1 && (

@@ -141,7 +141,7 @@ export function HandOver({ film, at: wanted, onChoose }: Props) {
       {before && after && h ? (
         <>
           <Overlay before={before} after={after} jumps={h.jumps} />
-          <p className="quiet overlay-words">Dashed: where it was. Drawn out: where it is.</p>
+          <p className="quiet overlay-words">Dashed: where it was. Solid: where it is.</p>
           {isMeasured ? <Words h={h} /> : <p role="status">Being measured…</p>}
         </>
       ) : (

@@ -99,19 +99,19 @@ function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
                   variant="quiet"
                   size="sm"
                   aria-pressed={trial?.label === mend.label}
-                  aria-label={`Look at: ${mend.label}`}
+                  aria-label={`Preview: ${mend.label}`}
                   onClick={() => onTry(trial?.label === mend.label ? null : mend)}
                 >
-                  look
+                  preview
                 </Button>
               )}
               <Button
-                variant="quiet"
+                variant="primary"
                 size="sm"
-                aria-label={`Do it: ${mend.label}`}
+                aria-label={`Apply: ${mend.label}`}
                 onClick={() => onTake(mend)}
               >
-                do it
+                apply
               </Button>
             </span>
           </li>

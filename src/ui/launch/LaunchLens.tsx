@@ -131,7 +131,7 @@ function Open() {
           <p className="launch-trial" role="status">
             Shown with: <b>{tried.label}</b>{' '}
             <Button variant="quiet" size="sm" onClick={() => void take(tried)}>
-              do it
+              apply
             </Button>
             <Button variant="quiet" size="sm" onClick={() => setTrial(null)}>
               leave it

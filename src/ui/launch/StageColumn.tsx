@@ -166,10 +166,10 @@ function StageBlock({ stage, index, launch, found }: StageProps) {
             <Button
               variant="quiet"
               size="sm"
-              aria-label={`Take away stage ${index + 1}`}
+              aria-label={`Remove stage ${index + 1}`}
               onClick={() => editLaunch(store, (l) => void l.stages.splice(index, 1))}
             >
-              take away
+              remove
             </Button>
           )}
         </span>
@@ -217,15 +217,15 @@ export function StageColumn({ launch, found }: { launch: Launch; found: readonly
           ms={launch.loadingMs}
           set={(ms) => live((l) => (l.loadingMs = ms))}
         />{' '}
-        until everything is loaded. From memory it takes{' '}
+        until everything is loaded. Warm, from memory, it takes{' '}
         <TimePart
-          label="Loading from memory"
+          label="Loading, warm"
           ms={launch.warm.loadingMs}
           set={(ms) => live((l) => (l.warm.loadingMs = ms))}
         />
         , and the app answers after{' '}
         <TimePart
-          label="Time of the system from memory"
+          label="Time of the system, warm"
           ms={launch.warm.systemMs}
           set={(ms) => live((l) => (l.warm.systemMs = ms))}
         />

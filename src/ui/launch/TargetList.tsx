@@ -115,10 +115,10 @@ function TargetLine({ target, index, launch }: { target: Target; index: number; 
         <Button
           variant="quiet"
           size="sm"
-          aria-label={`Take away the target ${target.name}`}
+          aria-label={`Remove the target ${target.name}`}
           onClick={() => editLaunch(store, (l) => void l.targets.splice(index, 1))}
         >
-          take away
+          remove
         </Button>
       </p>
     </section>

@@ -10,7 +10,7 @@ import type { Film, Starting } from './launched';
 
 const START_WORDS: Record<Start, { label: string; title: string }> = {
   cold: { label: 'cold', title: 'With everything to load' },
-  warm: { label: 'from memory', title: 'The app was still in memory' },
+  warm: { label: 'warm', title: 'The app was still in memory' },
 };
 /** Behind the last change some of the first screen is seen. */
 const AFTER_MS = 600;
@@ -40,7 +40,7 @@ export function Controls({ starting, versions, onChange }: ControlsProps) {
       <Form.Check
         type="checkbox"
         id="film-loop"
-        label="again and again"
+        label="loop"
         checked={loop}
         onChange={(e) => clock.set({ loop: e.target.checked })}
       />

@@ -109,13 +109,13 @@ function Subjects({ picture, cut, change, onCommit }: CutProps) {
           <Button
             variant="quiet"
             size="sm"
-            aria-label={`Take away ${area.subject}`}
+            aria-label={`Remove ${area.subject}`}
             onClick={() => {
               change((c) => void c.keepAreas.splice(index, 1));
               onCommit();
             }}
           >
-            take away
+            remove
           </Button>
         </li>
       ))}

@@ -9,7 +9,7 @@ interface Props {
   callOff: () => void;
 }
 
-/** How far something is that is being made, and the way to call it off. */
+/** How far something is that is being made, and the way to cancel. */
 export function Making({ what, progress, callOff }: Props) {
   const { done, of, doing } = progress;
   const label = `${what} is being made`;
@@ -19,7 +19,7 @@ export function Making({ what, progress, callOff }: Props) {
       {of > 0 && `, ${done} of ${of}`}{' '}
       <progress aria-label={label} {...(of > 0 && { value: done, max: of })} />{' '}
       <Button variant="quiet" size="sm" onClick={callOff}>
-        call it off
+        cancel
       </Button>
     </span>
   );

@@ -121,7 +121,7 @@ function PicturePart({ editable, choose }: EditorProps<'picture'>) {
 }
 
 const CLIPS = [
-  { value: 'cut', label: 'cut off', note: 'Nothing is drawn outside of the box' },
+  { value: 'cut', label: 'cut off', note: 'Nothing is drawn outside the box' },
   { value: 'show', label: 'left to show', note: 'What spills over the box is drawn' },
 ] as const;
 

@@ -106,7 +106,7 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
             <Button
               variant="quiet"
               size="sm"
-              aria-label={`Take away: ${sayWhen(layer.when![i]!)}`}
+              aria-label={`Remove: ${sayWhen(layer.when![i]!)}`}
               onClick={() =>
                 edit(
                   store,
@@ -114,7 +114,7 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
                 )
               }
             >
-              take away
+              remove
             </Button>
           </div>
         ))}

@@ -133,8 +133,8 @@ function SceneFields() {
       {(['status', 'title', 'navigation'] as const).map((kind) => (
         <BarFields key={kind} kind={kind} change={change} />
       ))}
-      <div className="bound" role="group" aria-label="Margins inside of the safe area">
-        <span className="choices-label">Margins inside of the safe area</span>
+      <div className="bound" role="group" aria-label="Margins inside the safe area">
+        <span className="choices-label">Margins inside the safe area</span>
         {SIDES.map((side) => (
           <LengthField
             key={side}

@@ -23,7 +23,7 @@ interface Props {
   onSelect: (id: string) => void;
 }
 
-/** Why nothing is said of a case: it lies outside of what the project allows, or the scene shows nothing; else `null`. */
+/** Why nothing is said of a case: it lies outside what the project allows, or the scene shows nothing; else `null`. */
 const useUnjudged = (shown: Case): string | null =>
   useWorkbench((s) => {
     if (!isCounted(shown, s.documents.project.ratios)) return 'not counted';

@@ -83,9 +83,7 @@ export function CloseUp() {
       {isMeasured ? (
         <>
           {isOut && (
-            <p className="quiet">
-              Its ratio lies outside of those that the project allows: it is not counted.
-            </p>
+            <p className="quiet">Its ratio lies outside those that the project allows: it is not counted.</p>
           )}
           <BreachList result={result} />
           <MeasureTable result={result} />

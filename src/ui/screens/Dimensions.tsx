@@ -62,7 +62,7 @@ export function Dimensions({ regions, scale }: { regions: Regions; scale: number
   );
 }
 
-/** The depth of an inset, outside of the drawing: at its right for top and bottom, below it for left and right. */
+/** The depth of an inset, outside the drawing: at its right for top and bottom, below it for left and right. */
 function Offset(p: { x: number; y: number; from: number; label: string; vertical?: boolean }) {
   if (p.vertical) {
     const at = p.x + AWAY;

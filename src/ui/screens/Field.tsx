@@ -30,7 +30,7 @@ function FieldCount({ shown }: { shown: number }) {
       {finding
         ? `${shown} of the ${countCases(finding.cases.length)} of this finding, in ${appearance}`
         : `${shown} of ${countCases(all)}, in ${appearance}`}
-      {counted < all && `; ${all - counted} outside of the allowed ratios are not counted`}
+      {counted < all && `; ${all - counted} outside the allowed ratios are not counted`}
       {more > 0 && (
         <Button variant="quiet" size="sm" onClick={turnOver}>
           {more} in {other}

@@ -26,7 +26,7 @@ export function acrossRows({ id, role, measures }: PlacedResult): Maybe[] {
     value > HAIR && { label, value: asked(id, label).one(name, say(value)), measure: 'crop' };
   return [
     row('Under a cutout', 'under-cutout', cutout, sayArea),
-    row('Outside of a corner', 'outside-corner', corner, sayArea),
+    row('Outside a corner', 'outside-corner', corner, sayArea),
     row('Under a bar', 'under-bar', bar, sayArea),
     row('Across a fold', 'across-fold', fold, sayLength),
     row('Across other layers', 'overlap', overlap, sayArea),
@@ -39,9 +39,9 @@ export function lieRows({ id, kind, role, measures }: PlacedResult): Maybe[] {
   const off = (['x', 'y'] as const).map((axis) => offCentre[axis]?.own ?? 0);
   return [
     spill > 0 && {
-      label: 'Outside of its box',
+      label: 'Outside its box',
       title: 'share of the drawing that its box does not cut off',
-      value: asked(id, 'Outside of its box').one('spill', sayShare(spill)),
+      value: asked(id, 'Outside its box').one('spill', sayShare(spill)),
     },
     off.some((v) => Math.abs(v) > HAIR) && {
       label: 'Ink off its middle',

@@ -44,8 +44,8 @@ export function sizeRows({ id, kind, placement, measures }: PlacedResult, isEmpt
       ),
     },
     share.widthMm !== null && {
-      label: 'Width on the glass',
-      value: asked(id, 'Width on the glass').one('width-mm', `${sayNumber(share.widthMm)} mm`),
+      label: 'Physical width',
+      value: asked(id, 'Physical width').one('width-mm', `${sayNumber(share.widthMm)} mm`),
     },
   ];
 }

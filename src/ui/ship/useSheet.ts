@@ -55,7 +55,7 @@ interface Copying {
 const CopyingContext = createContext<Copying | null>(null);
 export const CopyingProvider = CopyingContext.Provider;
 
-/** @throws outside of a sheet */
+/** @throws outside a sheet */
 export function useCopying(): Copying {
   const copying = useContext(CopyingContext);
   if (!copying) throw new Error('Only a sheet can be copied from.');

@@ -33,10 +33,10 @@ export function DensitiesEditor() {
                   variant="quiet"
                   size="sm"
                   disabled={wanted.length === 1}
-                  aria-label={`Do without ${sayDensity(d)}x`}
+                  aria-label={`Remove ${sayDensity(d)}x`}
                   onClick={() => set(wanted.filter((w) => w !== d))}
                 >
-                  do without
+                  remove
                 </Button>
               </li>
             ))}

@@ -110,7 +110,7 @@ function SeriesRow({ series: s, data, allowed }: { series: Series; data: ValleyD
   );
 }
 
-/** What the project allows, in words and numbers, and how many screens lie outside of it. */
+/** What the project allows, in words and numbers, and how many screens lie outside it. */
 function AllowedWords({ data }: { data: ValleyData }) {
   const { allowed, isAny, set, onCommit, allowAny } = useAllowed(data.range);
   const outside = data.ratios.filter((r) => r < allowed.low || r > allowed.high).length;
@@ -204,8 +204,8 @@ export function LargeValley() {
               </tbody>
             </table>
             <p className="quiet">
-              Hatched: {empty.length} stretches on which no screen lies; the curve holds there as well. Marks
-              are the cases with the fit in use; dotted upright: the file’s own ratio.
+              Hatched: {empty.length} gaps between screens; the curve holds there as well. Marks are the cases
+              with the fit in use; dotted upright: the file’s own ratio.
             </p>
           </div>
         </>

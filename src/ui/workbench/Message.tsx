@@ -26,7 +26,7 @@ export function Message() {
             </Button>
           )}
           <Button variant="quiet" size="sm" onClick={() => store.setState({ message: null, rescue: null })}>
-            put away
+            close
           </Button>
         </p>
       )}

@@ -39,10 +39,7 @@ export function Tally() {
         </span>
       ))}
       {counted < all && (
-        <span
-          className="quiet"
-          title="Outside of the ratios that the project allows: set in the large valley"
-        >
+        <span className="quiet" title="Outside the ratios that the project allows: set in the large valley">
           {all - counted} not counted
         </span>
       )}

@@ -8,7 +8,7 @@ export const barContrast = wholeMeasure({
   noun: 'contrast of the signs',
   unit: UNITS.contrast,
   lessIsWorse: true,
-  rule: { id: 'bar-unreadable', word: 'has signs that are hard to make out' },
+  rule: { id: 'bar-unreadable', word: 'has symbols that lack contrast' },
   limits: [
     {
       roles: ['bar'],

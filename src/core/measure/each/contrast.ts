@@ -7,7 +7,7 @@ export const contrast = layerMeasure({
   noun: 'contrast',
   unit: UNITS.contrast,
   lessIsWorse: true,
-  rule: { id: 'low-contrast', word: 'hard to make out' },
+  rule: { id: 'low-contrast', word: 'has too little contrast' },
   limits: [
     {
       roles: ['logo'],

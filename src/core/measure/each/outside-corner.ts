@@ -3,8 +3,8 @@ import { UNITS } from '../units';
 
 export const outsideCorner = layerMeasure({
   id: 'outside-corner',
-  word: 'outside of a corner',
-  noun: 'area outside of a corner',
+  word: 'outside a corner',
+  noun: 'area outside a corner',
   unit: UNITS.area,
   rule: { id: 'unsafe', word: 'cut by a rounded corner' },
   limits: [
@@ -12,7 +12,7 @@ export const outsideCorner = layerMeasure({
       roles: ['logo', 'text'],
       max: 0,
       outcome: 'fail',
-      reason: 'What lies outside of a rounded corner is not seen.',
+      reason: 'What lies outside a rounded corner is not seen.',
     },
   ],
   hinges: ['cornerRadius'],

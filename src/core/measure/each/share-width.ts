@@ -17,7 +17,7 @@ export const shareWidth = layerMeasure({
       roles: ['logo'],
       min: 0.12,
       outcome: 'warn',
-      reason: 'Under an eighth of the width a logo is hard to make out.',
+      reason: 'Under an eighth of the width a logo is too small to read.',
     },
     {
       roles: ['logo'],

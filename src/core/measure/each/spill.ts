@@ -3,8 +3,8 @@ import { UNITS } from '../units';
 
 export const spill = layerMeasure({
   id: 'spill',
-  word: 'outside of its box',
-  noun: 'part outside of its box',
+  word: 'outside its box',
+  noun: 'part outside its box',
   unit: UNITS.share,
   rule: { id: 'spill', word: 'larger than its box' },
   limits: [
