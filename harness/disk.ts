@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { existsSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { existsSync, rmSync, statSync, truncateSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 
 /** Whether a small disk of its own could be put where a folder is. */
@@ -9,8 +9,12 @@ export const mountSmall = (folder: string, size: string) =>
 export const mount = (...args: string[]) => spawnSync('mount', args).status === 0;
 export const unmount = (folder: string) => spawnSync('umount', ['-l', folder]).status === 0;
 
-/** Fills the disk of a store until nothing more goes on it. @returns a function that makes room again */
-export function fill(folder: string): () => void {
+/**
+ * Fills the disk of a store until nothing more goes on it.
+ * @param leaving bytes that are left free
+ * @returns a function that makes room again
+ */
+export function fill(folder: string, leaving = 0): () => void {
   const file = path.join(folder, 'filler');
   for (let size = 1 << 20; size >= 1; size >>= 1) {
     for (;;) {
@@ -23,5 +27,6 @@ export function fill(folder: string): () => void {
       if (statSync(file).size - before < size) break;
     }
   }
+  truncateSync(file, statSync(file).size - leaving);
   return () => rmSync(file);
 }

@@ -1,10 +1,15 @@
-import { existsSync, mkdirSync, renameSync, rmSync } from 'node:fs';
+import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
+import { setTimeout } from 'node:timers/promises';
 import Database from 'better-sqlite3';
+import { isOver, Job } from '../src/formats/job';
 import { ask, edit, editor, read } from './client';
 import { fill, mount, mountSmall, unmount } from './disk';
 import { seen, type Seen } from './report';
 import { newStore, prepare, readyStore, removeStore, serve, withServer } from './server';
+
+/** Bytes that are too few for an archive of the demo. */
+const HALF_AN_ARCHIVE = 700 * 1024;
 
 const titleOf = async (answer: Response) => ((await answer.json()) as { detail?: string }).detail ?? '';
 
@@ -72,6 +77,37 @@ const lostFile = () =>
     );
   });
 
+/** An archive that is asked for, once it is over. */
+async function archived(address: string, id: string): Promise<Job> {
+  const options = { as: 'archive' };
+  const asked = await ask(address, 'POST', `/api/v1/projects/${id}/jobs`, { kind: 'export', options });
+  for (let job = Job.parse(await asked.json()); ;) {
+    if (isOver(job)) return job;
+    await setTimeout(100);
+    job = Job.parse(await (await ask(address, 'GET', `/api/v1/projects/${id}/jobs/${job.id}`)).json());
+  }
+}
+
+/** A disk that has room for the half of an archive. */
+async function halfAnArchive(address: string, store: string, id: string): Promise<Seen> {
+  const free = fill(store, HALF_AN_ARCHIVE);
+  const refused = await archived(address, id);
+  const left = readdirSync(path.join(store, 'results'), { recursive: true, encoding: 'utf8' });
+  const parts = left.filter((f) => f.endsWith('.part'));
+  free();
+  const done = await archived(address, id);
+  const { status, detail = '' } = refused.problem ?? {};
+  return seen(
+    'a disk that fills up in the middle of an archive: it is said, and nothing of it is left',
+    refused.state === 'failed' &&
+      status === 507 &&
+      /full/.test(detail) &&
+      parts.length === 0 &&
+      done.state === 'done',
+    `${refused.state}, ${status} “${detail}”, left ${parts.length}; with room ${done.state}`,
+  );
+}
+
 /** On a small disk of its own: full, and not writable. Only where one may mount. */
 async function smallDisk(): Promise<Seen[]> {
   const store = newStore();
@@ -92,11 +128,13 @@ async function smallDisk(): Promise<Seen[]> {
     free();
     const again = await edit(served.address, who);
     const now = await read(served.address, who.id);
+    const half = await halfAnArchive(served.address, store, who.id);
     await served.stop();
     const isReadOnly = mount('-o', 'remount,ro', store);
     const start2 = prepare(store);
     mount('-o', 'remount,rw', store);
     return [
+      half,
       seen(
         'a full disk is said, and reading goes on',
         refused.status === 507 && /full/.test(refused.title) && start.status === 200,
