@@ -10,7 +10,7 @@ import { buildLines } from '@/formats/build-line';
 import { reviewCsv } from '@/formats/review-csv';
 import { Sheet } from '@/formats/sheet/schema';
 import type { Review } from '@/core/review/schema';
-import { run } from './program';
+import { coulee, spawnedIn } from './testing';
 import { seedDemo } from '@/server/seed';
 import { createEmptyProject, loadProject } from '@/server/services/projects';
 import { saveChange } from '@/server/services/save';
@@ -21,24 +21,7 @@ const folder = mkdtempSync(path.join(tmpdir(), 'coulee-cli-'));
 const exported = path.join(folder, 'ferries');
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
-/** Runs the command line in this process, which is enough for what it refuses. */
-async function coulee(...args: string[]) {
-  const said = { out: '', err: '' };
-  const code = await run(args, {
-    out: (text) => void (said.out += text),
-    err: (text) => void (said.err += text),
-  });
-  return { code, ...said };
-}
-
-/** Runs it as a build does: as a process of its own, from another folder. */
-function spawned(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [path.resolve('bin/coulee.mjs'), ...args], {
-    cwd: folder,
-    encoding: 'utf8',
-  });
-  return { code: status, out: stdout, err: stderr };
-}
+const spawned = spawnedIn(folder);
 const stored = () => ['--store', process.env.STORE_DIR!, '--project', 'Larkmoor Ferries'];
 
 /** One scene and the launch of the demo on the few screens of one ratio, which are judged in a moment. */

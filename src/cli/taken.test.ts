@@ -1,4 +1,3 @@
-import { spawnSync } from 'node:child_process';
 import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
@@ -9,7 +8,7 @@ import { keepFont } from '@/server/fonts/import';
 import { keepFile } from '@/server/pictures/import';
 import { createProject } from '@/server/services/projects';
 import { ownStore } from '@/server/testing/store';
-import { run } from './program';
+import { coulee, spawnedIn } from './testing';
 
 ownStore();
 const folder = mkdtempSync(path.join(tmpdir(), 'coulee-taken-'));
@@ -17,24 +16,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 const at = (name: string) => path.join(folder, name);
 const ID = 'larkmoor-ferries';
 
-/** Runs the command line in this process. */
-async function coulee(...args: string[]) {
-  const said = { out: '', err: '' };
-  const code = await run(args, {
-    out: (text) => void (said.out += text),
-    err: (text) => void (said.err += text),
-  });
-  return { code, ...said };
-}
-
-/** Runs it as a process of its own, as it opens a store of its own. */
-function spawned(...args: string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, [path.resolve('bin/coulee.mjs'), ...args], {
-    cwd: folder,
-    encoding: 'utf8',
-  });
-  return { code: status, out: stdout, err: stderr };
-}
+const spawned = spawnedIn(folder);
 const stored = () => ['--store', process.env.STORE_DIR!];
 
 /** Everything in a folder, by its path. */

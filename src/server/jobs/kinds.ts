@@ -49,36 +49,33 @@ async function toReview(projectId: string) {
   return { documents, revision, ink: await inkOf(inkFiles(documents.project.pictures)) };
 }
 
+/** As large as may be, so that nothing small waits for it. */
+const LARGEST = DRAWING.large + 1;
+
 async function report(by: For): Promise<Made> {
   const input = await toReview(by.project);
-  const html = await drawn(
-    {
-      kind: 'report',
-      input,
-      // As large as may be, so that nothing small waits for it.
-      cost: DRAWING.large + 1,
-      deadlineMs: DRAWING.filmMs,
-      name: 'This report',
-    },
-    by,
-  );
+  const asked = {
+    kind: 'report',
+    input,
+    cost: LARGEST,
+    deadlineMs: DRAWING.filmMs,
+    name: 'This report',
+  } as const;
+  const html = await drawn(asked, by);
   const name = `${fileStem(input.documents.project.name)}-report.html`;
   return { content: Buffer.from(html), name, mediaType: 'text/html' };
 }
 
 async function review({ as }: Options<'review'>, by: For): Promise<Made> {
   const input = await toReview(by.project);
-  const found = await drawn(
-    {
-      kind: 'review',
-      input,
-      // As large as may be, so that nothing small waits for it.
-      cost: DRAWING.large + 1,
-      deadlineMs: DRAWING.decodeMs,
-      name: 'This review',
-    },
-    by,
-  );
+  const asked = {
+    kind: 'review',
+    input,
+    cost: LARGEST,
+    deadlineMs: DRAWING.decodeMs,
+    name: 'This review',
+  } as const;
+  const found = await drawn(asked, by);
   const { write, extension, mediaType } = reviewFormat(as);
   const name = `${fileStem(input.documents.project.name)}-review${extension}`;
   return { content: Buffer.from(write(found)), name, mediaType };
@@ -101,8 +98,7 @@ async function contactSheet(
     {
       kind: 'contact',
       input: { ...of, cases, as: form },
-      // As large as may be, so that nothing small waits for it.
-      cost: DRAWING.large + 1,
+      cost: LARGEST,
       deadlineMs: DRAWING.filmMs,
       name: 'This contact sheet',
     },
