@@ -110,7 +110,7 @@ describe('coulee check', () => {
     };
     const first = readdirSync(path.join(exported, 'pictures'))[0]!;
     const cases: [string[], string][] = [
-      [[], 'Name a folder that coulee export has written, or a store'],
+      [[], 'Name a folder or an archive that coulee export has written, or a store'],
       [[exported, ...stored()], 'Name a folder'],
       [[path.join(folder, 'nowhere')], 'There is no project in'],
       [['--store', path.join(folder, 'nowhere')], 'There is no store in'],

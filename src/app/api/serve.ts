@@ -34,14 +34,22 @@ function answered({ id, answer }: Operation, json: unknown, headers: Record<stri
   return Response.json(checked.data, { status, headers: { 'cache-control': 'no-store', ...headers } });
 }
 
-/** An operation as the handler of a route: what is asked for and what is sent back are both held against its schemas. */
+/**
+ * An operation as the handler of a route: what is asked for and what is sent back are both held against its schemas.
+ * @param first looks at a request before its body is read @throws what it throws
+ */
 export const serve =
-  <O extends Operation>(operation: O, handle: (asked: Asked<O>) => Handled<O> | Promise<Handled<O>>) =>
+  <O extends Operation>(
+    operation: O,
+    handle: (asked: Asked<O>) => Handled<O> | Promise<Handled<O>>,
+    first: (request: Request) => unknown = () => {},
+  ) =>
   (request: Request, context: Context): Promise<Response> =>
     respond(
       request,
       async () => {
-        const { query, body, open: _ }: Operation = operation;
+        const { query, body }: Operation = operation;
+        first(request);
         const asked = {
           request,
           params: await context.params,

@@ -18,8 +18,10 @@ function seenRevision(request: Request): number {
 
 export const GET = serve(readProject, ({ params }) => tagged(projects.loadProject(params.project)));
 
-export const PATCH = serve(changeProject, ({ request, params, body }) =>
-  tagged(saveChange(params.project, seenRevision(request), body)),
+export const PATCH = serve(
+  changeProject,
+  ({ request, params, body }) => tagged(saveChange(params.project, seenRevision(request), body)),
+  seenRevision,
 );
 
 export const DELETE = serve(deleteProject, ({ params, query }) => {
