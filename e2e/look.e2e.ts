@@ -104,3 +104,26 @@ test('the first stop of the keyboard leads past the bar', async ({ page }) => {
   const isInside = await page.evaluate(() => document.activeElement!.closest('main') !== null);
   expect(isInside).toBe(true);
 });
+
+test('a page is named by what it shows', async ({ page }) => {
+  await page.goto(SPLASH);
+  await expect(page).toHaveTitle('Winter splash · screens · Larkmoor Ferries · Coulee');
+  await page.getByRole('button', { name: 'findings', exact: true }).click();
+  await expect(page).toHaveTitle('Winter splash · findings · Larkmoor Ferries · Coulee');
+  await page.goto('/');
+  await expect(page).toHaveTitle('Coulee');
+});
+
+test('a finding says why in one sentence, whose part leads to its editor', async ({ page }) => {
+  await page.goto(`${SPLASH}?lens=findings`);
+  await page.getByRole('button', { name: /^. Harbour has a keep area cut off/ }).click();
+  const sentence = page.locator('.in-short');
+  await expect(sentence).toHaveText(
+    /cover shows only the \w+ [\d.]+.% of Harbour; Lighthouse stands left of it\.$/,
+  );
+  await expect(page.locator('.why-steps').first()).not.toBeVisible();
+  await page.getByText('the figures it comes from').click();
+  await expect(page.locator('.why-steps').first()).toBeVisible();
+  await sentence.getByRole('button', { name: 'cover' }).click();
+  await expect(page.locator('.popover')).toBeVisible();
+});

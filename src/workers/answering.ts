@@ -6,6 +6,7 @@ import type { Progress } from '@/core/findings/trying';
 import { launchAdvising, type LaunchAdvice } from '@/core/launch/advice';
 import { launchBecause, type LaunchFinding } from '@/core/launch/findings';
 import { because } from '@/core/findings/because';
+import { inShort, type InShort } from '@/core/findings/in-short';
 import type { SceneFinding } from '@/core/findings/scene';
 import type { Reason } from '@/core/explain/reason';
 import { applyPatch, type Patch } from '@/core/patch/patch';
@@ -34,6 +35,12 @@ export const answering = {
       return launchBecause((await launchAsked(documents, finding.in.id))!, finding);
     const { outside } = await askedOf(documents, finding.in.id);
     return because(surveyInput(documents, documents.scenes[finding.in.id]!, outside), finding, memory.all);
+  },
+  /** The same in one sentence, of a finding of a scene. */
+  async inShort(documents: Documents, finding: SceneFinding): Promise<InShort> {
+    const { outside } = await askedOf(documents, finding.in.id);
+    const input = surveyInput(documents, documents.scenes[finding.in.id]!, outside);
+    return inShort(input, finding, casesIn(documents));
   },
   /** Where one rule of a layer can hold its picture so that its keep areas are seen on all cases; `null` without any. */
   async position(

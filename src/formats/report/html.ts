@@ -71,9 +71,10 @@ function causes(why: ReportedFinding['why']): string {
 }
 
 function findingHtml(reported: ReportedFinding): string {
-  const { finding, why, shots } = reported;
+  const { finding, short, why, shots } = reported;
   return [
     `<section class="finding ${finding.outcome}-edge">\n<h4>${signed(finding.outcome, capitalised(sayWhat(finding)))}</h4>\n`,
+    short === null ? '' : `<p>${escapeHtml(short)}</p>\n`,
     `<p>${escapeHtml(sayOn(finding))}</p>\n`,
     acceptedThere(finding),
     mendText(reported),
@@ -97,7 +98,7 @@ function partHtml(judged: Judged, { telling, causes: all }: ReportedPart): strin
 
 function filesHtml({ files }: Review): string {
   const open = files.flatMap((f) => f.findings).filter((f) => f.accepted === null);
-  const list = open.map((f) => findingHtml({ finding: f, why: [], shots: [], mend: null }));
+  const list = open.map((f) => findingHtml({ finding: f, short: null, why: [], shots: [], mend: null }));
   return `<h2>Files of ${files.length} pictures</h2>\n${list.join('') || '<p>Nothing is open.</p>\n'}`;
 }
 

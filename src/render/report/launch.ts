@@ -38,7 +38,7 @@ export async function reportLaunch(judged: Review['launches'][number], told: Tol
       depth,
     }));
     const shots = rank < MOST_PICTURED ? await handedOver(own, asked, told) : [];
-    findings.push({ finding, why, shots, mend: null });
+    findings.push({ finding, short: null, why, shots, mend: null });
     await onStep();
   }
   return { id: launch.id, telling: [], causes: byCause(findings) };

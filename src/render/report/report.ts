@@ -19,6 +19,8 @@ export interface Shot {
 /** A finding with what makes it plain. */
 export interface ReportedFinding {
   finding: ReviewFinding;
+  /** why it is there in one sentence; none of a launch */
+  short: string | null;
   /** what causes it, step by step, each as deep as it lies under others */
   why: { text: string; depth: number }[];
   /** its worst case as it is, and with the mend; of a launch, before and after the hand-over */

@@ -1,6 +1,7 @@
 import { steps } from '@/core/explain/reason';
 import { advise } from '@/core/findings/advise';
 import { because } from '@/core/findings/because';
+import { inShort, textOf } from '@/core/findings/in-short';
 import { findingsOf, type SceneFinding } from '@/core/findings/scene';
 import { applyPatch } from '@/core/patch/patch';
 import type { Documents } from '@/core/project/documents';
@@ -100,7 +101,7 @@ async function reported(finding: ReviewFinding, rank: number, scene: Surveyed): 
   }));
   const more = rank < MOST_PICTURED ? await pictured(found, scene) : { shots: [], mend: null };
   await scene.onStep();
-  return { finding, why, ...more };
+  return { finding, short: textOf(inShort(input, found, scene.cases)), why, ...more };
 }
 
 /** What is said of a scene. @param judged the scene in the review */

@@ -99,6 +99,36 @@ function Accept({ finding }: { finding: SceneFinding }) {
   );
 }
 
+interface BecauseProps {
+  answers: Answers<Advice> | null;
+  onChange: (part: NonNullable<Reason['part']>) => void;
+}
+
+/** Why in one sentence, with the part to change in it; the figures that it comes from are folded under it. */
+function Because({ answers, onChange }: BecauseProps) {
+  if (!answers) return <p className="quiet">…</p>;
+  const { short, why } = answers;
+  return (
+    <>
+      {short && (
+        <p className="in-short">
+          {short.before}
+          {short.part && (
+            <button type="button" className="part" onClick={() => onChange(short.part!.at)}>
+              {short.part.text}
+            </button>
+          )}
+          {short.after}
+        </p>
+      )}
+      <details>
+        <summary>the figures it comes from</summary>
+        <Steps reason={why} onChange={onChange} />
+      </details>
+    </>
+  );
+}
+
 /** Why a finding is there, down to the part of a rule, and what would mend it. */
 export function FindingDetail({ finding }: { finding: SceneFinding }) {
   const store = useWorkbenchStore();
@@ -115,7 +145,7 @@ export function FindingDetail({ finding }: { finding: SceneFinding }) {
     <div className="finding-detail">
       <div>
         <h4>Because</h4>
-        {answers ? <Steps reason={answers.why} onChange={change} /> : <p className="quiet">…</p>}
+        <Because answers={answers} onChange={change} />
         <p>
           <Button variant="quiet" size="sm" onClick={() => show(finding.worst.caseId)}>
             open {worst ? caseName(worst) : finding.worst.caseId}

@@ -2,6 +2,7 @@
 import * as Comlink from 'comlink';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { Advice } from '@/core/findings/advise';
+import type { InShort } from '@/core/findings/in-short';
 import type { SceneFinding } from '@/core/findings/scene';
 import type { Progress } from '@/core/findings/trying';
 import type { Reason } from '@/core/explain/reason';
@@ -25,6 +26,8 @@ type AskMends<F, M> = (
 export interface Answers<M> {
   of: unknown;
   why: Reason;
+  /** the same in one sentence; `null` of a launch */
+  short: InShort | null;
   /** how far the trying of mends is; `null` before it starts */
   progress: Progress | null;
   /** `null` while mends are being tried, and where that was called off */
@@ -54,9 +57,12 @@ function useAnswersOf<F extends SceneFinding | LaunchFinding, M>(
       if (!ended) setAnswers((now) => now && { ...now, ...change });
     };
     const ask = async () => {
-      const why = await worker.because(documents, finding);
+      const [why, short] = await Promise.all([
+        worker.because(documents, finding),
+        finding.source === 'scene' ? worker.inShort(documents, finding) : null,
+      ]);
       if (ended) return;
-      setAnswers({ of: finding, why, progress: null, mends: null, calledOff: false });
+      setAnswers({ of: finding, why, short, progress: null, mends: null, calledOff: false });
       const goOn = (progress: Progress) => {
         more({ progress });
         return Promise.resolve(!ended && !off.current);

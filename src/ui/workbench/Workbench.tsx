@@ -25,6 +25,7 @@ import { LostFiles } from './LostFiles';
 import { Message } from './Message';
 import { TopBar } from './TopBar';
 import { useKeys } from './useKeys';
+import { useTitle } from './useTitle';
 
 /** What is looked at: the rules, the field and the close-up, or the files of all pictures. */
 function Lens() {
@@ -97,6 +98,7 @@ function Bench({ theme }: { theme: Theme }) {
   const help = useCallback(() => setKeys(true), []);
   useAddress();
   useOpenScene();
+  useTitle();
   useKeys(help);
   return (
     <ImportProvider>

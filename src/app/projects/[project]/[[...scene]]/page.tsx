@@ -1,5 +1,6 @@
 import { addressOf } from '@/formats/api/operation';
 import { rawProject } from '@/formats/api/projects';
+import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
 import { sceneWith } from '@/core/project/documents';
@@ -30,6 +31,15 @@ function load(id: string): { value: Loaded | null } | { fault: string; unreadabl
     if (why === null) throw error;
     return { fault: why, unreadable: true };
   }
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const { project, scene: [asked] = [] } = await params;
+  const read = load(project);
+  if ('fault' in read || !read.value) return {};
+  const { project: document, scenes } = read.value.documents;
+  const scene = scenes[asked ?? document.scenes[0] ?? ''];
+  return { title: [scene?.name, document.name, 'Coulee'].filter(Boolean).join(' · ') };
 }
 
 /** A project, open on the scene of the address, or on its first one. */

@@ -1,0 +1,56 @@
+import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
+import { survey } from '../survey/survey';
+import { inShort, sayWhere, textOf } from './in-short';
+import { findingsOf, withParts } from './scene';
+
+const cases = demoCases.filter((_, i) => i % 5 === 0);
+
+function shortOf(id: string) {
+  const input = { ...demoInput(id), pixels: madeUpPixels() };
+  const found = withParts(input, findingsOf(input.scene, survey(input, cases), cases), cases);
+  return found.map((finding) => ({ finding, short: inShort(input, finding, cases) }));
+}
+
+describe('why a finding is there, in short', () => {
+  const all = demo.project.scenes.flatMap(shortOf);
+
+  it('is one sentence of at most 25 words, which names what it is about', () => {
+    expect(all.length).toBeGreaterThan(20);
+    for (const { finding, short } of all) {
+      const text = textOf(short);
+      expect(text).toMatch(/^[A-Z].*\.$/s);
+      expect([text, text.split(/\s+/).length <= 25]).toEqual([text, true]);
+      expect([text, text.toLowerCase().includes(finding.subject.name.toLowerCase())]).toEqual([text, true]);
+      expect(text).not.toMatch(/undefined|NaN| {2}|\.\./);
+    }
+  });
+
+  it('has the part to change in it, where one is to blame', () => {
+    for (const { finding, short } of all) if (finding.part) expect(short.part?.at).toEqual(finding.part);
+  });
+
+  it('says of a covered photo how much of it is seen, and where what is lost stands', () => {
+    const { short } = all.find(
+      ({ finding }) => finding.in.id === 'winter-splash' && finding.measure === 'keep-lost',
+    )!;
+    expect(textOf(short)).toMatch(
+      /cover shows only the \w+ \d+(\.\d+)?.% of Harbour; Lighthouse stands left of it\.$/,
+    );
+  });
+});
+
+describe('where a finding is', () => {
+  const portrait = cases.filter((c) => c.rotation === 0);
+  it('is what its cases have in common that others have not', () => {
+    expect(sayWhere(cases, cases)).toBe('Everywhere');
+    expect(
+      sayWhere(
+        cases.filter((c) => c.appearance === 'dark'),
+        cases,
+      ),
+    ).toBe('On dark screens');
+    const phones = portrait.filter((c) => c.screen.kind === 'phone' && c.appearance === 'light');
+    expect(sayWhere(phones, cases)).toBe('On light upright phones');
+    expect(sayWhere(cases.slice(0, 40), cases)).toMatch(/^On /);
+  });
+});
