@@ -58,7 +58,9 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(squashed).toBeVisible({ timeout: 30_000 });
     await tabTo(page, squashed);
     await page.keyboard.press('Enter');
-    await expect(page.locator('.in-short')).toHaveText('Everywhere Wordmark is distorted, because of stretch.');
+    await expect(page.locator('.in-short')).toHaveText(
+      'Everywhere Wordmark is distorted, because of stretch.',
+    );
     await tabTo(page, page.getByText('the figures it comes from'));
     await page.keyboard.press('Enter');
     await expect(page.getByText('Wordmark is stretched over its box')).toBeVisible();
