@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto';
 import sharp from 'sharp';
 import type { Picture } from '../src/core/pictures/picture';
 import type { Raster } from '../src/core/pixels/raster';
@@ -71,7 +72,9 @@ export async function madeFile(id: string, kind: Kind, random: Random): Promise<
   const pixel = kind === 'photo' ? photo(random) : mark(random, kind === 'badge');
   const raster = rasterOf(width, height, pixel);
   const ramp = rasterOf(width, height, (x, y) => [x * 255, y * 255, 0, 255]);
-  const hash = id.charCodeAt(0).toString(16).padStart(2, '0').repeat(32);
+  const png = await encode(raster.data as Uint8Array, width, height);
+  // Of what it holds, as everywhere: what is drawn is kept by it.
+  const hash = createHash('sha256').update(png).digest('hex');
   const rendition = {
     hash,
     widthPx: width,
@@ -84,7 +87,7 @@ export async function madeFile(id: string, kind: Kind, random: Random): Promise<
   return {
     picture: { id, name: id, cuts: [{ cut: 'any', focalPoint, keepAreas: [], renditions: [rendition] }] },
     hash,
-    png: await encode(raster.data as Uint8Array, width, height),
+    png,
     raster,
     ramp: await encode(ramp.data as Uint8Array, width, height),
   };
