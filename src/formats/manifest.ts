@@ -4,6 +4,7 @@ import { scenesInOrder, type Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { resolveColour, type Appearance } from '@/core/values/values';
 import { outFiles, type FileFacts } from './files/names';
+import { MEDIA_TYPES } from './media-types';
 
 const Icon = z.object({
   src: z.string().describe('where it lies beside the manifest, by the naming of files'),
@@ -26,14 +27,9 @@ export const WebManifest = z.object({
 });
 export type WebManifest = z.infer<typeof WebManifest>;
 
-/** The types of files that a manifest may name. */
-const TYPES: Readonly<Record<string, string>> = {
-  png: 'image/png',
-  jpeg: 'image/jpeg',
-  webp: 'image/webp',
-  avif: 'image/avif',
-  svg: 'image/svg+xml',
-};
+/** Of a file whose type is known; others cannot be icons. */
+const mediaTypeOf = (type = ''): string | undefined =>
+  (MEDIA_TYPES as Readonly<Record<string, string>>)[type];
 
 /** In which scenes icons and colours are looked for: the first of these that there is. */
 const LOOKED_IN = ['icon', 'first-window', 'splash', 'screen'] as const;
@@ -74,7 +70,7 @@ export function webManifest({ project, scenes }: Documents, facts: FileFacts, pa
   const iconsOf = (appearance: Appearance) => {
     const icons = files.flatMap((file): WebManifest['icons'] => {
       const src = paths.get(file.hash);
-      const type = TYPES[facts[file.hash]?.type ?? ''];
+      const type = mediaTypeOf(facts[file.hash]?.type);
       if (src === undefined || !type || file.appearance !== appearance) return [];
       return [{ src, sizes: sizesOf(file), type, purpose: 'any' }];
     });

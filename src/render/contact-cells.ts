@@ -1,15 +1,13 @@
 import type { Size } from '@/core/geometry/rect';
 import type { Outcome } from '@/core/measure/judge';
-import { sayFigure } from '@/core/measure/words';
 import { filesOfScene, fontsOfScene, sceneWith, type Documents } from '@/core/project/documents';
 import { casesOf, type Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
-import { caseName } from '@/core/screens/words';
 import type { Screen } from '@/core/screens/screen';
-import { summarise } from '@/core/solve/summary';
 import { tellingCases } from '@/core/solve/telling';
 import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { APPEARANCES } from '@/core/values/values';
+import { captionOf } from './caption';
 import type { Drawing } from './drawing';
 import type { Host } from './host';
 import { drawingOf } from './painter';
@@ -42,15 +40,6 @@ function chosen(all: readonly Case[], results: readonly CaseResult[], asked: Con
   return asked.flatMap((id) => all.find((c) => c.id === id) ?? []);
 }
 
-function captionOf(c: Case, result: CaseResult, alike: number, names: ReadonlyMap<string, string>): string[] {
-  const { headline } = summarise(result);
-  const worst = headline
-    ? `${names.get(headline.layerId) ?? headline.layerId}: ${sayFigure(headline.measure, headline.value)}`
-    : 'clear';
-  const others = alike > 1 ? ` and ${alike - 1} like it` : '';
-  return [`${caseName(c)}, ${c.appearance}${others}`, worst];
-}
-
 /** As large as fits into a cell. */
 const scaleFor = ({ width, height }: Size, cell: Size) => Math.min(cell.width / width, cell.height / height);
 
@@ -78,13 +67,13 @@ export async function contactCells(
   const results = all.map((c) => surveyCase(input, c));
   const byId = new Map(results.map((r) => [r.id, r]));
   const alike = new Map(distinct.map((d) => [d.shown.id, d.alike.length]));
-  const names = new Map(scene.layers.map((l) => [l.id, l.name]));
+  const { layers } = scene;
   const list = chosen(all, results, asked.cases);
   function* cells(): Generator<ContactCell> {
     for (const c of list) {
       const result = byId.get(c.id)!;
       const drawing = drawingOf(result, { scale: scaleFor(result.regions.screen, cell), glass: true, fonts });
-      const caption = captionOf(c, result, wanted ? 1 : (alike.get(c.id) ?? 1), names);
+      const caption = captionOf(c, result, wanted ? 0 : (alike.get(c.id) ?? 0), layers);
       yield { caseId: c.id, outcome: result.outcome, caption, drawing };
     }
   }

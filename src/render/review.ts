@@ -14,19 +14,29 @@ export interface ToReview {
   screens: readonly Screen[];
 }
 
-/** Loads what a review needs. @returns the steps of the review, which say how far it is */
-export async function reviewing(
-  { documents, revision, screens }: ToReview,
-  host: Host,
-): Promise<Generator<ReviewProgress, Review>> {
-  const { pictures } = documents.project;
+/** The pixels of all files, and the fonts of all scenes; `null` for these where nothing is written. */
+export async function gather(documents: Documents, host: Host) {
   const scenes = scenesInOrder(documents);
   const writes = scenes.some(({ layers }) => layers.some((l) => l.kind === 'text'));
   const fonts = writes ? await host.fonts([...new Set(scenes.flatMap(fontsOfScene))]) : null;
-  const pixels = await host.pixels(filesOf(pictures));
+  return { fonts, pixels: await host.pixels(filesOf(documents.project.pictures)) };
+}
+
+/**
+ * Loads what a review needs.
+ * @param gathered the pixels and fonts, where they are there already
+ * @returns the steps of the review, which say how far it is
+ */
+export async function reviewing(
+  { documents, revision, screens }: ToReview,
+  host: Host,
+  gathered?: Awaited<ReturnType<typeof gather>>,
+): Promise<Generator<ReviewProgress, Review>> {
+  const { pictures } = documents.project;
+  const outside = gathered ?? (await gather(documents, host));
   const ink = await host.ink(inkFiles(pictures));
   const digest = await digestOf(documents, screens);
-  return review({ documents, revision, digest, screens, outside: { fonts, pixels }, ink });
+  return review({ documents, revision, digest, screens, outside, ink });
 }
 
 /** Says how far something is, and whether to go on. */

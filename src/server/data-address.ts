@@ -1,4 +1,5 @@
-import { MEDIA_TYPES, sniff } from './pictures/sniff';
+import { MEDIA_TYPES } from '@/formats/media-types';
+import { sniff } from './pictures/sniff';
 import { Problem } from './problem';
 
 /** An address that holds a file itself. Source: RFC 2397. */

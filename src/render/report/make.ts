@@ -1,10 +1,9 @@
 import { countedCases } from '@/core/screens/counted';
 import { casesOf } from '@/core/screens/cases';
-import { filesOf, fontsOfScene, scenesInOrder } from '@/core/project/documents';
 import { APPEARANCES } from '@/core/values/values';
 import type { ReviewProgress } from '@/core/review/review';
 import type { Host } from '../host';
-import { goingOn, reviewing, type ToReview } from '../review';
+import { gather, goingOn, reviewing, type ToReview } from '../review';
 import type { Bytes } from '../sharp';
 import { reportLaunch } from './launch';
 import type { Report, ReportedPart } from './report';
@@ -22,9 +21,10 @@ export async function makeReport(
 ): Promise<Report> {
   const { documents, screens } = wanted;
   const goOn = (progress: ReviewProgress) => onStep(progress).then(() => true);
-  const review = (await goingOn(await reviewing(wanted, host), goOn))!;
-  const fonts = await host.fonts([...new Set(scenesInOrder(documents).flatMap(fontsOfScene))]);
-  const pixels = await host.pixels(filesOf(documents.project.pictures));
+  const outside = await gather(documents, host);
+  const review = (await goingOn(await reviewing(wanted, host, outside), goOn))!;
+  // A drawing wants fonts even where nothing is written.
+  const fonts = outside.fonts ?? (await host.fonts([]));
   const of =
     review.scenes.reduce((sum, s) => sum + stepsOfScene(s), 0) +
     review.launches.reduce((sum, l) => sum + l.findings.length, 0);
@@ -32,7 +32,7 @@ export async function makeReport(
   const told: Told = {
     documents,
     cases: countedCases(casesOf(screens, APPEARANCES), documents.project.ratios),
-    outside: { fonts, pixels },
+    outside,
     surfaces: { fonts, bytes },
     onStep: () => onStep({ done: Math.min(++done, of), of, doing: 'drawing what was found' }),
   };

@@ -12,12 +12,11 @@ import { distinctCases } from '@/core/screens/likeness';
 import { caseName } from '@/core/screens/words';
 import { layerSentence } from '@/core/sentences/layer';
 import { sentenceText } from '@/core/sentences/parts';
-import { summarise } from '@/core/solve/summary';
 import { tellingCases } from '@/core/solve/telling';
 import { resultsOf, surveyAgain } from '@/core/survey/again';
 import type { Earlier } from '@/core/survey/earlier';
 import { surveyCase, surveyInput, type CaseResult, type Outside } from '@/core/survey/survey';
-import { sayFigure } from '@/core/measure/words';
+import { captionOf } from '../caption';
 import { byCause } from './by-cause';
 import type { ReportedFinding, ReportedPart, Shot } from './report';
 import { shotOf, type Surfaces } from './shots';
@@ -57,16 +56,10 @@ async function telling({ scene, cases, results, surfaces, onStep }: Surveyed): P
   const shown = distinct.map((d) => d.shown);
   const ofShown = shown.map((c) => byId.get(c.id)!);
   const alike = new Map(distinct.map((d) => [d.shown.id, d.alike.length]));
-  const nameOf = (id: string) => scene.layers.find((l) => l.id === id)?.name ?? id;
   const shots: Shot[] = [];
   for (const c of tellingCases(shown, ofShown, MOST_TELLING)) {
     const result = byId.get(c.id)!;
-    const { headline } = summarise(result);
-    const others = alike.get(c.id) ?? 0;
-    const caption = [
-      `${caseName(c)}, ${c.appearance}${others > 0 ? ` and ${others} like it` : ''}`,
-      headline ? `${nameOf(headline.layerId)}: ${sayFigure(headline.measure, headline.value)}` : 'clear',
-    ];
+    const caption = captionOf(c, result, alike.get(c.id) ?? 0, scene.layers);
     shots.push(await shotOf(result, { caption, outcome: result.outcome }, surfaces));
     await onStep();
   }

@@ -12,15 +12,6 @@ const BY_MEDIA_TYPE: Partial<Record<string, PictureType>> = {
   'image/avif': 'avif',
 };
 
-/** The media type of each. Source: the IANA registry of media types, `image`. */
-export const MEDIA_TYPES: Record<PictureType, string> = {
-  png: 'image/png',
-  jpeg: 'image/jpeg',
-  webp: 'image/webp',
-  avif: 'image/avif',
-  svg: 'image/svg+xml',
-};
-
 /** An SVG document: after byte order mark, declaration, comments and doctype its first element is `svg`. */
 function isSvg(bytes: Buffer): boolean {
   const start = bytes.toString('utf8', 0, 4096).replace(/^\uFEFF/, '');
