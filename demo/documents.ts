@@ -192,6 +192,8 @@ const systemWindow: Scene = {
   layers: [ground({ light: '#ffffff' }), emblem({ x: inTheMiddle, y: inTheMiddle })],
 };
 
+/** The scene that shows most of what goes wrong. */
+export const DEMO_SCENE = 'winter-splash';
 export const DEMO_PROJECT = 'larkmoor-ferries';
 
 /** The demo's documents. @param renditionsOf the files that were kept for each picture */

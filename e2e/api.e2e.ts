@@ -26,6 +26,7 @@ const READ: readonly [path: string, values?: Record<string, string>, query?: str
   [`${PROJECT}/manifest`],
   [`${PROJECT}/scenes/{scene}/sheet`],
   [`${PROJECT}/scenes/{scene}/sheet`, {}, '?as=md&target=phones'],
+  [`${PROJECT}/scenes/{scene}/telling`],
   [`${PROJECT}/scenes/{scene}/cases/{case}`, {}, '?scale=0.5'],
   [`${PROJECT}/scenes/{scene}/cases/{case}`, {}, '?as=svg&glass=0'],
   [`${PROJECT}/launches/{launch}/cases/{case}/frame`, {}, '?t=500&scale=0.5'],

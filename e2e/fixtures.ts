@@ -52,36 +52,54 @@ export async function dropFiles(page: Page, files: Upload[]): Promise<void> {
   await page.dispatchEvent('body', 'drop', { dataTransfer: data });
 }
 
-export async function seriousFindings(page: Page) {
+async function axeFindings(page: Page) {
   // What is found in order is not written out: on pages of hundreds of screens that takes longer than the search.
   const axe = new AxeBuilder({ page }).options({ resultTypes: ['violations'] });
-  const { violations } = await axe.analyze();
-  return violations
+  return (await axe.analyze()).violations;
+}
+
+export async function seriousFindings(page: Page) {
+  return (await axeFindings(page))
     .filter((v) => v.impact === 'serious' || v.impact === 'critical')
     .map((v) => [v.id, v.nodes[0]?.html]);
 }
 
-/** Presses Tab until the element has the focus: it can be reached without a mouse. */
-export async function tabTo(page: Page, target: Locator, most = 400): Promise<void> {
+/** By all rules, whatever their impact. */
+export async function allFindings(page: Page) {
+  return (await axeFindings(page)).map((v) => `${v.id} (${v.impact}): ${v.nodes[0]?.html.slice(0, 160)}`);
+}
+
+/** Presses Tab, and arrow keys within a group, until the element has the focus: it can be reached without a mouse. */
+export async function tabTo(page: Page, target: Locator, most = 400): Promise<number> {
   // Finding an element by its role takes longer than a press: it is only looked for again once it has been replaced.
   let element = await target.elementHandle();
   for (let i = 0; i < most; i++) {
     const at = await element!.evaluate((e) => {
       if (!e.isConnected) return 'gone';
-      return e === document.activeElement ? 'here' : 'elsewhere';
+      if (e === document.activeElement) return 'here';
+      const group = document.activeElement?.closest('[data-roving]');
+      // In a group one goes on by arrow keys.
+      const isAmong = group && e.closest('[data-roving]') === group && !e.closest('[role=dialog]');
+      return isAmong && e.matches('[tabindex="-1"]') ? 'among' : 'elsewhere';
     });
-    if (at === 'here') return;
+    if (at === 'here') return i;
     if (at === 'gone') element = await target.elementHandle();
-    else await page.keyboard.press('Tab');
+    else await page.keyboard.press(at === 'among' ? 'ArrowRight' : 'Tab');
   }
   throw new Error(`Not reached with ${most} presses of Tab: ${target}`);
+}
+
+/** Has the field show every case, by its ratio, rather than those that tell most. */
+export async function showAll(page: Page): Promise<void> {
+  await page.getByRole('button', { name: /^all \d+$/ }).click();
+  await page.getByRole('combobox', { name: 'Order' }).selectOption('ratio');
 }
 
 export const cell = (page: Page, id: string) => page.locator(`[data-case="${id}"]`);
 export const saving = (page: Page) => page.getByTestId('saving');
 /** Takes changes back and waits until the server has that, so that the next test finds the demo as it was. */
 export async function undo(page: Page, times = 1): Promise<void> {
-  for (let i = 0; i < times; i++) await page.getByRole('button', { name: 'undo' }).click();
+  for (let i = 0; i < times; i++) await page.getByRole('button', { name: 'undo', exact: true }).click();
   await expect(saving(page)).toHaveText('saved');
 }
 

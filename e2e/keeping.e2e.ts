@@ -13,6 +13,7 @@ import {
   photo,
   rampJpeg,
   saving,
+  showAll,
   seriousFindings,
   tabTo,
 } from './fixtures';
@@ -21,6 +22,7 @@ test('a file is replaced after a look at all cases before and after', async ({ p
   await createProject(page, 'Replace');
   await dropFiles(page, [await photo()]);
   await expect(page.getByRole('gridcell').first()).toBeVisible();
+  await showAll(page);
   await cell(page, PHONE).click();
   const small = { name: 'small.jpg', mimeType: 'image/jpeg', buffer: await rampJpeg(400, 300) };
   await page.locator('[data-replace]').setInputFiles(small);
@@ -54,7 +56,7 @@ test('of several files all are made from a new one, or one alone is replaced, an
     'The 3x file has 440 × 440 px; as the 2x file has 300 × 300 px, it should have 450 × 450 px.',
   );
   expect(await seriousFindings(page)).toEqual([]);
-  await assign.getByRole('button', { name: 'Take 3 files' }).click();
+  await assign.getByRole('button', { name: 'Add 3 files' }).click();
   await page.locator('[data-replace]').setInputFiles(await sized('new.png', 600));
   const dialog = page.getByRole('dialog', { name: 'Another file for badge' });
   await expect(dialog.getByText('1x: 150 × 150 px becomes 200 × 200 px')).toBeVisible();
@@ -84,7 +86,7 @@ test('two tabs: what does not meet is merged, what does is asked about, and both
   await page.getByRole('button', { name: 'contain', exact: true }).click();
   await expect(saving(page)).toHaveText('saved');
   await other.getByRole('region', { name: 'Layer mark' }).getByRole('button', { name: 'hide' }).click();
-  await expect(other.getByRole('status', { name: 'Message' })).toContainText('taken in');
+  await expect(other.getByRole('status', { name: 'Message' })).toContainText('loaded');
   await expect(other.getByRole('button', { name: 'contain', exact: true })).toHaveAttribute(
     'aria-pressed',
     'true',
@@ -92,7 +94,7 @@ test('two tabs: what does not meet is merged, what does is asked about, and both
   await expect(saving(other)).toHaveText('saved');
 
   await page.getByRole('button', { name: 'stretch', exact: true }).click();
-  await expect(page.getByRole('status', { name: 'Message' })).toContainText('taken in');
+  await expect(page.getByRole('status', { name: 'Message' })).toContainText('loaded');
   await expect(saving(page)).toHaveText('saved');
   await other.getByRole('button', { name: 'natural', exact: true }).click();
   const dialog = other.getByRole('dialog', { name: 'Changed here and elsewhere' });
@@ -252,7 +254,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     expect(await seriousFindings(page)).toEqual([]);
     await page.keyboard.press('Escape');
     await page.keyboard.press('?');
-    await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible();
+    await expect(page.getByRole('dialog', { name: 'Keys and words' })).toBeVisible();
     expect(await seriousFindings(page)).toEqual([]);
   });
 }

@@ -1,5 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { test } from './test';
+import { allFindings } from './fixtures';
 
 const SPLASH = '/projects/larkmoor-ferries/winter-splash';
 const VIEWS = [
@@ -79,7 +80,10 @@ const measured = (page: Page) =>
   );
 
 for (const colorScheme of ['light', 'dark'] as const)
-  test(`everything can be pressed, read and found by its ring, ${colorScheme}`, async ({ page }) => {
+  test(`everything can be pressed, read and found by its ring, and axe finds nothing at all, ${colorScheme}`, async ({
+    page,
+  }) => {
+    test.setTimeout(180_000);
     await page.emulateMedia({ colorScheme });
     for (const [name, address, there] of VIEWS) {
       await page.goto(address);
@@ -89,6 +93,7 @@ for (const colorScheme of ['light', 'dark'] as const)
       const { pressed, ...wrong } = await measured(page);
       expect(pressed, name).toBeGreaterThan(3);
       expect([name, wrong]).toEqual([name, { small: [], tiny: [], faint: [] }]);
+      expect([name, await allFindings(page)]).toEqual([name, []]);
     }
   });
 
@@ -122,7 +127,7 @@ test('a finding says why in one sentence, whose part leads to its editor', async
     /cover shows only the \w+ [\d.]+.% of Harbour; Lighthouse stands left of it\.$/,
   );
   await expect(page.locator('.why-steps').first()).not.toBeVisible();
-  await page.getByText('the figures it comes from').click();
+  await page.getByText('why, in steps').click();
   await expect(page.locator('.why-steps').first()).toBeVisible();
   await sentence.getByRole('button', { name: 'cover' }).click();
   await expect(page.locator('.popover')).toBeVisible();

@@ -12,7 +12,7 @@ async function addLayer(page: Page, preset: RegExp) {
 }
 
 test('a panel with text: added, filled, held by other edges, all in its sentence', async ({ page }) => {
-  await page.goto('/projects/larkmoor-ferries/system-window');
+  await page.goto('/projects/larkmoor-ferries/system-window?case=phone-360x800-2x.0.light');
   await addLayer(page, /^a panel of 80 %/);
   await expect(layer(page, 'Panel')).toContainText('as high as what it holds');
   await expect(figure(page, 'Panel', 'Holds')).toHaveText('nothing yet');
@@ -45,7 +45,10 @@ test('a panel with text: added, filled, held by other edges, all in its sentence
   await expect(closeUp(page).getByRole('row', { name: /^Letters missing/ })).toHaveCount(0);
 
   await layer(page, 'Panel').getByRole('button', { name: 'across' }).click();
-  await page.getByRole('group', { name: 'Held across by' }).getByRole('button', { name: 'right' }).click();
+  await page
+    .getByRole('group', { name: 'Across, aligned by' })
+    .getByRole('button', { name: 'right' })
+    .click();
   await expect(layer(page, 'Panel')).toContainText('right edge 0 from the right of the safe area');
   await expect(saving(page)).toHaveText('saved');
   await page.reload();
@@ -61,7 +64,7 @@ test('a picture is put into a new panel, which goes around it, and stays where i
   await addLayer(page, /^a panel of 80 %/);
   await tabTo(page, page.getByRole('button', { name: 'More about Emblem' }));
   await page.keyboard.press('Enter');
-  await page.getByRole('combobox', { name: 'Held by' }).selectOption({ label: 'Panel' });
+  await page.getByRole('combobox', { name: 'Inside' }).selectOption({ label: 'Panel' });
   await page.keyboard.press('Escape');
   await expect(layer(page, 'Emblem')).toContainText(/(of|in) Panel/);
   await expect(page.getByRole('alert').filter({ hasText: 'circle' })).toHaveCount(0);
@@ -149,7 +152,7 @@ test('named values are used by name, kept while they are used, and go out and in
     buffer: Buffer.from(JSON.stringify(tokens)),
   });
   const note = tray.getByRole('status');
-  await expect(note).toContainText('2 named values taken in from other.tokens.json.');
+  await expect(note).toContainText('2 named values imported from other.tokens.json.');
   await expect(note).toContainText('shade: tokens of the type shadow are not used here');
   await expect(tray.getByRole('listitem').filter({ hasText: 'inner' })).toContainText('as gap');
   await note.getByRole('button', { name: 'close' }).click();
@@ -163,7 +166,7 @@ test('named values are used by name, kept while they are used, and go out and in
 });
 
 test('a ground takes a gradient, a picture a tint and a size of its own', async ({ page }) => {
-  await page.goto('/projects/larkmoor-ferries/system-window');
+  await page.goto('/projects/larkmoor-ferries/system-window?case=phone-360x800-2x.0.light');
   await layer(page, 'Ground').getByRole('button', { name: '#ffffff' }).click();
   await page.getByRole('button', { name: 'gradient', exact: true }).click();
   await page.getByRole('textbox', { name: /^Direction/ }).fill('90');

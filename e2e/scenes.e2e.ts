@@ -71,7 +71,7 @@ test('a scene that a launch shows is not deleted, and it is said why', async ({ 
 test('a picture of several cuts shows the one that the screen takes, and its rule and areas are edited there', async ({
   page,
 }) => {
-  await page.goto(`${DEMO}/winter-splash-mended?case=phone-360x800-2x.0.light`);
+  await page.goto(`${DEMO}/winter-splash-mended?cases=all&sort=ratio&case=phone-360x800-2x.0.light`);
   const harbour = page.getByRole('region', { name: 'Layer Harbour' });
   const point = harbour.getByRole('button', { name: /^Position of Harbour/ });
   await expect(point).toHaveAccessibleName(/50 % across, 42 % down/);
@@ -91,8 +91,8 @@ test('a picture of several cuts shows the one that the screen takes, and its rul
   await expect(figure(page, 'Harbour', 'Crop by side')).toHaveText('5 · 5 · 0 · 0 %');
   await tabTo(page, point);
   await page.keyboard.press('ArrowUp');
-  await expect(harbour).toContainText('In portrait: covers its box, held at 50 % across, 41 % down');
-  await expect(harbour).toContainText('held at 52 % across, 52 % down');
+  await expect(harbour).toContainText('In portrait: covers its box, aligned 50 % across, 41 % down');
+  await expect(harbour).toContainText('aligned 52 % across, 52 % down');
   await harbour.getByRole('button', { name: 'Add a keep area' }).click();
   await expect(harbour.locator('.well-keep')).toHaveCount(3);
   await harbour.getByRole('button', { name: '50 % across, 41 % down', exact: true }).click();
@@ -111,8 +111,8 @@ test('a picture of several cuts shows the one that the screen takes, and its rul
   expect(await seriousFindings(page)).toEqual([]);
   // A fit for all screens is one for every rule.
   await page.getByRole('button', { name: 'contain', exact: true }).click();
-  await expect(harbour).toContainText('shown whole in its box, held at 52 % across, 52 % down');
-  await expect(harbour).toContainText('In portrait: shown whole in its box, held at 50 % across, 41 % down');
+  await expect(harbour).toContainText('shown whole in its box, aligned 52 % across, 52 % down');
+  await expect(harbour).toContainText('In portrait: shown whole in its box, aligned 50 % across, 41 % down');
   await undo(page, 3);
-  await expect(harbour).toContainText('In portrait: covers its box, held at 50 % across, 42 % down');
+  await expect(harbour).toContainText('In portrait: covers its box, aligned 50 % across, 42 % down');
 });

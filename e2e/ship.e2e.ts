@@ -182,7 +182,7 @@ test('a project is taken along as an archive, and opened again beside itself', a
   await field.setInputFiles(zip);
   const copy = page.getByRole('listitem', { name: 'Larkmoor Ferries (copy)', exact: true });
   await expect(copy).toBeVisible({ timeout: 60_000 });
-  await expect(page.getByText('Larkmoor Ferries (copy) was taken in.')).toBeVisible();
+  await expect(page.getByText('Larkmoor Ferries (copy) was imported.')).toBeVisible();
   expect(await seriousFindings(page)).toEqual([]);
 
   await copy.getByRole('link', { name: 'Mended splash' }).click();

@@ -76,7 +76,7 @@ test('a folder of 60 files is read, looked at and taken; six are wrong in six wa
   await expect(dialog).toBeVisible({ timeout: 60_000 });
   await expect(dialog.getByRole('row', { name: /^emblem-dark@2x\.png/ })).toContainText('by “@2x”, “dark”');
   expect(await seriousFindings(page)).toEqual([]);
-  await dialog.getByRole('button', { name: 'Take 60 files' }).click();
+  await dialog.getByRole('button', { name: 'Add 60 files' }).click();
   await expect(saving(page)).toHaveText('saved');
 
   await page.getByRole('button', { name: 'add', exact: true }).click();
@@ -110,7 +110,7 @@ test('where files belong is changed by hand, two never share a place, and undo t
   ];
   await dropFiles(page, list);
   const dialog = page.getByRole('dialog', { name: 'Where these 3 files belong' });
-  await expect(dialog.getByRole('button', { name: 'Take 3 files' })).toBeDisabled();
+  await expect(dialog.getByRole('button', { name: 'Add 3 files' })).toBeDisabled();
   await dialog.getByRole('combobox', { name: 'Appearance of gull-2x.png' }).selectOption('dark');
   // Other patterns read the names again.
   await dialog.getByText('how names are read').click();
@@ -119,7 +119,7 @@ test('where files belong is changed by hand, two never share a place, and undo t
   await dialog.getByRole('textbox', { name: 'Density' }).fill('@{n}x');
   await expect(dialog.getByRole('textbox', { name: 'Picture of gull-2x.png' })).toHaveValue('gull-2x');
   await dialog.getByRole('button', { name: 'Remove gull-2x.png' }).click();
-  await dialog.getByRole('button', { name: 'Take 2 files' }).click();
+  await dialog.getByRole('button', { name: 'Add 2 files' }).click();
   const emblem = page.getByRole('rowgroup').filter({ hasText: /^Emblem/ });
   await expect(emblem).not.toContainText('missing');
   await expect(emblem).toContainText('uneven');
@@ -329,7 +329,7 @@ test('densities are asked for, and what is missing is made from its master', asy
   await page.getByRole('button', { name: 'ask for 1.5x' }).click();
   await page.keyboard.press('Escape');
   await expect(emblem).toContainText('There is no 1.5x file');
-  await page.getByRole('button', { name: /^make the \d missing or uneven from their masters$/ }).click();
+  await page.getByRole('button', { name: /^make \d files? that (is|are) missing or uneven$/ }).click();
   await expect(emblem).not.toContainText('There is no');
   await expect(emblem).not.toContainText('uneven The');
   await expect(emblem.getByRole('cell', { name: '768 × 768' })).toBeVisible();

@@ -12,6 +12,7 @@ import {
   photo,
   placeAt,
   saving,
+  showAll,
   seriousFindings,
   sides,
   tabTo,
@@ -41,6 +42,7 @@ test('drop a photo and a logo, fit, drag, read, reload, undo: all of it is there
     '40 % of the safe area’s width, at most 220',
   );
 
+  await showAll(page);
   await cell(page, PHONE).click();
   await expectCropToAgree(page);
   for (const fit of FITS) {
@@ -196,7 +198,7 @@ test('every part of a sentence is edited in place, and a circle of layers is ref
   await page.getByRole('dialog').getByRole('button', { name: /^tile/ }).click();
   // It stays open for the size of a tile and its gaps.
   await page.keyboard.press('Escape');
-  await expect(coast).toContainText('tiled over its box, held at 50 % across');
+  await expect(coast).toContainText('tiled over its box, aligned 50 % across');
   await coast.getByRole('button', { name: 'cut off' }).click();
   await page
     .getByRole('dialog')
@@ -275,6 +277,7 @@ test('layers are named, thinned, moved, duplicated and deleted, and differ when 
   await expect(page.getByRole('status', { name: 'Message' })).toContainText('mark is measured from Badge');
   await page.keyboard.press('Escape');
 
+  await showAll(page);
   await cell(page, PHONE.replace('.0.', '.90.')).click();
   await expect(figure(page, 'coast', 'Drawn')).toHaveText('640 × 480 lu');
   await act('coast', 'differs when turned');
@@ -302,8 +305,10 @@ test('layers are named, thinned, moved, duplicated and deleted, and differ when 
 });
 
 test('filters narrow the field, and a link shows the same', async ({ page }) => {
-  await page.goto('/projects/larkmoor-ferries/winter-splash');
+  await page.goto('/projects/larkmoor-ferries/winter-splash?cases=all&sort=ratio');
+  await expect(page.getByRole('gridcell').first()).toBeVisible();
   const all = await page.getByRole('gridcell').count();
+  await page.getByRole('button', { name: 'filters' }).click();
   await page.getByRole('combobox', { name: 'Kind' }).selectOption('Tablets');
   await expect(page.getByRole('gridcell')).not.toHaveCount(all);
   await page.getByRole('combobox', { name: 'Orientation' }).selectOption('portrait');
@@ -319,6 +324,7 @@ test('filters narrow the field, and a link shows the same', async ({ page }) => 
   await expect(page.getByText('No screen is left by these filters')).toBeVisible();
   await page.getByRole('button', { name: 'show all' }).click();
   await expect(page.getByRole('gridcell')).toHaveCount(all);
+  await page.getByRole('button', { name: 'filters' }).click();
   await page.getByRole('combobox', { name: 'Outcome' }).selectOption('◭ warn');
   await expect(page.getByRole('gridcell').first()).toHaveAccessibleName(/: warn/);
   for (const c of await page.getByRole('gridcell').all()) await expect(c).toHaveAccessibleName(/: warn/);

@@ -1,3 +1,4 @@
+import { countOf } from '@/core/words/words';
 import {
   createWriteStream,
   existsSync,
@@ -67,7 +68,7 @@ export async function exportProject(asked: ProjectAsked & { out: string }, io: I
     if (path.extname(out).toLowerCase() === '.zip') {
       await toArchive(opened, out);
       io.out(`The archive was written to ${out}.\n`);
-    } else io.out(`${await toFolder(opened, out)} files were written to ${out}.\n`);
+    } else io.out(`${countOf(await toFolder(opened, out), 'file')} written to ${out}.\n`);
   } finally {
     opened.close();
   }

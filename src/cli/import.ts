@@ -48,7 +48,7 @@ export async function importProject(place: string, store: string, io: Io): Promi
     await migrateDb(getDb(), folder);
     const { documents } = await (isFile(place) ? importArchive(place) : takenFromFolder(place));
     const { id, name } = documents.project;
-    io.out(`“${name}” was taken in as ${id}.\n`);
+    io.out(`“${name}” was imported as ${id}.\n`);
   } finally {
     getDb().$client.close();
     giveBack();

@@ -67,7 +67,7 @@ describe('a project that was taken along', () => {
       const store = at(`store of ${form}`);
       expect(spawned('import', at(form), '--store', store)).toEqual({
         code: 0,
-        out: `“Larkmoor Ferries” was taken in as ${ID}.\n`,
+        out: `“Larkmoor Ferries” was imported as ${ID}.\n`,
         err: '',
       });
       await coulee('export', '--store', store, '--out', at('back.zip'));
@@ -80,7 +80,7 @@ describe('a project that was taken along', () => {
     spawned('import', at('own'), '--store', store);
     const { code, out } = spawned('import', at('own.zip'), '--store', store);
     expect(code).toBe(0);
-    expect(out).toMatch(/^“Larkmoor Ferries \(copy\)” was taken in as (?!larkmoor-ferries\.)/);
+    expect(out).toMatch(/^“Larkmoor Ferries \(copy\)” was imported as (?!larkmoor-ferries\.)/);
     const twice = await coulee('check', '--store', store);
     expect(twice).toMatchObject({ code: 2 });
     expect(twice.err).toContain('Say which project is meant');

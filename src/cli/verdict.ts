@@ -6,7 +6,7 @@ import { sayWhat } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { foundCounts } from '@/core/review/counts';
 import { sayWeight } from '@/core/words/numbers';
-import { countCases } from '@/core/words/words';
+import { countCases, countOf } from '@/core/words/words';
 
 /** A line of the table: a name, and the figures after it. */
 interface Row {
@@ -26,7 +26,7 @@ function rowsOf({ scenes, launches, files }: Review): Row[] {
       found: sayFound(found),
     })),
     {
-      name: `Files of ${files.length} pictures`,
+      name: `Files of ${countOf(files.length, 'picture')}`,
       counts: OUTCOMES.map(() => '–'),
       found: sayFound(foundCounts(files.flatMap((f) => f.findings))),
     },

@@ -1,4 +1,3 @@
-import { sayFigure } from '@/core/measure/words';
 import type { Case } from '@/core/screens/cases';
 import { caseName } from '@/core/screens/words';
 import { summarise } from '@/core/solve/summary';
@@ -17,9 +16,7 @@ export function captionOf(
 ): string[] {
   const { headline } = summarise(result);
   const nameOf = (id: string) => layers.find((l) => l.id === id)?.name ?? id;
-  const worst = headline
-    ? `${nameOf(headline.layerId)}: ${sayFigure(headline.measure, headline.value)}`
-    : 'clear';
+  const worst = headline ? `${nameOf(headline.layerId)}: ${headline.words}` : 'clear';
   const others = alike > 0 ? ` and ${alike} like it` : '';
   return [`${caseName(c)}, ${c.appearance}${others}`, worst];
 }

@@ -2,7 +2,6 @@ import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
 import type { Appearance } from '@/core/values/values';
 import type { Case } from '@/core/screens/cases';
 import type { CaseSummary } from '@/core/solve/summary';
-import { sayFigure } from '@/core/measure/words';
 
 export { OUTCOME_SHAPES } from '@/core/measure/words';
 export { CUT_WORDS, sayFile } from '@/core/pictures/words';
@@ -20,7 +19,7 @@ export { countCases } from '@/core/words/words';
 export function caseText(c: Case, summary: CaseSummary | undefined, layerName: string | undefined): string {
   if (!summary) return `${caseName(c)}: being measured`;
   const { headline, outcome } = summary;
-  const figure = headline ? `, ${layerName ?? ''} ${sayFigure(headline.measure, headline.value)}` : '';
+  const figure = headline ? `, ${layerName ?? ''} ${headline.words}` : '';
   return `${caseName(c)}: ${outcome}${figure}`;
 }
 

@@ -36,11 +36,11 @@ export const answering = {
     const { outside } = await askedOf(documents, finding.in.id);
     return because(surveyInput(documents, documents.scenes[finding.in.id]!, outside), finding, memory.all);
   },
-  /** The same in one sentence, of a finding of a scene. */
-  async inShort(documents: Documents, finding: SceneFinding): Promise<InShort> {
+  /** The same in one sentence, of a finding of a scene. @param here a case of it that somebody looks at */
+  async inShort(documents: Documents, finding: SceneFinding, here?: string): Promise<InShort> {
     const { outside } = await askedOf(documents, finding.in.id);
     const input = surveyInput(documents, documents.scenes[finding.in.id]!, outside);
-    return inShort(input, finding, casesIn(documents));
+    return inShort(input, finding, casesIn(documents), here);
   },
   /** Where one rule of a layer can hold its picture so that its keep areas are seen on all cases; `null` without any. */
   async position(

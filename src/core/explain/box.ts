@@ -1,3 +1,4 @@
+import { possessive } from '../words/words';
 import { sayNumber } from '../words/numbers';
 import { extent as extentOf, span, type Axis } from '../geometry/rect';
 import type { Basis, Edge, Extent, Region } from '../placing/rule';
@@ -95,7 +96,7 @@ function whyPinned(
       ? `${offset} from the ${sideAt(context, axis, from)} of ${region}`
       : `${offset} ${from === 'end' ? words.after : words.before} ${region}`;
   return reason(
-    `The ${sideAt(context, axis, own)} edge of ${asked.layer.name}’s box lies ${at(context, axis, place)}: ${measured}.`,
+    `The ${sideAt(context, axis, own)} edge of ${possessive(asked.layer.name)} box lies ${at(context, axis, place)}: ${measured}.`,
     whyRegionSide(context, asked, edge.region, axis, from, depth),
     { part: partAt(context, asked, axis, ...path, 'region') },
   );

@@ -69,7 +69,7 @@ export function whyDrawnEdge(context: Context, asked: AskedLayer, side: Side): R
   const axis = AXIS_OF[side];
   const box = whyEdge(context, asked, axis, endOf(context, side));
   if (Math.abs(off) < 0.05) return box;
-  const where = off > 0 ? `ends ${sayNumber(off)} inside of` : `reaches ${sayNumber(-off)} over`;
+  const where = off > 0 ? `ends ${sayNumber(off)} inside` : `reaches ${sayNumber(-off)} over`;
   if (layer.kind !== 'picture')
     return reason(`The drawing ${where} the ${side} of its box.`, [box], {
       part: { layerId: layer.id, path: ['style'] },

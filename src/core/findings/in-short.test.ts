@@ -37,6 +37,29 @@ describe('why a finding is there, in short', () => {
       /cover shows only the \w+ \d+(\.\d+)?.% of Harbour; Lighthouse stands left of it\.$/,
     );
   });
+
+  it('says of what is whole in its box, and cut by the screen, at which side, and blames its place', () => {
+    const cut = all.filter(
+      ({ finding }) => finding.measure === 'crop' && finding.part?.path.join() === 'placing',
+    );
+    expect(cut.length).toBeGreaterThan(0);
+    for (const { finding, short } of cut) {
+      expect(textOf(short)).toMatch(
+        /is cut off at the (left|right|top|bottom): it follows from its place\.$/,
+      );
+      expect(short.part!.at.layerId).toBe(finding.subject.id);
+    }
+  });
+
+  it('is of the case that is looked at, where there is one', () => {
+    const input = { ...demoInput('winter-splash'), pixels: madeUpPixels() };
+    const { finding } = all.find(
+      (a) => a.finding.in.id === 'winter-splash' && a.finding.measure === 'keep-lost',
+    )!;
+    const seen = finding.cases.map(({ caseId }) => textOf(inShort(input, finding, cases, caseId)));
+    expect(new Set(seen).size).toBeGreaterThan(3);
+    for (const text of seen) expect(text).toMatch(/^Here cover shows only the \w+ [\d.]+.% of Harbour; /);
+  });
 });
 
 describe('where a finding is', () => {

@@ -9,6 +9,7 @@ import { surveyCase, type PictureResult, type SurveyInput } from '../survey/surv
 import { sayContrast, sayLength, sayShare, sayTimes } from '../words/numbers';
 import type { Reason } from '../explain/reason';
 import { because, causeOf } from './because';
+import { isWholeInBox } from './cut-outside';
 import { openCases } from './finding';
 import type { SceneFinding } from './scene';
 
@@ -92,11 +93,26 @@ type CaseLayer = ReturnType<typeof surveyCase>['layers'][number] | undefined;
 
 const isPicture = (layer: CaseLayer): layer is PictureResult => layer?.kind === 'picture';
 
+/** A picture that is whole in its box, which reaches over the edge of the screen or of a panel: its place is to blame. */
+function cutOutside({ where, name, finding, layer }: Met): InShort | null {
+  if (!isPicture(layer) || !layer.measures.crop) return null;
+  const { crop } = layer.measures;
+  const side = SIDES.toSorted((a, b) => crop[b] - crop[a])[0]!;
+  return {
+    before: `${where} ${sayShare(crop[side])} of ${name} is cut off at the ${side}: it follows from `,
+    part: { text: 'its place', at: { layerId: finding.subject.id, path: ['placing'] } },
+    after: '.',
+  };
+}
+
 /** A picture of which too much is not seen: its fit is to blame. */
-function notSeen({ where, name, layer, part }: Met): InShort | null {
+function notSeen(met: Met): InShort | null {
+  const { where, name, layer, part } = met;
   if (!isPicture(layer)) return null;
   const seen = saySeen(layer);
   if (!seen) return null;
+  // What is drawn within its box is cut by what lies around that.
+  if (isWholeInBox(layer)) return cutOutside(met);
   const lost = sayLost(layer);
   return {
     before: `${where} `,
@@ -167,17 +183,23 @@ function partOf(at: NonNullable<Reason['part']>, { scene }: SurveyInput): InShor
 
 /**
  * Why a finding is there, in a sentence of at most 25 words.
+ * @param here a case of it that somebody looks at, of which it is said; else of all its cases, with the figures of the worst
  */
-export function inShort(input: SurveyInput, finding: SceneFinding, cases: readonly Case[]): InShort {
+export function inShort(
+  input: SurveyInput,
+  finding: SceneFinding,
+  cases: readonly Case[],
+  here?: string,
+): InShort {
   const on = new Set(openCases(finding).map((f) => f.caseId));
-  const where = sayWhere(
-    cases.filter((c) => on.has(c.id)),
-    cases,
-  );
-  const result = surveyCase(
-    input,
-    cases.find((c) => c.id === finding.worst.caseId)!,
-  );
+  const looked = here !== undefined && cases.find((c) => c.id === here);
+  const where = looked
+    ? 'Here'
+    : sayWhere(
+        cases.filter((c) => on.has(c.id)),
+        cases,
+      );
+  const result = surveyCase(input, looked || cases.find((c) => c.id === finding.worst.caseId)!);
   const layer = result.layers.find((l) => l.id === finding.subject.id);
   const at = finding.part ?? causeOf(because(input, finding, cases), finding.measure);
   const part = at ? partOf(at, input) : null;

@@ -6,6 +6,7 @@ import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';
 import type { CaseResult, SurveyInput } from '../survey/survey';
 import { because, causeOf } from './because';
+import { placeOfCut } from './cut-outside';
 import { inOrder, sumUp, type Finding, type FoundOn, type JudgedOn } from './finding';
 import { hingesOn } from './hinges';
 import { ruleOf } from './rule';
@@ -45,7 +46,7 @@ function findingOf(
     measure,
     ...(side && { side }),
     ...common,
-    said: `${sayFigure(measure, gravest.breach.value)}; accepted is ${sayLimit(gravest.breach.limit)}`,
+    said: `${sayFigure(measure, gravest.breach.value)}; ${sayLimit(gravest.breach.limit)}`,
     hingesOn: [...new Set(hinges.flat())].toSorted(),
     approximate: hinges.length,
   };
@@ -87,6 +88,7 @@ export const withParts = (
 ): SceneFinding[] =>
   findings.map((finding) => {
     if (finding.accepted !== null) return finding;
-    const part = causeOf(because(input, finding, cases), finding.measure);
+    const part =
+      placeOfCut(input, finding, cases) ?? causeOf(because(input, finding, cases), finding.measure);
     return part ? { ...finding, part } : finding;
   });

@@ -11,6 +11,8 @@ export interface Progress {
 export interface Helps<F extends Finding> {
   /** number of cases on which the finding is gone, of those on which it was */
   clears: number;
+  /** the figure of the finding where it is worst with it; `null` where it is gone */
+  worst: number | null;
   /** findings that are new or on more cases than before, with how many more */
   costs: { finding: F; more: number }[];
   /** how much less is wrong in all; larger is better */
@@ -56,11 +58,19 @@ export function* trying<F extends Finding, C extends object, M extends object>(
     const then = after(candidate);
     if (!then) continue;
     const gain = total - score(then.findings, weights);
-    const clears = openOn(finding) - openOn(then.findings.find((f) => f.id === finding.id));
+    const left = then.findings.find((f) => f.id === finding.id);
+    const clears = openOn(finding) - openOn(left);
     if (clears <= 0 || gain <= ROUNDING) continue;
     const costs = costsOf(before, then.findings, openOn);
     found.push({
-      advice: { ...candidate, clears, costs, gain, ...then.more },
+      advice: {
+        ...candidate,
+        clears,
+        worst: openOn(left) > 0 ? left!.worst.value : null,
+        costs,
+        gain,
+        ...then.more,
+      },
       rank: gain - (then.dear ?? 0),
     });
   }

@@ -68,8 +68,8 @@ export function movedByBars(without: CaseResult, after: CaseResult): MovedByBars
 /** “the status bar comes, 24 lu high” */
 export function sayBarChange({ kind, before, after }: BarChange): string {
   const name = BAR_WORDS[kind];
-  if (before === 0) return `${name} comes and takes ${sayLength(after)}`;
-  if (after === 0) return `${name} goes and gives ${sayLength(before)}`;
+  if (before === 0) return `${name} appears and takes ${sayLength(after)}`;
+  if (after === 0) return `${name} disappears and gives ${sayLength(before)}`;
   if (Math.abs(before - after) < NEAR) return `${name} goes to another side`;
   return `${name} takes ${sayLength(after)} instead of ${sayLength(before)}`;
 }

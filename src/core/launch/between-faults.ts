@@ -1,4 +1,4 @@
-import { sayLength, sayNumber, sayRatio, sayShare } from '../words/numbers';
+import { sayLength, sayNumber, sayShare } from '../words/numbers';
 import { hexOf } from '../pixels/raster';
 import type { Bars } from '../screens/bar-rules';
 import type { Case } from '../screens/cases';
@@ -48,11 +48,11 @@ function whyItJumps({ layers, wasName, name }: Jump, moved: MovedBy): string[] {
   return [...content, `${sayMoved(byBars)} because the bars of the two stages differ.`];
 }
 
-/** “jumps 12 lu down and becomes 0.86 times as wide” */
+/** “jumps 12 lu down and becomes 86 % of its width” */
 function sayJump({ shift, scale }: Jump): string {
   const ways = sayShift(shift);
   const goes = ways === '' ? [] : [`jumps ${ways}`];
-  const becomes = Math.abs(scale - 1) < 0.001 ? [] : [`becomes ${sayRatio(scale)} times as wide`];
+  const becomes = Math.abs(scale - 1) < 0.001 ? [] : [`becomes ${sayShare(scale)} of its width`];
   return [...goes, ...becomes].join(' and ') || 'changes its shape';
 }
 

@@ -132,7 +132,7 @@ describe('a bar that comes or goes', () => {
     expect(barChanges(without, with_)).toEqual([{ kind: 'status', before: 0, after: portrait }]);
     expect(barChanges(with_, without)).toEqual([{ kind: 'status', before: portrait, after: 0 }]);
     expect(sayBarChange(barChanges(without, with_)[0]!)).toBe(
-      `the status bar comes and takes ${portrait} lu`,
+      `the status bar appears and takes ${portrait} lu`,
     );
     const title = barChanges(with_, seen(layers, bars(true, 56)));
     expect(title).toEqual([{ kind: 'title', before: 0, after: 56 }]);

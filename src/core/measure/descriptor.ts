@@ -128,6 +128,8 @@ export interface LayerDescriptor<Id extends string = string> extends Described<I
   why: FigureName;
   /** what is to be said before those, of the case on which it is worst */
   first?: (m: Measures) => string[];
+  /** the same on one case in words of its own, where more can be said than the word and the figure: “Lighthouse cut off” */
+  onCase?: (m: Measures) => string | null;
   /** the side on which it shows most, where its figure does not find that itself */
   shownOn?: (m: Measures) => Side;
   /** whether it is about where and how large a layer is, which its box decides rather than how it is drawn in there */

@@ -1,5 +1,5 @@
 import type { LayerRole } from '../scene/scene';
-import { figureOf, isOfLayers, type Limit, type MeasureSide } from './limit';
+import { figureOf, isOfLayers, MEASURE, type Limit, type MeasureName, type MeasureSide } from './limit';
 import type { Measures } from './measures';
 
 export type Outcome = 'clear' | 'warn' | 'fail';
@@ -124,13 +124,20 @@ export function outcomeOf(breaches: readonly Breach[]): Outcome {
 
 /** Orders outcomes with the gravest first. */
 export const byOutcome = (a: Outcome, b: Outcome) => rank[b] - rank[a];
-const byGravity = (a: Breach<Bounds>, b: Breach<Bounds>) => byOutcome(a.limit.outcome, b.limit.outcome);
+
+/** By how many steps that an eye notices a limit is passed; of a launch or of files the measure’s own unit is the step. */
+export const stepsBeyond = ({ limit, by }: Breach<Bounds>) =>
+  by / (MEASURE[limit.measure as MeasureName]?.unit.step ?? 1);
+
+/** The graver outcome first, then what is further beyond its limit. */
+const byGravity = (a: Breach<Bounds>, b: Breach<Bounds>) =>
+  byOutcome(a.limit.outcome, b.limit.outcome) || stepsBeyond(b) - stepsBeyond(a);
 
 /** By which a breach is known: its layer, measure and side, whichever of their limits is broken. */
 export const breachId = ({ subjectId, limit: { measure, side } }: Breach): string =>
   [subjectId, measure, side].filter(Boolean).join(' ');
 
-/** The first of the gravest breaches: the one that is said when there is room for one. */
+/** The gravest breach, of equals the first: the one that is said when there is room for one. */
 export function gravest<L extends Bounds>(breaches: readonly Breach<L>[]): Breach<L> | null {
   let worst: Breach<L> | null = null;
   for (const b of breaches) if (!b.accepted && (!worst || byGravity(b, worst) < 0)) worst = b;

@@ -3,7 +3,11 @@ import type { Placement } from '../fit/place';
 import { isRepeated } from '../fit/tiles';
 import type { KeepArea } from '../pictures/picture';
 import type { Outline } from '../screens/outline';
+import { sayShare } from '../words/numbers';
 import { hiddenByGlass } from './glass';
+
+/** From this share on nothing is left to be said of the rest. */
+const ALL_BUT = 0.9995;
 
 export interface KeptSubject {
   subject: string;
@@ -13,6 +17,21 @@ export interface KeptSubject {
   hidden: number;
   /** where it is drawn, absolute on the screen, lu */
   rect: Rect;
+}
+
+/**
+ * The keep area that is worst off, in words: “Lighthouse cut off”, “Ferry 43 % cut off”; `null` where none is.
+ * @param shareOf how much of one is lost, 0..1
+ */
+export function sayWorst(
+  areas: readonly KeptSubject[] | null,
+  shareOf: (area: KeptSubject) => number,
+  lost: string,
+): string | null {
+  const worst = areas?.reduce((a, b) => (shareOf(b) > shareOf(a) ? b : a));
+  if (!worst || shareOf(worst) === 0) return null;
+  const share = shareOf(worst) > ALL_BUT ? '' : `${sayShare(shareOf(worst))} `;
+  return `${worst.subject} ${share}${lost}`;
 }
 
 /**

@@ -227,11 +227,11 @@ describe('limits', () => {
   it('all have a reason, and are said in words', () => {
     for (const limit of DEFAULT_LIMITS) {
       expect(limit.reason).toMatch(/\.$/);
-      expect(sayLimit(limit)).toMatch(/^(none|(at most|at least|exactly) [\d.]+( %| ×| lu²?| axes| : 1)?)$/);
+      expect(sayLimit(limit)).toMatch(/^limit: (at least |exactly )?[\d.]+( %| ×| lu²?| axes| : 1)?$/);
     }
     const limit = DEFAULT_LIMITS[0]!;
     expect(sayBreach({ subjectId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(
-      'Harbour: crop 65.4 %, accepted is at most 50 %',
+      'Harbour: crop 65.4 %, limit: 50 %',
     );
   });
 

@@ -11,20 +11,22 @@ export interface Unit {
   typed: { unit: string; factor: number };
   /** whether values are whole numbers, of which 0 is “none” */
   counts: boolean;
+  /** a difference that an eye notices: by such steps, breaches of unlike measures are held against one another */
+  step: number;
 }
 
 const unitOf = (
   unit: string,
   say: Unit['say'],
-  { factor = 1, sayBy = sayNumber, names = true, counts = false } = {},
-): Unit => ({ say, sayBy, names, typed: { unit, factor }, counts });
+  { factor = 1, sayBy = sayNumber, names = true, counts = false, step = 1 } = {},
+): Unit => ({ say, sayBy, names, typed: { unit, factor }, counts, step });
 
 /** The units that measures have. */
 export const UNITS = {
-  share: unitOf('%', sayShare, { factor: 100, sayBy: sayRatio }),
-  length: unitOf('lu', sayLength),
-  area: unitOf('lu²', sayArea),
-  times: unitOf('×', sayTimes, { sayBy: sayRatio }),
-  contrast: unitOf(': 1', sayContrast, { names: false }),
+  share: unitOf('%', sayShare, { factor: 100, sayBy: sayRatio, step: 0.05 }),
+  length: unitOf('lu', sayLength, { step: 4 }),
+  area: unitOf('lu²', sayArea, { step: 16 }),
+  times: unitOf('×', sayTimes, { sayBy: sayRatio, step: 0.25 }),
+  contrast: unitOf(': 1', sayContrast, { names: false, step: 0.5 }),
   count: unitOf('', String, { names: false, counts: true }),
 } as const;

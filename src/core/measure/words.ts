@@ -1,4 +1,5 @@
 import type { Breach, Outcome } from './judge';
+import type { Measures } from './measures';
 import { MEASURE, type Limit, type MeasureName } from './limit';
 
 /** Outcomes have shapes, so that nothing is said by colour alone. */
@@ -13,6 +14,13 @@ export const sayValue = (measure: MeasureName, value: number) => MEASURE[measure
 /** “crop 65.3 %”, “enlarged 1.42 ×”, “to safe edge −12 lu” */
 export const sayFigure = (measure: MeasureName, value: number) =>
   `${MEASURE[measure].word} ${sayValue(measure, value)}`;
+
+/** A figure of a layer on one case, with what exactly it concerns there: “Lighthouse cut off”. */
+export function sayOnCase(measure: MeasureName, value: number, measures: Measures): string {
+  const descriptor = MEASURE[measure];
+  const own = descriptor.of === 'layer' ? descriptor.onCase?.(measures) : null;
+  return own ?? sayFigure(measure, value);
+}
 
 /** Less than this of what is typed is not said. */
 const LEAST_SAID = 0.05;
@@ -37,17 +45,13 @@ const BARS: Record<string, string> = {
 export const ownerName = (id: string, layers: readonly { id: string; name: string }[]): string =>
   BARS[id] ?? layers.find((l) => l.id === id)?.name ?? id;
 
-/** “at most 50 %”, “at least 8 lu” */
-export function sayLimit(limit: Limit): string {
-  const { say, counts } = MEASURE[limit.measure].unit;
-  if (limit.max === 0 && counts) return 'none';
-  if (limit.min !== undefined && limit.min === limit.max) return `exactly ${say(limit.min)}`;
-  const parts = [
-    limit.max === undefined ? null : `at most ${say(limit.max)}`,
-    limit.min === undefined ? null : `at least ${say(limit.min)}`,
-  ];
-  return parts.filter((p) => p !== null).join(' and ');
+/** “limit: 50 %”, “limit: at least 8 lu”, “limit: 20 % to 40 %” */
+export function sayLimit({ measure, min, max }: Limit): string {
+  const { say } = MEASURE[measure].unit;
+  if (min === undefined) return `limit: ${max === undefined ? 'none' : say(max)}`;
+  if (max === undefined) return `limit: at least ${say(min)}`;
+  return min === max ? `limit: exactly ${say(min)}` : `limit: ${say(min)} to ${say(max)}`;
 }
 
 export const sayBreach = (b: Breach, layerName: string) =>
-  `${layerName}: ${sayFigure(b.limit.measure, b.value)}, accepted is ${sayLimit(b.limit)}`;
+  `${layerName}: ${sayFigure(b.limit.measure, b.value)}, ${sayLimit(b.limit)}`;

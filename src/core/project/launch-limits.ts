@@ -49,7 +49,8 @@ export const LAUNCH_LIMITS: Record<LaunchRule, LaunchLimit & { reason: string }>
   'bar-change': {
     warn: 0,
     fail: null,
-    reason: 'A bar that comes or goes between two stages is seen to, and moves what is measured from it.',
+    reason:
+      'A bar that appears or disappears between two stages is seen to, and moves what is measured from it.',
   },
   'held-too-long': {
     warn: 100,
@@ -144,7 +145,7 @@ export const LAUNCH_VALUES: Record<LaunchRule, Words | null> = {
 export const LAUNCH_WORDS: Record<LaunchRule, string> = {
   flash: 'Flash',
   jump: 'Jump',
-  'bar-change': 'A bar comes or goes',
+  'bar-change': 'A bar appears or disappears',
   'held-too-long': 'Held too long',
   'fade-cut-short': 'Fade cut short',
   'outside-stage': 'Not drawn by the system',

@@ -79,7 +79,7 @@ describe('what two people made of the same project', () => {
     expect(asked.clashes).toHaveLength(1);
     const [[title, here, elsewhere]] = said(asked, mine, theirs) as [[string, string, string]];
     expect(title).toBe(`${scene(demo).name}, ${layer(demo, first).name}`);
-    expect(here).toMatch(/50.%.*Judged as/);
+    expect(here).toMatch(/50.%.*Role:/);
     expect(elsewhere).toBe('taken away');
     expect(asked.problem).toBeNull();
     expect(asked.documents.project.pictures.map((p) => p.id)).toContain(picture);

@@ -13,7 +13,7 @@ import type { Screen } from '../screens/screen';
 import { weightsOf } from '../screens/weights';
 import { gatherNeeded, type Gathering } from '../survey/needed';
 import { createSurvey, surveyInput, type Outside } from '../survey/survey';
-import { countCases } from '../words/words';
+import { countCases, countOf } from '../words/words';
 import { APPEARANCES } from '../values/values';
 import { caseCounts, foundCounts } from './counts';
 import { Review, REVIEW_SCHEMA } from './schema';
@@ -97,7 +97,7 @@ function notChecked({ documents, screens, outside, cases: counted }: Scope): Rev
   const { project } = documents;
   const left = casesOf(screens, APPEARANCES).length - counted.length;
   const unread = filesOf(project.pictures).filter((hash) => !outside.pixels?.has(hash)).length;
-  const files = unread === 1 ? '1 file' : `${unread} files`;
+  const files = countOf(unread, 'file');
   return [
     ...scenesInOrder(documents)
       .filter((scene) => !hasToJudge(scene))

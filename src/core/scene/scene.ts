@@ -100,7 +100,7 @@ function parentProblems(layers: readonly Layer[]): string[] {
     const parent = parentOf(layer);
     if (parent === undefined) return [];
     if (byId.get(parent)?.kind !== 'panel')
-      return [`The layer “${layer.name}” is held by “${parent}”, which is no panel of this scene.`];
+      return [`The layer “${layer.name}” is inside “${parent}”, which is no panel of this scene.`];
     const seen = new Set([layer.id]);
     for (let id: string | undefined = parent; id !== undefined; id = parentOf(byId.get(id))) {
       if (seen.has(id)) return [`The panel “${layer.name}” cannot hold itself.`];

@@ -1,5 +1,5 @@
 import { sayAlpha, sayNumber } from '../words/numbers';
-import { capitalised } from '../words/words';
+import { capitalised, countOf } from '../words/words';
 import type { Fit } from '../fit/rule';
 import type { Limit } from '../measure/limit';
 import { measureNoun, sayLimit } from '../measure/words';
@@ -229,7 +229,7 @@ function sayCuts(cuts: Documents['project']['pictures'][number]['cuts']): string
   return cuts
     .map(({ cut, renditions, keepAreas, focalPoint: { x, y } }) => {
       const areas = keepAreas.length === 1 ? '1 keep area' : `${keepAreas.length} keep areas`;
-      const files = renditions.length === 1 ? '1 file' : `${renditions.length} files`;
+      const files = countOf(renditions.length, 'file');
       const focal = `focal point ${sayAlpha(x)} across, ${sayAlpha(y)} down`;
       return `${cut === 'any' ? '' : `${cut}: `}${files}, ${areas}, ${focal}`;
     })

@@ -74,7 +74,7 @@ function sayFocal(cuts: readonly Cut[]): string {
 function alignTokens({ align }: Fit, picture: Picture | undefined, base: Path, names: Names): Token[] {
   const editable = { kind: 'align', value: align } as const;
   const paths = [[...base, 'fit', 'align']];
-  if (align.kind === 'position') return ['held at ', { text: sayPosition(align, names), paths, editable }];
+  if (align.kind === 'position') return ['aligned ', { text: sayPosition(align, names), paths, editable }];
   return ['keeping ', { text: sayFocal(picture?.cuts ?? []), paths, editable }, ' in the middle'];
 }
 

@@ -154,7 +154,7 @@ export function layerSentence(layer: Layer, names: Names, pictures: readonly Pic
   const own = seenBy(layer, names);
   const [before, after] = around(layer, own, pictureOf(layer, pictures));
   const clauses = [before, placingTokens(layer.placing, own), after, opacityTokens(layer)];
-  return [...capital(joined(clauses)), '. Judged as ', rolePart(layer), '.'];
+  return [...capital(joined(clauses)), '. Role: ', rolePart(layer), '.'];
 }
 
 const rolePart = ({ role }: PlacedLayer): Part => ({

@@ -1,3 +1,4 @@
+import { possessive } from '../words/words';
 import type { Axis } from '../geometry/rect';
 import type { AxisRule, Bound, Edge, Extent, Placing, Ratio, Region } from '../placing/rule';
 import { sameJson } from '../patch/patch';
@@ -159,7 +160,7 @@ function shiftPart(rule: Middle, axis: Axis, names: Names): Part {
   const words = axisWords(axis, names);
   const { shift } = rule;
   const paths = [at(names, axis, 'shift')];
-  const percentOf = `${articleOf(rule.region, names)}${sayRegion(rule.region, names)}’s ${words.extent}`;
+  const percentOf = `${articleOf(rule.region, names)}${possessive(sayRegion(rule.region, names))} ${words.extent}`;
   const label = axis === 'x' ? `To the ${words.end} of centre` : 'Below centre';
   const placing = placingPath(names);
   const editable = { kind: 'shift', value: shift, label, axis, percentOf, placing } as const;

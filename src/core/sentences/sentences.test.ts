@@ -26,27 +26,27 @@ describe('sentences', () => {
     [
       'harbour',
       'winter-splash',
-      'Pinned 0 from all four edges of the whole screen, covers its box, held at 62 % across, 55 % down, spill cut off. Judged as a background.',
+      'Pinned 0 from all four edges of the whole screen, covers its box, aligned 62 % across, 55 % down, spill cut off. Role: background.',
     ],
     [
       'emblem',
       'winter-splash',
-      '38 % of the safe area’s width, at most 220, keeps its shape, centred across, 6 % above centre in the safe area, shown whole in its box. Judged as a logo.',
+      '38 % of the safe area’s width, at most 220, keeps its shape, centred across, 6 % above centre in the safe area, shown whole in its box. Role: logo.',
     ],
     [
       'wordmark',
       'winter-splash',
-      '52 % of the safe area’s width, at most 280, keeps its shape, centred across in the safe area, top edge 12 below Emblem, shown whole in its box. Judged as a logo.',
+      '52 % of the safe area’s width, at most 280, keeps its shape, centred across in the safe area, top edge 12 below Emblem, shown whole in its box. Role: logo.',
     ],
     [
       'emblem',
       'sign-in',
-      '112 wide, keeps its shape, centred across in the content area, top edge 24 from the top of the content area, shown whole in its box. Judged as a logo.',
+      '112 wide, keeps its shape, centred across in the content area, top edge 24 from the top of the content area, shown whole in its box. Role: logo.',
     ],
     [
       'deck',
       'sign-in',
-      'Pinned 0 from all four edges of the whole screen, covers its box, keeping 70 % across, 50 % down in the middle, spill cut off. Judged as a background.',
+      'Pinned 0 from all four edges of the whole screen, covers its box, keeping 70 % across, 50 % down in the middle, spill cut off. Role: background.',
     ],
   ])('%s of %s', (id, scene, expected) => expect(say(layer(id, scene), scenes[scene])).toBe(expected));
 
@@ -87,7 +87,7 @@ describe('sentences', () => {
     const names = { layers: [], named: [] };
     const tokens = whenSentence(differs, 0, names, project.pictures);
     expect(sentenceText(tokens)).toBe(
-      'In landscape: pinned 0 from all four edges of the whole screen, shown whole in its box, held at 62 % across, 55 % down, spill cut off.',
+      'In landscape: pinned 0 from all four edges of the whole screen, shown whole in its box, aligned 62 % across, 55 % down, spill cut off.',
     );
     for (const token of tokens) {
       if (typeof token === 'string') continue;

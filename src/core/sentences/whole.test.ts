@@ -107,5 +107,5 @@ it('a logo that is centred by its ink does not read as one that is centred', () 
   const emblem = scene.layers.find((l): l is PictureLayer => l.id === 'emblem' && l.kind === 'picture')!;
   const centred = withFits(emblem, (fit) => centredByInk(fit, { x: 0.03, y: -0.02 }));
   expect(said(centred)).not.toBe(said(emblem));
-  expect(said(centred)).toContain('held at 50 % across − 3 %, 50 % down + 2 %');
+  expect(said(centred)).toContain('aligned 50 % across − 3 %, 50 % down + 2 %');
 });

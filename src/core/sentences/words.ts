@@ -1,4 +1,5 @@
 import { sayNumber } from '../words/numbers';
+import { possessive } from '../words/words';
 import type { Axis } from '../geometry/rect';
 import type { Basis, Region } from '../placing/rule';
 import type { LayerRole } from '../scene/scene';
@@ -95,7 +96,7 @@ export function sayBasis(of: Basis | undefined, axis: Axis, names: Names): strin
   if (of === 'short') return 'the screen’s shorter side';
   if (of === 'long') return 'the screen’s longer side';
   const region = of ?? 'screen';
-  return `${articleOf(region, names)}${sayRegion(region, names)}’s ${AXIS_WORDS[axis].extent}`;
+  return `${articleOf(region, names)}${possessive(sayRegion(region, names))} ${AXIS_WORDS[axis].extent}`;
 }
 
 /** “38 %”, “12”, “3 px”, or the name of a named value; logical units go without saying. */
@@ -119,8 +120,8 @@ export function sayRatioOf(value: number): string {
 
 /** What a layer is judged as: which limits it is held against. */
 export const ROLE_WORDS: Record<LayerRole, string> = {
-  background: 'a background',
-  logo: 'a logo',
-  text: 'a text',
+  background: 'background',
+  logo: 'logo',
+  text: 'text',
   other: 'something else',
 };

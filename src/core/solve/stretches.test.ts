@@ -57,7 +57,9 @@ describe('a free window', () => {
       for (const width of [s.from, s.to]) {
         const there = surveyCase(input, freeWindow({ width, height: 600 }, base, 'light'));
         expect(there.outcome).toBe(s.outcome);
-        expect(gravestOfEach(there.breaches).map((b) => b.limit)).toEqual(s.breaches.map((b) => b.limit));
+        // Which of them is further beyond its limit changes along the way.
+        const limits = (all: typeof s.breaches) => new Set(all.map((b) => b.limit));
+        expect(limits(gravestOfEach(there.breaches))).toEqual(limits(s.breaches));
       }
     });
   });

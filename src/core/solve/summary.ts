@@ -1,5 +1,6 @@
-import { gravest, type Outcome } from '../measure/judge';
-import type { MeasureName } from '../measure/limit';
+import { gravest, stepsBeyond, type Breach, type Outcome } from '../measure/judge';
+import { sayFigure, sayOnCase } from '../measure/words';
+import { MEASURE, type MeasureName } from '../measure/limit';
 import { VALLEY_MEASURES } from './valley';
 import type { Mark } from './mark';
 import type { CaseResult } from '../survey/survey';
@@ -9,6 +10,10 @@ export interface Headline {
   layerId: string;
   measure: MeasureName;
   value: number;
+  /** by how much a limit is passed, in steps that an eye notices; of a loss that breaks none, how many of these it has */
+  beyond: number;
+  /** what is wrong there, in words that stand after the name of the layer: “Lighthouse cut off” */
+  words: string;
 }
 
 export interface CaseSummary {
@@ -30,14 +35,33 @@ function greatestLoss(result: CaseResult): Headline | null {
     ['distortion', distortion ?? 0],
   ];
   const [measure, value] = losses.reduce((worst, l) => (l[1] > worst[1] ? l : worst));
-  return value >= LEAST_SAID ? { layerId: layer.id, measure, value } : null;
+  if (value < LEAST_SAID) return null;
+  const beyond = value / MEASURE[measure].unit.step;
+  return { layerId: layer.id, measure, value, beyond, words: sayFigure(measure, value) };
+}
+
+/** What is wrong by a breach, in words that stand after the name of its layer. */
+export function sayBreached(
+  { subjectId, limit: { measure }, value }: Breach,
+  { layers }: CaseResult,
+): string {
+  const layer = layers.find((l) => l.id === subjectId);
+  return layer && layer.kind !== 'ground'
+    ? sayOnCase(measure, value, layer.measures)
+    : sayFigure(measure, value);
+}
+
+/** A breach as it is read at a glance. */
+function saidOf(breach: Breach, result: CaseResult): Headline {
+  const { subjectId, limit, value } = breach;
+  const { measure } = limit;
+  const words = sayBreached(breach, result);
+  return { layerId: subjectId, measure, value, beyond: stepsBeyond(breach), words };
 }
 
 export function summarise(result: CaseResult): CaseSummary {
   const breach = gravest(result.breaches);
-  const headline = breach
-    ? { layerId: breach.subjectId, measure: breach.limit.measure, value: breach.value }
-    : greatestLoss(result);
+  const headline = breach ? saidOf(breach, result) : greatestLoss(result);
   return { id: result.id, outcome: result.outcome, headline };
 }
 
@@ -71,7 +95,6 @@ export function weightedTotals(
   return { outcomes, losses };
 }
 
-/** Number of cases with each outcome. */
 /** Numbers of cases by outcome. */
 export type OutcomeCounts = Record<Outcome, number>;
 

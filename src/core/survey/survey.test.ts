@@ -34,10 +34,13 @@ describe('the survey of the demo', () => {
     expect(harbour.measures.crop!.left).toBeCloseTo((743 * 0.62) / 1136, 12);
     expect(harbour.measures.crop!.total).toBeCloseTo(743 / 1136, 12);
     expect(harbour.measures.enlargement).toBeCloseTo(852 / 600, 12);
+    // The lighthouse is wholly cut off, which is further beyond its limit than the crop is.
     expect(summarise(r).headline).toEqual({
       layerId: 'harbour',
-      measure: 'crop',
-      value: r.breaches[1]!.value,
+      measure: 'keep-lost',
+      value: 1,
+      beyond: 20,
+      words: 'Lighthouse cut off',
     });
   });
 

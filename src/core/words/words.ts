@@ -11,5 +11,10 @@ export function sayLetters(letters: readonly string[]): string {
   return quoted.length > 0 ? `${quoted.join(', ')} and ${last}` : last;
 }
 
+/** “the screen’s”, “the margins’” */
+export const possessive = (name: string): string => `${name}’${name.endsWith('s') ? '' : 's'}`;
+
+/** “1 file”, “12 files” */
+export const countOf = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' : 's'}`;
 /** “1 case”, “12 cases” */
-export const countCases = (n: number): string => `${n} ${n === 1 ? 'case' : 'cases'}`;
+export const countCases = (n: number): string => countOf(n, 'case');

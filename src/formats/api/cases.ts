@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FIT_PRESETS } from '@/core/fit/presets';
 import { Repeat } from '@/core/fit/rule';
+import { OUTCOMES } from '@/core/measure/judge';
 import { STARTS } from '@/core/launch/timeline';
 import type { Operation } from './operation';
 
@@ -28,6 +29,33 @@ export const drawCase = {
     as: z.enum(['png', 'svg']).default('png').describe('in SVG texts are outlines'),
   }),
   answer: { status: 200, about: 'The picture', types: ['image/png', 'image/svg+xml'] },
+} as const satisfies Operation;
+
+const count = z.number().int().min(0);
+
+export const readTelling = {
+  id: 'readTelling',
+  group,
+  method: 'GET',
+  path: '/api/v1/projects/{project}/scenes/{scene}/telling',
+  about:
+    'How many cases of a scene end with each outcome, and the cases that tell most: of all that are alike the worst.',
+  answer: {
+    status: 200,
+    about: 'The gravest that most people have first',
+    json: z.object({
+      outcomes: z.object({ fail: count, warn: count, clear: count }),
+      cases: z.array(
+        z.object({
+          case: z.string(),
+          name: z.string(),
+          outcome: z.enum(OUTCOMES),
+          words: z.string().nullable().describe('what is worst on it, the layer first'),
+          like: count.describe('other cases that are like it'),
+        }),
+      ),
+    }),
+  },
 } as const satisfies Operation;
 
 export const drawFrame = {

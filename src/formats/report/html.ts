@@ -5,7 +5,7 @@ import { allFindings, foundCounts } from '@/core/review/counts';
 import { sayVerdict, sayWhat, worstOpen } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { sayWeight } from '@/core/words/numbers';
-import { capitalised, countCases } from '@/core/words/words';
+import { capitalised, countCases, countOf } from '@/core/words/words';
 import type { Report, ReportedFinding, ReportedPart, Shot } from '@/render/report/report';
 import { escapeHtml, standingPage } from '../html';
 
@@ -99,7 +99,7 @@ function partHtml(judged: Judged, { telling, causes: all }: ReportedPart): strin
 function filesHtml({ files }: Review): string {
   const open = files.flatMap((f) => f.findings).filter((f) => f.accepted === null);
   const list = open.map((f) => findingHtml({ finding: f, short: null, why: [], shots: [], mend: null }));
-  return `<h2>Files of ${files.length} pictures</h2>\n${list.join('') || '<p>Nothing is open.</p>\n'}`;
+  return `<h2>Files of ${countOf(files.length, 'picture')}</h2>\n${list.join('') || '<p>Nothing is open.</p>\n'}`;
 }
 
 function rowHtml(name: string, counts: Judged['counts'] | null, findings: readonly ReviewFinding[]): string {
@@ -121,7 +121,7 @@ function overview(review: Review): string {
   const rows = [
     ...[...scenes, ...launches].map((p) => rowHtml(p.name, p.counts, p.findings)),
     rowHtml(
-      `Files of ${files.length} pictures`,
+      `Files of ${countOf(files.length, 'picture')}`,
       null,
       files.flatMap((f) => f.findings),
     ),

@@ -19,7 +19,7 @@ export const ARCHIVE_LIMITS = {
 
 /** Why an archive is not taken. */
 export const refuse = (why: string) =>
-  new Problem(422, `This archive cannot be taken in: ${why} Nothing was changed.`);
+  new Problem(422, `This archive cannot be imported: ${why} Nothing was changed.`);
 
 const MB = 1024 * 1024;
 

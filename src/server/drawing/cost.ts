@@ -43,3 +43,6 @@ export function refuseLongFilm(drawings: readonly Drawing[]): void {
       `This film is too much: ${drawings.length} pictures with ${millions(cost)} million px, of which ${millions(DRAWING.mostOfFilm)} million are drawn. Ask for it at a smaller scale, or shorten its fades.`,
     );
 }
+
+/** The cost of what waits behind all others, as it takes long. */
+export const LARGEST = DRAWING.large + 1;

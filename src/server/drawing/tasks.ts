@@ -6,6 +6,7 @@ import { film, paint } from './paint';
 import { look, read, type ToRead } from './read';
 import { report } from './report';
 import { review } from './review';
+import { telling } from './telling';
 
 /** What a process of its own is asked to do. `onStep` says that it goes on, and how far it is where that is known. */
 export const TASKS = {
@@ -18,6 +19,7 @@ export const TASKS = {
   review,
   report,
   contact,
+  telling,
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];

@@ -3,6 +3,7 @@ import { inkFiles } from '@/core/files/check';
 import { reviewFormat } from '@/formats/all';
 import { fileStem } from '@/formats/file-name';
 import type { JobAsked } from '@/formats/job';
+import { LARGEST } from '../drawing/cost';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { makeArchive } from '../exports/archive';
@@ -48,9 +49,6 @@ async function toReview(projectId: string) {
   const { documents, revision } = loadProject(projectId);
   return { documents, revision, ink: await inkOf(inkFiles(documents.project.pictures)) };
 }
-
-/** As large as may be, so that nothing small waits for it. */
-const LARGEST = DRAWING.large + 1;
 
 async function report(by: For): Promise<Made> {
   const input = await toReview(by.project);

@@ -1,3 +1,4 @@
+import { DEMO_PROJECT, DEMO_SCENE } from '../../../demo/documents';
 import type { Picture } from '@/core/pictures/picture';
 import { listProjects, loadProject, type ProjectSummary } from './projects';
 import { whyUnreadable } from './stored';
@@ -8,6 +9,15 @@ export interface ProjectCard extends ProjectSummary {
   pictures: Picture[];
   /** why its documents cannot be read, in words; it can then only be saved as it is, or put away */
   unreadable?: string;
+}
+
+/** The scene of the demo that shows what goes wrong; `null` once it was deleted. */
+export function demoShown(cards: readonly ProjectCard[]) {
+  const demo = cards.find((c) => c.id === DEMO_PROJECT);
+  const scene = demo?.scenes.find((s) => s.id === DEMO_SCENE);
+  return demo && scene
+    ? { project: demo.id, projectName: demo.name, scene: scene.id, sceneName: scene.name }
+    : null;
 }
 
 const MOST_PICTURES = 5;

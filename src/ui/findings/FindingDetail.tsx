@@ -1,74 +1,20 @@
 'use client';
-import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import type { Advice } from '@/core/findings/advise';
-import { openCases, openOn } from '@/core/findings/finding';
+import { openCases } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
 import type { SceneFinding } from '@/core/findings/scene';
 import type { Acceptance } from '@/core/measure/accept';
 import { findCase } from '@/core/screens/cases';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit, editBy } from '../state/edit';
+import { edit } from '../state/edit';
 import { openCase } from '../state/open-case';
-import { openPart } from '../scene/open-part';
-import { Steps } from '../screens/Why';
-import { caseName, countCases } from '../words';
-import { sayOutcomes } from './say-cases';
+import { goToPart } from '../scene/open-part';
+import { caseName } from '../words';
 import { acceptanceOf, onScreens } from './acceptance';
 import { AcceptForm } from './AcceptForm';
-import { Costs } from './Costs';
-import { MendPreview } from './MendPreview';
-import { Trying } from './Trying';
-import { useAnswers, type Answers } from './useAnswers';
-
-interface MendsProps {
-  finding: SceneFinding;
-  answers: Answers<Advice> | null;
-  callOff: () => void;
-}
-
-function Mends({ finding, answers, callOff }: MendsProps) {
-  const mends = answers?.mends;
-  const store = useWorkbenchStore();
-  const [seen, setSeen] = useState<number | null>(null);
-  if (!mends) return <Trying {...{ answers, callOff }} />;
-  if (mends.length === 0 && finding.accepted) return <p>What is accepted needs no mend.</p>;
-  if (mends.length === 0)
-    return <p>No change that Coulee knows of makes this better without making more worse.</p>;
-  const take = ({ patch }: Advice) => editBy(store, patch);
-  return (
-    <ol className="mends">
-      {mends.map((mend, i) => (
-        <li key={mend.label}>
-          <span>
-            <b>{mend.label}</b>: gone on {mend.clears} of {countCases(openOn(finding))}
-            {sayOutcomes(mend)}, <Costs costs={mend.costs} />
-          </span>
-          <span className="mend-actions">
-            <Button
-              variant="quiet"
-              size="sm"
-              aria-expanded={seen === i}
-              aria-label={`Preview: ${mend.label}`}
-              onClick={() => setSeen(seen === i ? null : i)}
-            >
-              preview
-            </Button>
-            <Button
-              variant="primary"
-              size="sm"
-              aria-label={`Apply: ${mend.label}`}
-              onClick={() => take(mend)}
-            >
-              apply
-            </Button>
-          </span>
-          {seen === i && <MendPreview finding={finding} mend={mend} />}
-        </li>
-      ))}
-    </ol>
-  );
-}
+import { Because } from './Because';
+import { Mends } from './Mends';
+import { useAnswers } from './useAnswers';
 
 /** Takes the finding as it is on chosen screens. */
 function Accept({ finding }: { finding: SceneFinding }) {
@@ -99,36 +45,6 @@ function Accept({ finding }: { finding: SceneFinding }) {
   );
 }
 
-interface BecauseProps {
-  answers: Answers<Advice> | null;
-  onChange: (part: NonNullable<Reason['part']>) => void;
-}
-
-/** Why in one sentence, with the part to change in it; the figures that it comes from are folded under it. */
-function Because({ answers, onChange }: BecauseProps) {
-  if (!answers) return <p className="quiet">…</p>;
-  const { short, why } = answers;
-  return (
-    <>
-      {short && (
-        <p className="in-short">
-          {short.before}
-          {short.part && (
-            <button type="button" className="part" onClick={() => onChange(short.part!.at)}>
-              {short.part.text}
-            </button>
-          )}
-          {short.after}
-        </p>
-      )}
-      <details>
-        <summary>the figures it comes from</summary>
-        <Steps reason={why} onChange={onChange} />
-      </details>
-    </>
-  );
-}
-
 /** Why a finding is there, down to the part of a rule, and what would mend it. */
 export function FindingDetail({ finding }: { finding: SceneFinding }) {
   const store = useWorkbenchStore();
@@ -138,8 +54,7 @@ export function FindingDetail({ finding }: { finding: SceneFinding }) {
   const show = (caseId: string) => openCase(store, caseId);
   const change = (part: NonNullable<Reason['part']>) => {
     show(finding.worst.caseId);
-    // The rules stand on the lens of screens; they are there a moment later.
-    setTimeout(() => openPart(part.layerId, part.path), 60);
+    goToPart(store, part);
   };
   return (
     <div className="finding-detail">

@@ -9,7 +9,7 @@ interface Props {
 
 /** How far the trying of mends is, and the way to cancel. */
 export function Trying({ answers, callOff }: Props) {
-  if (answers?.calledOff) return <p>The trying of mends was called off.</p>;
+  if (answers?.calledOff) return <p>Trying mends was cancelled.</p>;
   const { tried, of } = answers?.progress ?? { tried: 0, of: 1 };
   return (
     <div className="trying">

@@ -12,12 +12,14 @@ import {
 import { isPlaced } from '@/core/scene/scene';
 import { backgroundOf } from '@/core/solve/mark';
 import { useAsked, type Asking } from '../state/ask';
+import { useLook } from '../state/look';
 import { useTelling } from '../state/telling';
 import { useScene, useWorkbench } from '../state/context';
 import { useSettled } from '../state/settled';
 import { caseSize } from '../words';
 import { MirrorNote } from '../scene/MirrorNote';
 import { Choices } from '../parts/Choices';
+import { ChosenScreens } from '../parts/ChosenScreens';
 import { ValueEditor } from './ValueEditor';
 import { VariantRow } from './VariantRow';
 
@@ -72,8 +74,8 @@ function useClear(layerId: string | undefined, variants: readonly Variant[]) {
 /** Fits, or other values of a part of a rule, down; telling screens across; each cell drawn and measured. */
 export function FitsLens() {
   const scene = useScene();
-  const [picked, setPicked] = useState<string | null>(null);
-  const [part, setPart] = useState<Compared>('fit');
+  const { layer: picked, part } = useWorkbench((s) => s.view);
+  const look = useLook();
   const layers = scene.layers.filter(isPlaced);
   const layerId = layers.some((l) => l.id === picked) ? picked! : (backgroundOf(scene) ?? layers[0])?.id;
   /** what somebody has chosen to compare with, by layer */
@@ -91,7 +93,7 @@ export function FitsLens() {
           size="sm"
           aria-label="Layer"
           value={layerId ?? ''}
-          onChange={(e) => setPicked(e.target.value)}
+          onChange={(e) => look({ layer: e.target.value })}
         >
           {layers.map((l) => (
             <option key={l.id} value={l.id}>
@@ -103,16 +105,18 @@ export function FitsLens() {
           label="compared by its"
           options={COMPARED.map((value) => ({ value, label: PART_WORDS[value] }))}
           value={part}
-          onChoose={setPart}
+          onChoose={(next) => look({ part: next })}
         />
+        <ChosenScreens most={most()} />
         <p className="quiet">
-          On the screens between which the measures differ most; “clear” is said of this layer alone. Weights
-          are illustrative until you import yours.
+          “Clear” is said of this layer alone. Weights are illustrative until you import yours.
         </p>
       </div>
-      {variants.length === 0 ? (
-        <p>This layer has no {PART_WORDS[part]} of its own to compare.</p>
-      ) : (
+      {variants.length === 0 && <p>This layer has no {PART_WORDS[part]} of its own to compare.</p>}
+      {variants.length > 0 && cases.length === 0 && (
+        <p role="status">The screens that differ most are being looked for…</p>
+      )}
+      {variants.length > 0 && cases.length > 0 && (
         <div className="fits-scroll" tabIndex={0} role="region" aria-label="Comparison">
           <table className="fits-table">
             <thead>

@@ -1,4 +1,5 @@
 'use client';
+import { countOf } from '@/core/words/words';
 import { useMemo, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { assign, clashes, takeFiles, type Arrived, type Assigned } from '@/core/pictures/assign';
@@ -126,7 +127,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
     <Modal show onHide={onClose} size="xl" scrollable animation={false} aria-labelledby="assign-title">
       <Modal.Header closeButton>
         <Modal.Title id="assign-title" as="h2">
-          Where these {arrived.length} files belong
+          Where {arrived.length === 1 ? 'this file belongs' : `these ${arrived.length} files belong`}
         </Modal.Title>
       </Modal.Header>
       <Modal.Body tabIndex={0}>
@@ -183,7 +184,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
           disabled={files.length === 0 || clashing.size > 0 || unnamed}
           onClick={take}
         >
-          Take {files.length} files
+          Add {countOf(files.length, 'file')}
         </Button>
       </Modal.Footer>
     </Modal>

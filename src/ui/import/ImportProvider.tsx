@@ -1,7 +1,9 @@
 'use client';
-import { useMemo, useRef, type ReactNode } from 'react';
+import { useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { useWorkbench } from '../state/context';
 import { AssignDialog } from './AssignDialog';
 import { ofFiles } from './dropped';
+import { takeHanded } from './handed';
 import { FONT_ACCEPT } from './fonts';
 import { ImportList } from './ImportList';
 import { ACCEPT, ImportsContext } from './imports';
@@ -13,6 +15,12 @@ export function ImportProvider({ children }: { children: ReactNode }) {
   const input = useRef<HTMLInputElement>(null);
   const { items, clear, arrived, answered, take, takeAddress, cancel } = useTaking();
   const over = useDrops(take);
+  const project = useWorkbench((s) => s.documents.project.id);
+  // What was dropped on the start page.
+  useEffect(() => {
+    const files = takeHanded(project);
+    if (files.length > 0) take(files);
+  }, [project, take]);
   const imports = useMemo(
     () => ({ take, takeAddress, pick: () => input.current?.click() }),
     [take, takeAddress],

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { sayNumber, sayRatio } from '@/core/words/numbers';
+import { sayNumber, sayShare } from '@/core/words/numbers';
 import { sayShift } from '@/core/launch/bars';
 import { handoverOf, type Handover, type Jump } from '@/core/launch/handover';
 import { fadeOf } from '@/core/launch/timeline';
@@ -80,7 +80,7 @@ function Words({ h }: { h: Handover }) {
           <span className="figures">
             {j.furthest < 0.05
               ? 'stays where it is'
-              : [sayShift(j.shift), `${sayRatio(j.scale)} times as wide`].filter(Boolean).join(', ')}
+              : [sayShift(j.shift), `${sayShare(j.scale)} of its width`].filter(Boolean).join(', ')}
           </span>
         </li>
       ))}
@@ -92,8 +92,8 @@ function Words({ h }: { h: Handover }) {
           </span>
         </li>
       )}
-      {h.appears.length > 0 && <li className="quiet">comes: {h.appears.join(', ')}</li>}
-      {h.vanishes.length > 0 && <li className="quiet">goes: {h.vanishes.join(', ')}</li>}
+      {h.appears.length > 0 && <li className="quiet">appears: {h.appears.join(', ')}</li>}
+      {h.vanishes.length > 0 && <li className="quiet">disappears: {h.vanishes.join(', ')}</li>}
     </ul>
   );
 }

@@ -1,4 +1,5 @@
 'use client';
+import { countOf, countCases } from '@/core/words/words';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { openCases, openOn } from '@/core/findings/finding';
@@ -89,11 +90,11 @@ function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
       <ul className="plain-list">
         {advice?.map((mend) => (
           <li key={mend.label}>
-            <b>{mend.label}</b>: gone on {mend.clears} of {finding.cases.length} cases,{' '}
+            <b>{mend.label}</b>: gone on {mend.clears} of {countCases(finding.cases.length)},{' '}
             <span className="quiet">{sayCosts(mend)}</span>{' '}
             <span className="text-nowrap">
               {mend.make ? (
-                <span className="quiet">{mend.make.length} files are made </span>
+                <span className="quiet">{countOf(mend.make.length, 'file')} made </span>
               ) : (
                 <Button
                   variant="quiet"

@@ -9,6 +9,11 @@ import { versionsIn } from '@/core/project/launch';
 import { applyPatch } from '@/core/patch/patch';
 import { findCase } from '@/core/screens/cases';
 import { useAsked, type Asking } from '../state/ask';
+import { ChosenScreens } from '../parts/ChosenScreens';
+import { Columns } from '../parts/Columns';
+import { CloseDrawer, DrawerWays } from '../parts/DrawerWays';
+import { useLook } from '../state/look';
+import { SHOWS, type View } from '../state/view';
 import { useTelling } from '../state/telling';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
@@ -17,6 +22,7 @@ import { ClockProvider, createClock } from './clock';
 import { Downloads } from './Downloads';
 import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';
 import { HandOver } from './HandOver';
+import type { Film } from './launched';
 import { launchOf, useFilms, type Starting } from './launched';
 import { LaunchFindings } from './LaunchFindings';
 import { LaunchLimits } from './LaunchLimits';
@@ -25,16 +31,17 @@ import { withFilesMade } from './make-files';
 import { messageOf } from '../api';
 import { Controls, TimeBar } from './Timeline';
 
-const SHOWS = [
-  { value: 'play', label: 'screens' },
-  { value: 'strip', label: 'filmstrip' },
-  { value: 'limits', label: 'limits' },
-  { value: 'checks', label: 'on a real device' },
-] as const;
-type Show = (typeof SHOWS)[number]['value'];
+const SHOW_WORDS: Record<View['show'], string> = {
+  play: 'screens',
+  strip: 'filmstrip',
+  limits: 'limits',
+  checks: 'on a real device',
+};
+const SHOWN = SHOWS.map((value) => ({ value, label: SHOW_WORDS[value] }));
 
 /** Screens that are played. */
-const twelve = () => 12;
+const MOST_SCREENS = 12;
+const mostScreens = () => MOST_SCREENS;
 
 /** A launch has to be described before it can be played. */
 function NoLaunch() {
@@ -69,6 +76,25 @@ const Checks = () => (
   </ol>
 );
 
+interface FilmsProps {
+  show: View['show'];
+  films: readonly Film[];
+  /** that of the chosen case */
+  own: Film | undefined;
+}
+
+/** The films of the screens that are compared, all at once or picture by picture. */
+function Films({ show, films, own }: FilmsProps) {
+  if (show !== 'play' && show !== 'strip') return null;
+  return (
+    <>
+      <ChosenScreens most={MOST_SCREENS} />
+      {show === 'play' && <PlayGrid films={films} />}
+      {show === 'strip' && own && <Filmstrip films={films.slice(0, 6)} moments={momentsFor(own)} />}
+    </>
+  );
+}
+
 function Open() {
   const store = useWorkbenchStore();
   const now = useWorkbench((s) => s.documents);
@@ -78,7 +104,8 @@ function Open() {
   const [trial, setTrial] = useState<{ mend: LaunchAdvice; of: typeof now } | null>(null);
   const [wanted, setStarting] = useState<Starting>({ start: 'cold', versions: '' });
   const [handOver, setHandOver] = useState(0);
-  const [show, setShow] = useState<Show>('play');
+  const show = useWorkbench((s) => s.view.show);
+  const look = useLook();
   // A mend that is looked at is gone once anything else was changed.
   const tried = trial?.of === now ? trial.mend : null;
   const documents = useMemo(() => (tried ? applyPatch(now, tried.patch) : now), [now, tried]);
@@ -86,7 +113,7 @@ function Open() {
   const versions = versionsIn(launch);
   // Words that nobody uses any more stand for no version.
   const starting = versions.includes(wanted.versions) ? wanted : { ...wanted, versions: '' };
-  const cases = useTelling(twelve);
+  const cases = useTelling(mostScreens);
   const chosen = useMemo(() => {
     const id = caseId?.replace(/(light|dark)$/, appearance);
     const c = id ? findCase(id, screens) : null;
@@ -124,17 +151,18 @@ function Open() {
     }));
   };
   return (
-    <div className="columns">
+    <Columns>
       <StageColumn launch={launch} found={findings ?? []} />
       <main className="middle launch-middle" id="main">
+        <DrawerWays rules="stages" closeUp="what goes wrong" />
         {tried && (
           <p className="launch-trial" role="status">
             Shown with: <b>{tried.label}</b>{' '}
-            <Button variant="quiet" size="sm" onClick={() => void take(tried)}>
+            <Button variant="primary" size="sm" onClick={() => void take(tried)}>
               apply
             </Button>
             <Button variant="quiet" size="sm" onClick={() => setTrial(null)}>
-              leave it
+              close
             </Button>
           </p>
         )}
@@ -145,14 +173,20 @@ function Open() {
             loadingMs={starting.start === 'cold' ? launch.loadingMs : launch.warm.loadingMs}
           />
         )}
-        <Choices label="Launch" hideLabel options={SHOWS} value={show} onChoose={setShow} />
-        {show === 'play' && <PlayGrid films={films} />}
-        {show === 'strip' && own && <Filmstrip films={films.slice(0, 6)} moments={momentsFor(own)} />}
+        <Choices
+          label="Launch"
+          hideLabel
+          options={SHOWN}
+          value={show}
+          onChoose={(next) => look({ show: next })}
+        />
+        <Films {...{ show, films, own }} />
         {show === 'limits' && <LaunchLimits launch={launch} />}
         {show === 'checks' && <Checks />}
         {own && <Downloads c={own.c} starting={starting} />}
       </main>
       <aside className="close-up" aria-label="Close-up">
+        <CloseDrawer />
         {own && <HandOver film={own} at={handOver} onChoose={setHandOver} />}
         <LaunchFindings
           findings={findings}
@@ -162,7 +196,7 @@ function Open() {
           onTake={(mend) => void take(mend)}
         />
       </aside>
-    </div>
+    </Columns>
   );
 }
 

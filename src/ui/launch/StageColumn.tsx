@@ -6,6 +6,7 @@ import { sayMs } from '@/core/words/numbers';
 import { SYSTEMS, waitingStage, type Launch, type Stage } from '@/core/project/launch';
 import { newStage } from '@/core/launch/new';
 import { SYSTEM_WORDS } from '@/core/launch/system';
+import { CloseDrawer } from '../parts/DrawerWays';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import type { LaunchFinding } from '@/core/launch/findings';
@@ -198,6 +199,7 @@ export function StageColumn({ launch, found }: { launch: Launch; found: readonly
     });
   return (
     <aside className="scene-column" aria-label="Stages">
+      <CloseDrawer />
       <h2>
         Stages, in order
         <span>
@@ -217,7 +219,7 @@ export function StageColumn({ launch, found }: { launch: Launch; found: readonly
           ms={launch.loadingMs}
           set={(ms) => live((l) => (l.loadingMs = ms))}
         />{' '}
-        until everything is loaded. Warm, from memory, it takes{' '}
+        until everything is loaded. Warm, it takes{' '}
         <TimePart
           label="Loading, warm"
           ms={launch.warm.loadingMs}

@@ -3,7 +3,8 @@ import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
 import type { Target } from '@/core/project/launch';
-import { KINDS, type Screen } from '@/core/screens/screen';
+import { KINDS } from '@/core/screens/screen';
+import { matchesText } from '@/core/screens/search';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit } from '../state/edit';
@@ -12,7 +13,7 @@ import { editLaunch } from './launched';
 import { useLive } from './parts';
 
 const FAMILIES = [
-  { value: 'whole-number', label: 'whole-number scales' },
+  { value: 'whole-number', label: 'scales of whole numbers' },
   { value: 'density-class', label: 'density classes' },
 ] as const;
 /** Puts a value into a list or takes it out. */
@@ -47,6 +48,10 @@ export function TargetScreens({ target, index }: { target: Target; index: number
           />
         ))}
       </fieldset>
+      <p className="quiet">
+        Some systems draw 2 or 3 px for each lu and nothing between; others have a class for each density,
+        such as 2.625.
+      </p>
       <fieldset className="target-kinds">
         <legend>and are of a kind</legend>
         {KINDS.map((kind) => (
@@ -87,12 +92,8 @@ export function TargetScreens({ target, index }: { target: Target; index: number
 function SingleScreens({ target, onToggle }: { target: Target; onToggle: (id: string) => void }) {
   const screens = useWorkbench((s) => s.screens);
   const [wanted, setWanted] = useState('');
-  const words = wanted
-    .toLowerCase()
-    .split(/[\s×x]+/)
-    .filter(Boolean);
-  const says = (s: Screen) => `${kindName(s)} ${s.width} ${s.height} ${s.label}`.toLowerCase();
-  const found = screens.filter((s) => words.length > 0 && words.every((w) => says(s).includes(w)));
+  const asks = wanted.trim() !== '';
+  const found = screens.filter((s) => asks && matchesText(s, wanted));
   const listed = screens.filter((s) => target.ids.includes(s.id) || found.includes(s));
   return (
     <fieldset className="target-kinds single-screens">
@@ -105,7 +106,7 @@ function SingleScreens({ target, onToggle }: { target: Target; onToggle: (id: st
         value={wanted}
         onChange={(e) => setWanted(e.target.value)}
       />
-      {words.length > 0 && found.length === 0 && <p className="quiet">No screen is called so.</p>}
+      {asks && found.length === 0 && <p className="quiet">No screen is called so.</p>}
       <div className="single-list">
         {listed.map((s) => (
           <Form.Check

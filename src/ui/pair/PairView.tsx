@@ -12,18 +12,18 @@ import type { CaseResult } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useCaseResult } from '../state/case-result';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useWorkbench } from '../state/context';
 import { useIsMeasured } from '../state/outside';
+import { useLook } from '../state/look';
+import { LAYOUTS } from '../state/view';
 import { BackToField } from '../parts/BackToField';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../parts/Choices';
 import { NOW, useRules, useRulesOptions, type RulesId, type RulesOption, type RulesOptions } from './rules';
 
-const LAYOUTS = [
-  { value: 'beside', label: 'side by side' },
-  { value: 'over', label: 'one over the other' },
-] as const;
-type Layout = (typeof LAYOUTS)[number]['value'];
+const LAYOUT_WORDS = { beside: 'side by side', over: 'one over the other' } as const;
+type Layout = keyof typeof LAYOUT_WORDS;
+const LAYOUT_CHOICES = LAYOUTS.map((value) => ({ value, label: LAYOUT_WORDS[value] }));
 
 interface SideProps {
   label: string;
@@ -217,19 +217,23 @@ const NONE: readonly Layer[] = [];
 
 /** Two cases, or one case by two sets of rules, side by side or one over the other. */
 export function PairView() {
-  const store = useWorkbenchStore();
   const view = useWorkbench((s) => s.view);
   const options = useRulesOptions();
-  const [layout, setLayout] = useState<Layout>('beside');
-  const look = (change: Partial<typeof view>) =>
-    store.setState({ view: { ...store.getState().view, ...change } });
+  const { layout } = view;
+  const look = useLook();
   const pinned = (view.pin ?? view.case ?? '').replace(/(light|dark)$/, view.appearance);
   const left = useSide(pinned, options.variants);
   const right = useSide(view.case ?? '', options.variants);
   return (
     <section className="middle-view pair-view" aria-label="Two cases">
       <div className="valley-head">
-        <Choices label="Two cases" hideLabel options={LAYOUTS} value={layout} onChoose={setLayout} />
+        <Choices
+          label="Two cases"
+          hideLabel
+          options={LAYOUT_CHOICES}
+          value={layout}
+          onChoose={(next) => look({ layout: next })}
+        />
         <Button variant="quiet" size="sm" onClick={() => look({ pin: view.case, case: pinned })}>
           swap
         </Button>

@@ -1,6 +1,7 @@
 'use client';
 import { useId } from 'react';
 import { Button } from 'react-bootstrap';
+import { useRoving } from './useRoving';
 
 interface Props<T extends string> {
   label: string;
@@ -11,11 +12,11 @@ interface Props<T extends string> {
   onChoose: (value: T) => void;
 }
 
-/** One of a few, as a row of words. */
+/** One of a few, as a row of words: one stop for Tab, with arrow keys within. */
 export function Choices<T extends string>({ label, hideLabel, options, value, onChoose }: Props<T>) {
   const id = useId();
   return (
-    <div className="choices" role="group" aria-labelledby={id}>
+    <div className="choices" role="group" aria-labelledby={id} {...useRoving<HTMLDivElement>()}>
       <span className={hideLabel ? 'visually-hidden' : 'choices-label'} id={id}>
         {label}
       </span>

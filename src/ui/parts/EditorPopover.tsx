@@ -1,5 +1,13 @@
 'use client';
-import { autoUpdate, flip, shift, useDismiss, useFloating, useInteractions } from '@floating-ui/react';
+import {
+  autoUpdate,
+  flip,
+  shift,
+  useDismiss,
+  useFloating,
+  useInteractions,
+  type Middleware,
+} from '@floating-ui/react';
 import { useId, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Button, type ButtonProps } from 'react-bootstrap';
 import { useWorkbenchStore } from '../state/context';
@@ -20,6 +28,15 @@ interface Props {
 /** CSS px that stay free between what floats and the edges of the window. */
 const ROOM = { padding: 8 };
 
+/** No higher than down to the lower edge of the window, whatever comes into it later. */
+const withinWindow: Middleware = {
+  name: 'withinWindow',
+  fn: ({ y, elements }) => {
+    elements.floating.style.maxHeight = `${window.innerHeight - y - ROOM.padding}px`;
+    return {};
+  },
+};
+
 interface SurfaceProps {
   target: RefObject<HTMLButtonElement | null>;
   label: string;
@@ -30,7 +47,7 @@ interface SurfaceProps {
   children: ReactNode;
 }
 
-/** Beside its button where there is room, otherwise wherever it can be seen whole, also when what it holds grows. */
+/** Beside its button where there is room, otherwise wherever it can be seen whole; what comes into it later is scrolled to. */
 function Surface({ target, label, wide, onHide, onEscape, children }: SurfaceProps) {
   const [element, setElement] = useState<HTMLDivElement | null>(null);
   const { floatingStyles, context, isPositioned } = useFloating({
@@ -38,8 +55,10 @@ function Surface({ target, label, wide, onHide, onEscape, children }: SurfacePro
     onOpenChange: (_open, _event, reason) => (reason === 'escape-key' ? onEscape() : onHide()),
     placement: 'bottom-start',
     strategy: 'fixed',
-    middleware: [flip(ROOM), shift({ ...ROOM, crossAxis: true })],
-    whileElementsMounted: autoUpdate,
+    middleware: [flip(ROOM), shift({ ...ROOM, crossAxis: true }), withinWindow],
+    // Where it opened it stays: what it holds grows within it, and what is edited may move.
+    whileElementsMounted: (reference, floating, update) =>
+      autoUpdate(reference, floating, update, { elementResize: false, layoutShift: false }),
     elements: { reference: target.current, floating: element },
   });
   // A press on the button is the button’s own. Escape is heard below, so that it closes the innermost alone; and everywhere,

@@ -55,7 +55,7 @@ function Basics({ layer, change, onCommit }: SectionProps) {
       <NameField value={layer.name} onChange={(name) => change((l) => (l.name = name))} onCommit={onCommit} />
       {isPlaced(layer) && holders.length > 0 && (
         <LabelledSelect
-          label="Held by"
+          label="Inside"
           value={layer.parent ?? ''}
           options={[['', 'no panel'], ...holders.map((h) => [h.id, h.name] as const)]}
           onChoose={hold}

@@ -213,7 +213,7 @@ const EDITORS: { [K in Kind]: (props: EditorProps<K>) => ReactElement | null } =
     />
   ),
   role: ({ editable, choose }) => (
-    <ListEditor label="Judged as" options={ROLES} value={editable.value} onChoose={choose} />
+    <ListEditor label="Role" options={ROLES} value={editable.value} onChoose={choose} />
   ),
   when: ({ editable, onChange, onCommit }) => (
     <WhenEditor value={editable.value} {...{ onChange, onCommit }} />

@@ -106,6 +106,7 @@ function Well({ layer, shown }: { layer: PictureLayer; shown: ShownPart }) {
         <button
           type="button"
           className="well-point"
+          data-own-keys=""
           style={{ left: `${point.x}%`, top: `${point.y}%` }}
           aria-label={`${what} of ${layer.name}: ${sayNumber(point.x)} % across, ${sayNumber(point.y)} % down. Arrow keys move it.`}
           onKeyDown={onKeyDown}

@@ -11,6 +11,9 @@ import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit, inLayer } from '../state/edit';
 import { OUTCOME_SHAPES, sayFile } from '../words';
 import { faultOf, faultsOf, useCauses } from './causes';
+import { SentenceHint } from '../hints/texts';
+import { CloseDrawer } from '../parts/DrawerWays';
+import { useRoving } from '../parts/useRoving';
 import { FontsTray } from './FontsTray';
 import { PicturesTray } from './PicturesTray';
 import { PictureWell } from './PictureWell';
@@ -56,8 +59,10 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
     return { own, differs, chosen, faults: faultsOf(chosen ? [...parts, chosen] : parts, causes) };
   }, [layer, names, pictures, causes]);
   const fault = faultOf(causes);
+  const roving = useRoving<HTMLElement>();
   return (
     <section
+      {...roving}
       className={`layer${layer.visible ? '' : ' layer-hidden'}${held ? ' layer-held' : ''}`}
       aria-label={`Layer ${layer.name}`}
     >
@@ -142,6 +147,8 @@ export function SceneColumn() {
   const pictures = useWorkbench((s) => s.documents.project.pictures);
   return (
     <aside className="scene-column" aria-label="Scene">
+      <CloseDrawer />
+      <SentenceHint />
       <h2>
         Layers, back to front
         <span>

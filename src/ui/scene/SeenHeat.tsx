@@ -1,4 +1,5 @@
 'use client';
+import { countCases } from '@/core/words/words';
 import { useCallback } from 'react';
 import { sayShare, sayWeight } from '@/core/words/numbers';
 import type { Cut } from '@/core/pictures/picture';
@@ -24,7 +25,7 @@ const from = (start: number, length: number) => `${sayShare(start)} to ${sayShar
 /** The part that every screen shows, in words. @param cuts of the picture */
 export const saySeen = ({ everywhere: e, cases, heat }: SeenParts, cuts: number): string => {
   const most = Math.max(0, ...heat.shares);
-  const all = `${cases} cases${cuts > 1 ? ' that take this cut' : ''}`;
+  const all = `${countCases(cases)}${cuts > 1 ? ' that take this cut' : ''}`;
   const part = e
     ? `Every one of ${all} shows the part from ${from(e.x, e.width)} across and ${from(e.y, e.height)} down.`
     : `No part is shown by all of ${all}; what is seen most is seen by ${sayWeight(most)} of the weight.`;

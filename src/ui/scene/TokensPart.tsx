@@ -59,7 +59,7 @@ function TakenNote({ taken, onDone }: { taken: Taken; onDone: () => void }) {
   return (
     <div className="tokens-taken" role="status">
       <p>
-        {count} named values taken in from {file}.
+        {count} named values imported from {file}.
         {leftOut.length > 0 &&
           ` ${leftOut.length} are not used here${isKept ? ', and are written again as they are' : '; there is too much of them to be kept'}:`}
       </p>
@@ -89,7 +89,7 @@ export function TokensPart() {
       <p className="quiet tokens">
         Design tokens:{' '}
         <Button variant="quiet" size="sm" onClick={() => input.current?.click()}>
-          take in a file
+          import
         </Button>
         <Button variant="quiet" size="sm" disabled={named.length === 0} onClick={() => write(store)}>
           save as a file

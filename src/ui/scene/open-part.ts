@@ -1,4 +1,8 @@
 import type { Part, Path } from '@/core/sentences/parts';
+import type { WorkbenchStore } from '../state/workbench';
+
+/** ms after which what was asked for is drawn. */
+const RENDER_MS = 60;
 
 const say = (path: Path) => path.join('.');
 
@@ -33,6 +37,16 @@ function buttonOf(layerId: string | null, path: Path): HTMLElement | null {
   const buttons = [...document.querySelectorAll<HTMLElement>(`[data-layer="${CSS.escape(layerId)}"]`)];
   const score = (b: HTMLElement) => likeness((b.dataset.paths ?? '').split(' '), path);
   return buttons.toSorted((a, b) => score(b) - score(a))[0] ?? null;
+}
+
+/** Goes to the rules, wherever one is, and opens the editor of a part there. */
+export function goToPart(
+  store: WorkbenchStore,
+  { layerId, path }: { layerId: string | null; path: Path },
+): void {
+  store.setState(({ view }) => ({ drawer: 'rules', view: { ...view, lens: 'screens' } }));
+  // They are there a moment later.
+  setTimeout(() => openPart(layerId, path), RENDER_MS);
 }
 
 /** Opens the editor of a part of a rule where it stands; of the scene itself without a layer. */

@@ -5,21 +5,25 @@ import { hasToJudge } from '@/core/scene/layers';
 import { isCounted } from '@/core/screens/counted';
 import { turn } from '@/core/screens/turn';
 import { summarise } from '@/core/solve/summary';
-import { ownerName, sayFigure } from '@/core/measure/words';
+import { ownerName } from '@/core/measure/words';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured } from '../state/outside';
 import { sceneOf } from '../state/workbench';
 import { caseName, caseSize, caseText, OUTCOME_SHAPES } from '../words';
+import { sayAlike } from './arrange';
 import { Guides } from './Guides';
 import { useInView } from './useInView';
 
 interface Props {
   shown: Case;
+  /** number of other cases that this one stands for */
   alike: number;
   scale: number;
   selected: boolean;
+  /** whether Tab leads to it */
+  isStop: boolean;
   onSelect: (id: string) => void;
 }
 
@@ -33,7 +37,7 @@ const useUnjudged = (shown: Case): string | null =>
 /**
  * One case of the field: drawn and measured in the same frame while it is in view; its size is kept while not.
  */
-export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, onSelect }: Props) {
+export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, isStop, onSelect }: Props) {
   const [ref, inView] = useInView<HTMLDivElement>();
   // Out of view nothing is drawn, and a change of the documents is not even heard of.
   const documents = useWorkbench((s) => (inView ? s.documents : null));
@@ -65,7 +69,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
       data-case={shown.id}
       aria-selected={selected}
       aria-label={text}
-      tabIndex={selected ? 0 : -1}
+      tabIndex={isStop ? 0 : -1}
       onClick={() => onSelect(shown.id)}
       onFocus={() => onSelect(shown.id)}
     >
@@ -77,16 +81,14 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
         <span className="glass" style={{ width: size.width * scale, height: size.height * scale }} />
       )}
       <span className="case-caption figures" title={text}>
-        {summary && <b className={`outcome-${summary.outcome}`}>{OUTCOME_SHAPES[summary.outcome]}</b>}{' '}
-        <span className="case-size">
-          {caseSize(shown)}
-          {alike > 0 && ` (${alike + 1})`}
-        </span>
-        <br />
-        {headline && (
-          <b className={`measure-${headline.measure}`}>{sayFigure(headline.measure, headline.value)}</b>
+        {summary ? (
+          <b className={`outcome-${summary.outcome}`}>
+            {OUTCOME_SHAPES[summary.outcome]} {headline ? `${layerName}: ${headline.words}` : 'nothing lost'}
+          </b>
+        ) : (
+          <span className="quiet">{unjudged ?? 'measuring…'}</span>
         )}
-        {!headline && <span className="quiet">{summary ? 'nothing lost' : (unjudged ?? 'measuring…')}</span>}
+        <span className="case-size">{[caseSize(shown), sayAlike(alike)].filter(Boolean).join(' · ')}</span>
       </span>
     </div>
   );

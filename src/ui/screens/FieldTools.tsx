@@ -1,4 +1,5 @@
 'use client';
+import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FIT_PRESETS, withPreset } from '@/core/fit/presets';
 import { OUTCOMES } from '@/core/measure/judge';
@@ -12,6 +13,7 @@ import { useFinding } from './useFoundCases';
 import type { View } from '../state/view';
 import { FIT_WORDS, ORIENTATION_LABELS, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../parts/Choices';
+import { useRoving } from '../parts/useRoving';
 
 interface FilterProps {
   label: string;
@@ -57,95 +59,169 @@ function FindingFilter() {
   );
 }
 
+/** The fit of the background, tried on all screens at once. */
+function Fits() {
+  const store = useWorkbenchStore();
+  const background = useWorkbench((s) => backgroundOf(sceneOf(s)));
+  if (!background) return null;
+  return (
+    <Choices
+      label={background.name}
+      options={FIT_PRESETS.map((value) => ({ value, ...FIT_WORDS[value] }))}
+      value={presetOfAll(background) ?? undefined}
+      onChoose={(preset) =>
+        edit(
+          store,
+          inLayer(store, background.id, (layer) => {
+            if (layer.kind === 'picture')
+              Object.assign(
+                layer,
+                withFits(layer, (f) => withPreset(f, preset)),
+              );
+          }),
+        )
+      }
+    />
+  );
+}
+
+type SetView = (change: Partial<View>) => void;
+
+/** Which kinds, orientations and outcomes alone are shown. */
+function Filters({ view, set }: { view: View; set: SetView }) {
+  return (
+    <>
+      <Filter
+        label="Kind"
+        all="all kinds"
+        value={view.kind}
+        options={KIND_GROUPS.map((g) => [g.id, g.label])}
+        onChange={(kind) => set({ kind: kind as View['kind'] })}
+      />
+      <Filter
+        label="Orientation"
+        all="all orientations"
+        value={view.orientation}
+        options={ORIENTATIONS.filter((o) => o !== 'portrait-secondary').map((o) => [
+          o,
+          ORIENTATION_LABELS[o],
+        ])}
+        onChange={(orientation) => set({ orientation: orientation as View['orientation'] })}
+      />
+      <Filter
+        label="Outcome"
+        all="all outcomes"
+        value={view.outcome}
+        options={OUTCOMES.map((o) => [o, `${OUTCOME_SHAPES[o]} ${o}`])}
+        onChange={(outcome) => set({ outcome: outcome as View['outcome'] })}
+      />
+    </>
+  );
+}
+
+/** Whether a few cases or all of them are shown, and in which order. */
+function Shown({ view, set }: { view: View; set: SetView }) {
+  const all = useWorkbench((s) => s.cases.filter((c) => c.appearance === s.view.appearance).length);
+  return (
+    <>
+      <Choices
+        label="Cases shown"
+        hideLabel
+        options={[
+          {
+            value: 'telling',
+            label: 'telling cases',
+            title: 'Of all that are alike the worst, with their number',
+          },
+          { value: 'all', label: `all ${all}` },
+        ]}
+        value={view.cases}
+        onChoose={(cases) => set({ cases })}
+      />
+      <Form.Select
+        size="sm"
+        aria-label="Order"
+        value={view.sort}
+        onChange={(e) => set({ sort: e.target.value as View['sort'] })}
+      >
+        <option value="worst">worst first</option>
+        <option value="ratio">by ratio</option>
+      </Form.Select>
+    </>
+  );
+}
+
+/** The filters, folded away until somebody wants them or one is on. */
+function MoreFilters({ view, set }: { view: View; set: SetView }) {
+  const [wanted, setWanted] = useState(false);
+  const isOn = Boolean(view.kind ?? view.orientation ?? view.outcome);
+  return (
+    <>
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-expanded={wanted || isOn}
+        disabled={isOn}
+        onClick={() => setWanted(!wanted)}
+      >
+        filters
+      </Button>
+      {(wanted || isOn) && (
+        <span className="more-filters">
+          <Filters view={view} set={set} />
+        </span>
+      )}
+    </>
+  );
+}
+
+const NO_FILTER = {
+  kind: undefined,
+  orientation: undefined,
+  outcome: undefined,
+  text: undefined,
+  ratios: undefined,
+  finding: undefined,
+} as const satisfies Partial<View>;
+
 /** What is tried on all screens at once, and which of them are shown. */
 export function FieldTools() {
   const store = useWorkbenchStore();
-  const background = useWorkbench((s) => backgroundOf(sceneOf(s)));
   const view = useWorkbench((s) => s.view);
-  const set = (change: Partial<View>) => store.setState({ view: { ...store.getState().view, ...change } });
-  const filtered = view.kind ?? view.orientation ?? view.outcome ?? view.text ?? view.ratios ?? view.finding;
+  const set: SetView = (change) => store.setState({ view: { ...store.getState().view, ...change } });
+  const roving = useRoving<HTMLDivElement>();
+  const isFiltered = Object.keys(NO_FILTER).some((name) => view[name as keyof typeof NO_FILTER]);
   return (
     <div className="field-tools">
-      {background && (
-        <Choices
-          label={background.name}
-          options={FIT_PRESETS.map((value) => ({ value, ...FIT_WORDS[value] }))}
-          value={presetOfAll(background) ?? undefined}
-          onChoose={(preset) =>
-            edit(
-              store,
-              inLayer(store, background.id, (layer) => {
-                if (layer.kind === 'picture')
-                  Object.assign(
-                    layer,
-                    withFits(layer, (f) => withPreset(f, preset)),
-                  );
-              }),
-            )
-          }
-        />
-      )}
+      <Fits />
       <div className="filters" hidden={view.middle !== 'field'} role="group" aria-label="Screens shown">
-        <Filter
-          label="Kind"
-          all="all kinds"
-          value={view.kind}
-          options={KIND_GROUPS.map((g) => [g.id, g.label])}
-          onChange={(kind) => set({ kind: kind as View['kind'] })}
-        />
-        <Filter
-          label="Orientation"
-          all="all orientations"
-          value={view.orientation}
-          options={ORIENTATIONS.filter((o) => o !== 'portrait-secondary').map((o) => [
-            o,
-            ORIENTATION_LABELS[o],
-          ])}
-          onChange={(orientation) => set({ orientation: orientation as View['orientation'] })}
-        />
-        <Filter
-          label="Outcome"
-          all="all outcomes"
-          value={view.outcome}
-          options={OUTCOMES.map((o) => [o, `${OUTCOME_SHAPES[o]} ${o}`])}
-          onChange={(outcome) => set({ outcome: outcome as View['outcome'] })}
-        />
+        <Shown view={view} set={set} />
         <Form.Control
           size="sm"
           type="search"
-          aria-label="Text in size or name"
-          placeholder="size or name"
+          aria-label="Search: size, ratio, kind or name"
+          placeholder="390x844, 20:9, tablet"
           value={view.text ?? ''}
           maxLength={100}
           onChange={(e) => set({ text: e.target.value || undefined })}
         />
-        <Form.Check
-          type="checkbox"
-          id="guides"
-          label="guides"
-          title="Safe area and boxes on all screens"
-          checked={view.guides ?? false}
-          onChange={(e) => set({ guides: e.target.checked || undefined })}
-        />
-        <FindingFilter />
-        {filtered && (
-          <Button
-            variant="quiet"
-            size="sm"
-            onClick={() =>
-              set({
-                kind: undefined,
-                orientation: undefined,
-                outcome: undefined,
-                text: undefined,
-                ratios: undefined,
-                finding: undefined,
-              })
-            }
-          >
-            show all
-          </Button>
-        )}
+        <div className="filters" {...roving}>
+          <Form.Check
+            type="checkbox"
+            id="guides"
+            label="guides"
+            title="Safe area and boxes on all screens"
+            checked={view.guides ?? false}
+            onChange={(e) => set({ guides: e.target.checked || undefined })}
+          />
+          <MoreFilters view={view} set={set} />
+          <FindingFilter />
+          {isFiltered && (
+            <Button variant="quiet" size="sm" onClick={() => set(NO_FILTER)}>
+              show all
+            </Button>
+          )}
+        </div>
       </div>
     </div>
   );

@@ -6,11 +6,13 @@ import { steps, type AskedFigure, type MetricNote, type Reason } from '@/core/ex
 import type { Axis, Side } from '@/core/geometry/rect';
 import { sameJson } from '@/core/patch/patch';
 import { surveyInput } from '@/core/survey/survey';
+import { CopyWays } from './CopyWays';
+import { isLength } from './figure-px';
 import { EditorPopover } from '../parts/EditorPopover';
-import { openPart } from '../scene/open-part';
+import { goToPart } from '../scene/open-part';
 import { useChosenCase } from '../state/case-result';
 import { useOutside } from '../state/outside';
-import { useScene, useWorkbench } from '../state/context';
+import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 
 /** A figure of a layer, or a dimension of the screen. */
 export type Question = { layerId: string; figure: AskedFigure } | { screen: Axis | Side };
@@ -52,6 +54,7 @@ export function Steps({
 
 /** Where a figure of the close-up’s case comes from; worked out when it is asked for. */
 function Answer({ question, onDone }: { question: Question; onDone: () => void }) {
+  const store = useWorkbenchStore();
   const documents = useWorkbench((s) => s.documents);
   const outside = useOutside();
   const scene = useScene();
@@ -65,9 +68,16 @@ function Answer({ question, onDone }: { question: Question; onDone: () => void }
   }, [c, documents, scene, outside, question]);
   const change = ({ layerId, path }: NonNullable<Reason['part']>) => {
     onDone();
-    openPart(layerId, path);
+    goToPart(store, { layerId, path });
   };
   return reason && <Steps reason={reason} onChange={change} />;
+}
+
+/** The ways to take a figure along. */
+function Copied({ question, text }: { question: Question; text: string }) {
+  const c = useChosenCase();
+  const isLu = 'screen' in question || isLength(question.figure.name);
+  return <CopyWays text={text} density={isLu ? c?.screen.density : undefined} />;
 }
 
 interface Props {
@@ -94,6 +104,7 @@ export const Why = memo(function Why({ question, text, label }: Props) {
           <strong>
             {label}: why {text}?
           </strong>
+          <Copied question={question} text={text} />
           <Answer question={question} onDone={close} />
         </>
       )}

@@ -58,7 +58,7 @@ function keepRows(layer: PlacedResult): Row[] {
     ...keep
       .filter(({ hidden }) => hidden > 0)
       .map(({ subject, hidden }) => ({
-        label: `${subject}, under the glass’s edge`,
+        label: `${subject}, under the edge of the glass`,
         title: 'share of the keep area that a cutout or a rounded corner hides',
         value: asked(id, `${subject} hidden`).one('keep', sayShare(hidden)),
       })),

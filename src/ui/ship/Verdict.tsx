@@ -1,4 +1,5 @@
 'use client';
+import { countOf } from '@/core/words/words';
 import { openOn } from '@/core/findings/finding';
 import { OUTCOMES } from '@/core/measure/judge';
 import { allFindings, foundCounts } from '@/core/review/counts';
@@ -43,7 +44,7 @@ function partsOf({ scenes, launches, files }: Review): Part[] {
     })),
     {
       key: 'files',
-      name: `Files of ${files.length} pictures`,
+      name: `Files of ${countOf(files.length, 'picture')}`,
       kind: '',
       counts: null,
       found: foundCounts(ofFiles),

@@ -1,4 +1,5 @@
 'use client';
+import { countOf } from '@/core/words/words';
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
@@ -35,7 +36,7 @@ export function SizesLens() {
     return (
       <main className="sizes" id="main">
         <p className="sizes-summary" role="status">
-          The files of {pictures.length} pictures are being measured on all screens…
+          The files of {countOf(pictures.length, 'picture')} are being measured on all screens…
         </p>
       </main>
     );
@@ -74,12 +75,13 @@ function Sizes({ needed, ink }: SizesProps) {
         <b className="outcome-warn">
           {OUTCOME_SHAPES.warn} {warn}
         </b>{' '}
-        findings on the files of {pictures.length} pictures
+        {fail + warn === 1 ? 'finding' : 'findings'} on the files of {countOf(pictures.length, 'picture')}
         {accepted > 0 && ` and ${accepted} accepted`}. A picture with several files should have one for{' '}
-        <DensitiesEditor />; the scenes’ needs are px of the framebuffer.
+        <DensitiesEditor />; the scenes’ needs are device px.
         {makeable.length > 0 && (
           <Button variant="quiet" size="sm" disabled={busy} onClick={() => void make(makeable)}>
-            make the {makeable.length} missing or uneven from their masters
+            make {countOf(makeable.length, 'file')} that {makeable.length === 1 ? 'is' : 'are'} missing or
+            uneven
           </Button>
         )}
       </p>

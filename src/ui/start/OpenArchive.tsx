@@ -1,7 +1,7 @@
 'use client';
 import { useId, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { useTaking, type Reading, type TakingProps } from './useTaking';
+import type { Reading, useTaking } from './useTaking';
 
 interface FieldProps {
   label: string;
@@ -50,8 +50,8 @@ const Sent = ({ reading: { name, share }, onCancel }: { reading: Reading; onCanc
 );
 
 /** Takes a project in from an archive or a folder: chosen, or dropped on it. */
-export function OpenArchive(props: TakingProps) {
-  const { reading, cancel, takeFile, takeDropped, takeFolder } = useTaking(props);
+export function OpenArchive({ taking }: { taking: ReturnType<typeof useTaking> }) {
+  const { reading, cancel, takeFile, takeDropped, takeFolder } = taking;
   const [over, setOver] = useState(false);
   const disabled = reading !== null;
   return (

@@ -1,97 +1,23 @@
 'use client';
 import * as api from '@/formats/api/projects';
-import Link from 'next/link';
 import { useRouter } from 'next/navigation';
-import { useState, type FormEvent } from 'react';
+import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import type { Picture } from '@/core/pictures/picture';
-import { PictureThumb } from '../drawing/PictureThumb';
 import { leave, ask, RequestProblem } from '../api';
 import type { Theme } from '../theme/theme';
 import { Sign } from '../workbench/Sign';
 import { ThemeSwitch } from '../workbench/ThemeSwitch';
+import { DemoPicture, type Shown } from './DemoPicture';
 import { OpenArchive } from './OpenArchive';
+import { OwnPictures } from './OwnPictures';
+import { ProjectRow, type Card } from './ProjectRow';
+import { useTaking } from './useTaking';
 import { UnreadableRow } from './UnreadableRow';
 import { DeletedProjects, type DeletedCard } from './DeletedProjects';
 
-interface Card {
-  id: string;
-  name: string;
-  revision: number;
-  updatedAt: string;
-  scenes: { id: string; name: string }[];
-  pictures: Picture[];
-  /** why its documents cannot be read */
-  unreadable?: string;
-}
-
-interface CardProps {
-  card: Card;
-  onDelete: () => void;
-  onDuplicate: () => void;
-  onRename: (name: string) => Promise<void>;
-}
-
-function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps) {
-  const [name, setName] = useState<string | null>(null);
-  const address = `/projects/${card.id}`;
-  const submit = (event: FormEvent) => {
-    event.preventDefault();
-    if (name?.trim() && name.trim() !== card.name) void onRename(name.trim());
-    setName(null);
-  };
-  return (
-    <li className="project" aria-label={card.name}>
-      <div className="project-words">
-        {name === null ? (
-          <h2>
-            <Link href={address}>{card.name}</Link>
-          </h2>
-        ) : (
-          <Form onSubmit={submit}>
-            <Form.Control
-              autoFocus
-              aria-label="New name"
-              maxLength={120}
-              value={name}
-              onChange={(e) => setName(e.target.value)}
-              onBlur={submit}
-              onKeyDown={(e) => e.key === 'Escape' && setName(null)}
-            />
-          </Form>
-        )}
-        <p className="quiet figures">
-          {card.scenes.length === 0 && 'Nothing in it yet'}
-          {card.scenes.map((s, i) => (
-            <span key={s.id}>
-              {i > 0 && ' · '}
-              <Link href={`${address}/${s.id}`}>{s.name}</Link>
-            </span>
-          ))}
-        </p>
-        <p className="quiet figures">changed {card.updatedAt.slice(0, 16).replace('T', ' ')} UTC</p>
-      </div>
-      <div className="project-pictures" aria-hidden="true">
-        {card.pictures.map((p) => (
-          <PictureThumb key={p.id} picture={p} width={56} />
-        ))}
-      </div>
-      <div className="project-actions">
-        <Button variant="quiet" size="sm" onClick={() => setName(card.name)}>
-          rename
-        </Button>
-        <Button variant="quiet" size="sm" onClick={onDuplicate}>
-          duplicate
-        </Button>
-        <Button variant="quiet" size="sm" onClick={onDelete}>
-          delete
-        </Button>
-      </div>
-    </li>
-  );
-}
-
 interface StartProps {
+  /** the scene that shows what Coulee is for; `null` where the demo was deleted */
+  shown: Shown | null;
   projects: Card[];
   deleted: readonly DeletedCard[];
   theme: Theme;
@@ -137,7 +63,7 @@ function useProjects() {
     },
     taken: (name: string) => {
       setProblem(null);
-      setSaid(`${name} was taken in.`);
+      setSaid(`${name} was imported.`);
       router.refresh();
     },
     leave: () => act(leave),
@@ -233,17 +159,25 @@ function NewProject({ create }: Pick<Acts, 'create'>) {
 }
 
 /** All projects, and what can be done with each. */
-export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
+export function StartPage({ projects, deleted, shown, theme, guarded }: StartProps) {
   const acts = useProjects();
+  const taking = useTaking({ onTaken: acts.taken, onProblem: acts.say });
   return (
     <>
       <Top theme={theme} onLeave={guarded ? () => void acts.leave() : undefined} />
       <main className="start" id="main">
-        <h1>Projects</h1>
-        <p className="quiet lead-in">
-          A project holds the pictures and scenes of one app. Open one to see how they sit on every screen.
+        <h1>On which screens does your splash look wrong, and what makes it right?</h1>
+        <p className="lead-in">
+          Coulee draws a splash logo or a background on every screen at once, and says where it is cut, bare,
+          squashed or soft, and by which rule. Change the rule, and all screens follow; or let it find the
+          smallest change that mends them.
         </p>
         <Said {...acts} />
+        <div className="welcome">
+          {shown && <DemoPicture shown={shown} />}
+          <OwnPictures onProject={taking.takeDropped} onProblem={acts.say} />
+        </div>
+        <h2>Projects</h2>
         <ul className="projects">
           {projects.map((card) =>
             card.unreadable ? (
@@ -260,7 +194,7 @@ export function StartPage({ projects, deleted, theme, guarded }: StartProps) {
           )}
         </ul>
         <NewProject create={acts.create} />
-        <OpenArchive onTaken={acts.taken} onProblem={acts.say} />
+        <OpenArchive taking={taking} />
         <DeletedProjects
           deleted={deleted}
           onRestore={(id) => void acts.restore(id)}

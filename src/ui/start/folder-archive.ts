@@ -23,9 +23,9 @@ export async function filesInEntry(folder: FileSystemDirectoryEntry): Promise<Ma
   for (const entry of await entriesOf(folder)) {
     if (entry.isFile) found.set(entry.name, await fileOf(entry as FileSystemFileEntry));
     else if (own(entry.name))
-      for (const inside of await entriesOf(entry as FileSystemDirectoryEntry))
-        if (inside.isFile)
-          found.set(`${entry.name}/${inside.name}`, await fileOf(inside as FileSystemFileEntry));
+      for (const child of await entriesOf(entry as FileSystemDirectoryEntry))
+        if (child.isFile)
+          found.set(`${entry.name}/${child.name}`, await fileOf(child as FileSystemFileEntry));
   }
   return found;
 }

@@ -6,5 +6,8 @@ import type { WorkbenchStore } from './workbench';
 export function openCase(store: WorkbenchStore, caseId: string, more: Partial<View> = {}): void {
   const { view, screens } = store.getState();
   const appearance = findCase(caseId, screens)?.appearance ?? view.appearance;
-  store.setState({ view: { ...view, lens: 'screens', middle: 'field', case: caseId, appearance, ...more } });
+  store.setState({
+    isPicked: true,
+    view: { ...view, lens: 'screens', middle: 'field', case: caseId, appearance, ...more },
+  });
 }

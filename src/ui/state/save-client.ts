@@ -29,7 +29,7 @@ function meet(store: WorkbenchStore, theirs: Documents, revision: number): void 
     queued: null,
     pending: change ? [change] : [],
     saving: change ? 'saving' : 'saved',
-    message: 'Changes from elsewhere were taken in.',
+    message: 'Changes from elsewhere were loaded.',
   });
 }
 

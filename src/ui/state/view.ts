@@ -2,6 +2,8 @@ import { z } from 'zod';
 import { Appearance } from '@/core/values/values';
 import { OUTCOMES } from '@/core/measure/judge';
 import { ORIENTATIONS } from '@/core/screens/turn';
+import { COMPARED } from '@/core/findings/variants';
+import { VALLEY_MEASURES } from '@/core/solve/valley';
 import { KIND_GROUPS } from '@/core/screens/kinds';
 import { LENS_IDS } from './lenses';
 
@@ -10,8 +12,20 @@ export const MIDDLES = ['field', 'valley', 'window', 'pair'] as const;
 /** What the lens of findings lists. */
 export const FINDING_ORDERS = ['cause', 'layer', 'screen', 'limits'] as const;
 
+/** What of the launch is shown. */
+export const SHOWS = ['play', 'strip', 'limits', 'checks'] as const;
+/** How two cases lie. */
+export const LAYOUTS = ['beside', 'over'] as const;
+
 const SIZE = /^(\d{2,4}(?:\.\d+)?)x(\d{2,4}(?:\.\d+)?)$/;
 const RATIOS = /^(\d+(?:\.\d+)?)-(\d+(?:\.\d+)?)$/;
+
+/** On where the address says so, else absent. */
+const Switch = z
+  .literal('on')
+  .transform(() => true)
+  .optional()
+  .catch(undefined);
 
 /** What of a project is looked at: kept in the address, so that a link shows the same thing. */
 export const View = z.object({
@@ -19,9 +33,15 @@ export const View = z.object({
   middle: z.enum(MIDDLES).catch('field'),
   order: z.enum(FINDING_ORDERS).catch('cause'),
   case: z.string().optional().catch(undefined),
-  /** a finding whose cases alone are shown, by its id */
+  /** whether the field shows the telling cases, each for those like it, or all of them */
+  cases: z.enum(['telling', 'all']).catch('telling'),
+  /** the order of the field */
+  sort: z.enum(['worst', 'ratio']).catch('worst'),
+  /** a finding that is open in the list, by its id */
+  open: z.string().max(300).optional().catch(undefined),
   /** a case that another one is compared with */
   pin: z.string().max(300).optional().catch(undefined),
+  /** a finding whose cases alone are shown, by its id */
   finding: z.string().max(300).optional().catch(undefined),
   appearance: Appearance.catch('light'),
   kind: z
@@ -37,11 +57,20 @@ export const View = z.object({
   target: z.string().max(200).optional().catch(undefined),
   /** size of the free window, lu: “800x600” */
   window: z.string().regex(SIZE).optional().catch(undefined),
-  guides: z
-    .literal('on')
-    .transform(() => true)
-    .optional()
-    .catch(undefined),
+  /** which layer is compared, by its id, and by which part of its rule */
+  layer: z.string().max(200).optional().catch(undefined),
+  part: z.enum(COMPARED).catch('fit'),
+  /** what is compared on: “phone-390x844-3x.0”, one after another with commas; those that tell most when absent */
+  on: z.string().max(2000).optional().catch(undefined),
+  /** what of the launch is shown */
+  show: z.enum(SHOWS).catch('play'),
+  /** which loss the strip shows; the one of which there is most when absent */
+  loss: z.enum(VALLEY_MEASURES).optional().catch(undefined),
+  /** how two cases lie */
+  layout: z.enum(LAYOUTS).catch('beside'),
+  guides: Switch,
+  /** whether the close-up takes the place of the field */
+  enlarged: Switch,
 });
 export type View = z.infer<typeof View>;
 
@@ -81,3 +110,19 @@ export function writeView(view: View): string {
   const text = params.toString();
   return text ? `?${text}` : '';
 }
+
+/** What of a view makes it another one, to which Back leads. */
+const STEPS = [
+  'lens',
+  'middle',
+  'order',
+  'open',
+  'cases',
+  'part',
+  'layer',
+  'show',
+  'enlarged',
+] as const satisfies readonly (keyof View)[];
+
+/** Whether one looks at something else, rather than at the same thing with another filter or case. */
+export const isOtherView = (a: View, b: View): boolean => STEPS.some((name) => a[name] !== b[name]);

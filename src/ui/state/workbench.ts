@@ -27,6 +27,16 @@ export interface Conflict {
   theirs: Documents;
 }
 
+/** A mend that was applied, for as long as it is the last thing that was done. */
+export interface Applied {
+  /** of the change that it was */
+  changeId: string;
+  /** what was done, and what has become of the outcomes, in words */
+  said: string;
+  /** whether the focus went on from it */
+  isPassed: boolean;
+}
+
 export interface WorkbenchState {
   /** as they are on this page, everything that is not saved yet included */
   documents: Documents;
@@ -37,6 +47,12 @@ export interface WorkbenchState {
   pending: Change[];
   undo: Change[];
   redo: Change[];
+  /** the mend that was applied last, or `null`; what is said of it holds until the next step */
+  applied: Applied | null;
+  /** how many hints of the first look were closed */
+  hintsClosed: number;
+  /** which of the side columns is open where there is no room for them */
+  drawer: 'rules' | 'close-up' | null;
   /** the documents before the gesture that is going on, or `null` */
   gesture: Documents | null;
   /** as much of that gesture as is on its way to the server already, or `null` */
@@ -69,6 +85,8 @@ export interface WorkbenchState {
   /** what the last survey of everything found wrong with the scene, and where it comes from; `null` before it */
   found: SceneFinding[] | null;
   view: View;
+  /** whether somebody, or the address, has chosen the case that is looked at */
+  isPicked: boolean;
   /** how many pixels the scenes ask of each picture; `null` until it was worked out for the first time */
   needed: ReadonlyMap<string, readonly Needed[]> | null;
   /** `null` until they are loaded; a scene with text is not drawn before */
@@ -90,6 +108,8 @@ export interface WorkbenchStart {
   /** the screens that come with the product; those of the project come with its documents */
   catalogue: Screen[];
   view: View;
+  /** how many hints of the first look were closed; none when absent */
+  hintsClosed?: number;
   /** ids of the changes that the documents already hold */
   arrived: string[];
 }
@@ -114,7 +134,9 @@ export const createWorkbench = (start: WorkbenchStart) => {
   // In one step with the documents, so that nobody ever sees the cases of other screens.
   const following = (partial: Partly | ((s: WorkbenchState) => Partly)) =>
     set((state) => {
-      const next = typeof partial === 'function' ? partial(state) : partial;
+      const given = typeof partial === 'function' ? partial(state) : partial;
+      const isOther = given.view !== undefined && given.view.case !== state.view.case;
+      const next = isOther ? { isPicked: true, ...given } : given;
       const { documents = state.documents } = next;
       // What comes from the server is new all over, and mostly says what was said before.
       const isSame = sameJson(documents.project.screens, state.documents.project.screens);
@@ -127,14 +149,18 @@ export const createWorkbench = (start: WorkbenchStart) => {
 function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
   const { screens, cases } = casesWith(start.catalogue, start.documents);
   return {
+    hintsClosed: 0,
     ...start,
     screens,
     cases,
     view: { ...start.view, case: start.view.case ?? firstCase(screens, start.view) },
+    isPicked: start.view.case !== undefined,
     stored: start.documents,
     pending: [],
     undo: [],
     redo: [],
+    applied: null,
+    drawer: null,
     gesture: null,
     queued: null,
     rescue: null,

@@ -1,4 +1,5 @@
 'use client';
+import { countCases } from '@/core/words/words';
 import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { FIT_LABELS } from '@/core/fit/presets';
@@ -117,7 +118,7 @@ function AllowedWords({ data }: { data: ValleyData }) {
   return (
     <div className="allowed-words">
       <NumberField
-        label="Windows may be from"
+        label="Allowed ratios from"
         min={0.05}
         max={20}
         step={0.01}
@@ -138,7 +139,7 @@ function AllowedWords({ data }: { data: ValleyData }) {
       <p className="quiet">
         {isAny
           ? 'Any ratio is allowed; drag a bound to narrow it.'
-          : `${outside} of ${data.ratios.length} cases lie outside.`}{' '}
+          : `${outside} of ${countCases(data.ratios.length)} outside.`}{' '}
         {!isAny && (
           <Button variant="quiet" size="sm" onClick={allowAny}>
             allow any

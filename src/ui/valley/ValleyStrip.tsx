@@ -1,9 +1,11 @@
 'use client';
-import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { VALLEY_MEASURES, type ValleyMeasure } from '@/core/solve/valley';
+import { ValleyHint } from '../hints/texts';
 import { Choices } from '../parts/Choices';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useRoving } from '../parts/useRoving';
+import { useWorkbench } from '../state/context';
+import { useLook } from '../state/look';
 import { WORDS } from './limits';
 import { StripPlot } from './StripPlot';
 import { useValley, type ValleyData } from './useValley';
@@ -23,9 +25,10 @@ function telling(data: ValleyData): ValleyMeasure {
  */
 export function ValleyStrip({ free }: { free?: StripWindow }) {
   const data = useValley();
-  const store = useWorkbenchStore();
-  const [picked, setPicked] = useState<ValleyMeasure | null>(null);
+  const picked = useWorkbench((s) => s.view.loss);
+  const look = useLook();
   const isMeasured = useWorkbench((s) => s.summaries.size > 0);
+  const roving = useRoving<HTMLDivElement>();
   if (!data || (isMeasured && data.marks.length === 0)) return null;
   if (!isMeasured)
     return (
@@ -43,12 +46,12 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
     <section className="valley-strip" aria-label="Valley">
       <div className="valley-head">
         <Choices
-          label={`What ${data.name} loses`}
+          label={`${data.name} loses`}
           options={VALLEY_MEASURES.map((value) => ({ value, label: WORDS[value] }))}
           value={measure}
-          onChoose={setPicked}
+          onChoose={(loss) => look({ loss })}
         />
-        <div className="valley-tools">
+        <div className="valley-tools" {...roving}>
           <ValleyWords data={data} measure={measure} narrows={!free} />
           <ValleyKey measure={measure} />
           {!free && (
@@ -56,9 +59,9 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
               variant="quiet"
               size="sm"
               title="Compare fits and measures over all ratios"
-              onClick={() => store.setState(({ view }) => ({ view: { ...view, middle: 'valley' } }))}
+              onClick={() => look({ middle: 'valley' })}
             >
-              large
+              enlarge
             </Button>
           )}
         </div>
@@ -68,6 +71,7 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
           </span>
         )}
       </div>
+      {!free && <ValleyHint />}
       <StripPlot data={data} measure={measure} free={free} />
     </section>
   );

@@ -6,7 +6,7 @@ import { sayNumber, sayRatio } from '@/core/words/numbers';
 import { breachId, type Breach } from '@/core/measure/judge';
 import { ownerName } from '@/core/measure/words';
 import type { Stretch } from '@/core/solve/stretches';
-import { markOf } from '@/core/solve/mark';
+import { backgroundOf, markOf } from '@/core/solve/mark';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useAsked, type Asking } from '../state/ask';
@@ -154,7 +154,8 @@ export function FreeWindow() {
     };
   return (
     <section className="middle-view free-window" aria-label="Free window">
-      {strip && <ValleyStrip free={strip} />}
+      {/* Room for what is known a moment later. */}
+      {backgroundOf(scene) && <div className="strip-room">{strip && <ValleyStrip free={strip} />}</div>}
       <div className="valley-head">
         <span className="figures">
           Free window{' '}

@@ -16,8 +16,14 @@ export function ThemeSwitch({ start }: { start: Theme }) {
     else document.documentElement.dataset.theme = next;
   };
   return (
-    <Button variant="bar" size="sm" onClick={choose} title={`The look of this page. Next: ${next}`}>
-      theme: {theme}
+    <Button
+      variant="bar"
+      size="sm"
+      onClick={choose}
+      aria-label={`Theme: ${theme}`}
+      title={`The look of this page: ${theme}. Next: ${next}`}
+    >
+      theme
     </Button>
   );
 }

@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { Button } from 'react-bootstrap';
 import { APPEARANCES, type Appearance } from '@/core/values/values';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { LENSES } from '../state/lenses';
@@ -14,7 +15,8 @@ import { SceneMenu } from './SceneMenu';
 import { Tally } from './Tally';
 import { ThemeSwitch } from './ThemeSwitch';
 
-export function TopBar({ theme }: { theme: Theme }) {
+/** @param onHelp opens the list of keys */
+export function TopBar({ theme, onHelp }: { theme: Theme; onHelp: () => void }) {
   const store = useWorkbenchStore();
   const projectName = useWorkbench((s) => s.documents.project.name);
   const scene = useWorkbench(sceneOf);
@@ -46,6 +48,9 @@ export function TopBar({ theme }: { theme: Theme }) {
       )}
       <SaveState />
       <div className="top-end">
+        <Button variant="bar" size="sm" aria-label="Help: keys and hints" onClick={onHelp}>
+          ?
+        </Button>
         <ThemeSwitch start={theme} />
         {scene && (
           <Choices

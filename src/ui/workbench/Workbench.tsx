@@ -5,6 +5,8 @@ import { PixelProvider } from '../drawing/CaseCanvas';
 import { EmptyProject } from '../import/EmptyProject';
 import { ImportProvider } from '../import/ImportProvider';
 import { SceneColumn } from '../scene/SceneColumn';
+import { Columns } from '../parts/Columns';
+import { DrawerWays } from '../parts/DrawerWays';
 import { CloseUp } from '../screens/CloseUp';
 import { Field } from '../screens/Field';
 import { ValleyStrip } from '../valley/ValleyStrip';
@@ -14,16 +16,17 @@ import { watchLost } from '../state/lost-files';
 import { watchOutside } from '../state/outside';
 import { watchSaving } from '../state/save-client';
 import { watchSurvey } from '../state/survey-client';
-import { writeView } from '../state/view';
 import { MirrorNote } from '../scene/MirrorNote';
 import { createWorkbench, sceneOf, type WorkbenchStart, type WorkbenchState } from '../state/workbench';
 import type { Theme } from '../theme/theme';
+import { Announcer } from './Announcer';
 import { ConflictDialog } from './ConflictDialog';
 import { KeysDialog } from './KeysDialog';
 import { LENS_VIEWS, loadAll, MIDDLE_VIEWS } from './lenses';
 import { LostFiles } from './LostFiles';
 import { Message } from './Message';
 import { TopBar } from './TopBar';
+import { useAddress } from './useAddress';
 import { useKeys } from './useKeys';
 import { useTitle } from './useTitle';
 
@@ -37,15 +40,16 @@ function Lens() {
     return <Opened />;
   }
   return (
-    <div className="columns">
+    <Columns>
       <SceneColumn />
       <main className="middle" id="main">
+        <DrawerWays />
         <FieldTools />
         <MirrorNote />
         <Middle />
       </main>
       <CloseUp />
-    </div>
+    </Columns>
   );
 }
 
@@ -64,21 +68,6 @@ function Middle() {
   );
 }
 
-/** Keeps the address in step with what is looked at. */
-function useAddress(): void {
-  const store = useWorkbenchStore();
-  useEffect(
-    () =>
-      store.subscribe((state, before) => {
-        if (state.view === before.view && state.sceneId === before.sceneId) return;
-        const base = `/projects/${state.documents.project.id}`;
-        const path = state.sceneId ? `${base}/${state.sceneId}` : base;
-        window.history.replaceState(null, '', path + writeView(state.view));
-      }),
-    [store],
-  );
-}
-
 /** Keeps a scene open while there is one: the first, when none was or when the open one is undone away. */
 function useOpenScene(): void {
   const store = useWorkbenchStore();
@@ -93,20 +82,33 @@ function useOpenScene(): void {
   }, [store]);
 }
 
+/** Tab begins at the top of the page, also where one comes from another page of it whose link is gone. */
+function useStartAtTop(): void {
+  useEffect(() => {
+    if (document.activeElement !== document.body) return;
+    const root = document.documentElement;
+    root.tabIndex = -1;
+    root.focus({ preventScroll: true });
+    root.removeAttribute('tabindex');
+  }, []);
+}
+
 function Bench({ theme }: { theme: Theme }) {
   const [keys, setKeys] = useState(false);
   const help = useCallback(() => setKeys(true), []);
   useAddress();
   useOpenScene();
+  useStartAtTop();
   useTitle();
   useKeys(help);
   return (
     <ImportProvider>
       <div className="workbench">
-        <TopBar theme={theme} />
+        <TopBar theme={theme} onHelp={help} />
         <LostFiles />
         <Lens />
       </div>
+      <Announcer />
       <Message />
       <ConflictDialog />
       <KeysDialog show={keys} onHide={() => setKeys(false)} />

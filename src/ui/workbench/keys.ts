@@ -21,6 +21,10 @@ export interface Key {
 
 /** Every key of the workbench. Those without something to run belong to what has the focus, which answers to them itself. */
 export const KEYS: readonly Key[] = [
+  {
+    said: 'Arrow keys, in a row of choices or a layer',
+    what: 'go from one to the next; Tab goes on to what follows',
+  },
   { said: 'Arrow keys, on a screen', what: 'go to the next screen in that direction' },
   { said: 'Home, End, on a screen', what: 'go to the first or the last screen' },
   { said: 'Enter, on a part of a sentence', what: 'change it' },

@@ -70,7 +70,7 @@ describe('the centre of gravity of a logo', () => {
     const found = findingsOf(input.scene, results, cases);
     const finding = found.find((f) => f.measure === 'centre-of-gravity')!;
     expect(finding).toMatchObject({ rule: 'off-balance', outcome: 'warn', worst: { value: 60 } });
-    expect(finding.said).toBe('centre of gravity off by 60 lu; accepted is at most 16 lu');
+    expect(finding.said).toBe('centre of gravity off by 60 lu; limit: 16 lu');
     const why = steps(because(input, finding, cases)).map((s) => s.reason.text);
     expect(why).toContain('Its ink is heaviest 60 lu to the left and 10 lu below of its box’s middle.');
     expect(centreOfGravity.limits[0]!.reason).not.toBe('');

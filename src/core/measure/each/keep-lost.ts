@@ -1,4 +1,5 @@
 import { layerMeasure } from '../descriptor';
+import { sayWorst } from '../keep';
 import { UNITS } from '../units';
 
 export const keepLost = layerMeasure({
@@ -15,6 +16,7 @@ export const keepLost = layerMeasure({
       reason: 'What has to be seen of the picture is cut off.',
     },
   ],
+  onCase: ({ keep }) => sayWorst(keep, (k) => k.lost, 'cut off'),
   hinges: [],
   read: () => (m) => m.keep && Math.max(...m.keep.map((k) => k.lost)),
   why: 'keep',

@@ -1,4 +1,5 @@
 'use client';
+import { possessive } from '@/core/words/words';
 import { Form } from 'react-bootstrap';
 import type { Axis } from '@/core/geometry/rect';
 import type { Basis, Extent } from '@/core/placing/rule';
@@ -43,12 +44,12 @@ function BasisSelect(p: {
       {Object.entries(REGION_WORDS)
         .filter(([id]) => id !== 'parent' || p.inPanel)
         .map(([id, name]) => (
-          <option key={id} value={id}>{`the ${name}’s ${word}`}</option>
+          <option key={id} value={id}>{`the ${possessive(name)} ${word}`}</option>
         ))}
       <option value="short">the screen’s shorter side</option>
       <option value="long">the screen’s longer side</option>
       {p.otherLayers.map((l) => (
-        <option key={l.id} value={`layer:${l.id}`}>{`${l.name}’s ${word}`}</option>
+        <option key={l.id} value={`layer:${l.id}`}>{`${possessive(l.name)} ${word}`}</option>
       ))}
     </Form.Select>
   );

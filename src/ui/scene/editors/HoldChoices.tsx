@@ -21,7 +21,7 @@ export function HoldChoices({ axis, value, onChoose }: Props) {
   ];
   return (
     <Choices
-      label={axis === 'x' ? 'Held across by' : 'Held down by'}
+      label={axis === 'x' ? 'Across, aligned by' : 'Down, aligned by'}
       options={options}
       value={value}
       onChoose={onChoose}

@@ -9,6 +9,7 @@ import { Problem } from '@/server/problem';
 import { loadProject, recentChanges } from '@/server/services/projects';
 import { stored, whyUnreadable } from '@/server/services/stored';
 import { StoreFault } from '@/ui/start/StoreFault';
+import { HINTS_COOKIE, readHints } from '@/ui/hints/hints';
 import { readView } from '@/ui/state/view';
 import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
 import { Workbench } from '@/ui/workbench/Workbench';
@@ -59,7 +60,9 @@ export default async function ProjectPage({ params, searchParams }: Props) {
   if (asked !== undefined && !sceneWith(saved.documents, asked)) notFound();
   const sceneId = asked ?? document.scenes[0] ?? '';
   const view = readView(await searchParams);
-  const start = { ...saved, sceneId, catalogue, view };
-  const theme = readTheme((await cookies()).get(THEME_COOKIE)?.value);
+  const kept = await cookies();
+  const hintsClosed = readHints(kept.get(HINTS_COOKIE)?.value);
+  const start = { ...saved, sceneId, catalogue, view, hintsClosed };
+  const theme = readTheme(kept.get(THEME_COOKIE)?.value);
   return <Workbench key={project} start={start} theme={theme} />;
 }

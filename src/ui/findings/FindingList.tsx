@@ -1,0 +1,129 @@
+'use client';
+import { useMemo, useRef } from 'react';
+import { openOn } from '@/core/findings/finding';
+import type { SceneFinding } from '@/core/findings/scene';
+import { sayFigure, sayLimit } from '@/core/measure/words';
+import { findCase } from '@/core/screens/cases';
+import { weightsOf } from '@/core/screens/weights';
+import { useFocusAfter } from '../state/applied';
+import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
+import { caseName, OUTCOME_SHAPES } from '../words';
+import { FindingDetail } from './FindingDetail';
+import { folded, rowsOf, type FindingRows } from './rows';
+import { sayCases } from './say-cases';
+
+interface OpenProps {
+  /** the finding, or the row of several, that is open */
+  open: string | undefined;
+  onOpen: (id: string | undefined) => void;
+}
+
+/** One finding as a row: what, on what, on how many cases, how badly. */
+function FindingRow({ finding, open, onOpen }: OpenProps & { finding: SceneFinding }) {
+  const screens = useWorkbench((s) => s.screens);
+  const { id, outcome, measure, subject, word, cases, worst, weight, accepted, approximate } = finding;
+  const c = findCase(worst.caseId, screens);
+  const isOpen = open === id;
+  return (
+    <li className={`finding finding-${outcome}`}>
+      <button
+        type="button"
+        className="finding-head"
+        aria-expanded={isOpen}
+        onClick={() => onOpen(isOpen ? undefined : id)}
+      >
+        <span className={`outcome-${outcome}`}>{accepted ? '✓' : OUTCOME_SHAPES[outcome]}</span>
+        <span>
+          <b>{subject.name}</b> {word}
+          {accepted && <span className="quiet"> accepted: {accepted}</span>}
+        </span>
+        <span className="figures">{sayCases(cases.length, cases.length - openOn(finding), weight)}</span>
+        <span className="figures quiet">
+          worst {sayFigure(measure, worst.value)}, {c && `${caseName(c)}, ${c.appearance}`};{' '}
+          {sayLimit(worst.limit)}
+          {approximate > 0 && `; ${approximate} ${approximate === 1 ? 'rests' : 'rest'} on approximate data`}
+        </span>
+      </button>
+      {isOpen && <FindingDetail finding={finding} />}
+    </li>
+  );
+}
+
+const list = new Intl.ListFormat('en', { type: 'conjunction' });
+
+/** The same thing wrong with several layers: one row, behind which each of them is. */
+function SharedRow({ row, open, onOpen }: OpenProps & { row: FindingRows }) {
+  const { id, findings, outcome } = row;
+  const isOpen = open === id || findings.some((f) => f.id === open);
+  const names = [...new Set(findings.map((f) => f.subject.name))];
+  const words = [...new Set(findings.map((f) => f.word))];
+  return (
+    <li className={`finding finding-${outcome}`}>
+      <button
+        type="button"
+        className="finding-head"
+        aria-expanded={isOpen}
+        onClick={() => onOpen(isOpen ? undefined : id)}
+      >
+        <span className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</span>
+        <span>
+          <b>{list.format(names)}</b>: {words.join(', ')}
+        </span>
+        <span className="figures">{sayCases(row.cases, row.cases - row.open, row.weight)}</span>
+        <span className="figures quiet">{findings.length} findings of one cause</span>
+      </button>
+      {isOpen && (
+        <ul className="findings-list findings-shared">
+          {findings.map((f) => (
+            <FindingRow key={f.id} finding={f} open={open} onOpen={(next) => onOpen(next ?? id)} />
+          ))}
+        </ul>
+      )}
+    </li>
+  );
+}
+
+const Rows = ({ rows, ...opening }: OpenProps & { rows: readonly FindingRows[] }) => (
+  <ul className="findings-list">
+    {rows.map((row) =>
+      row.findings.length === 1 ? (
+        <FindingRow key={row.id} finding={row.findings[0]!} {...opening} />
+      ) : (
+        <SharedRow key={row.id} row={row} {...opening} />
+      ),
+    )}
+  </ul>
+);
+
+/** The findings in rows; those of little weight are folded away. */
+export function FindingList({
+  findings,
+  order,
+}: {
+  findings: readonly SceneFinding[];
+  order: 'cause' | 'layer';
+}) {
+  const store = useWorkbenchStore();
+  const open = useWorkbench((s) => s.view.open);
+  const cases = useCounted();
+  const { shown, little } = useMemo(
+    () => folded(rowsOf(findings, order, weightsOf(cases))),
+    [findings, order, cases],
+  );
+  // After a mend, what is to be looked at next.
+  const ref = useRef<HTMLDivElement>(null);
+  useFocusAfter(() => ref.current?.querySelector<HTMLElement>('.finding-head')?.focus());
+  const onOpen = (id: string | undefined) => store.setState(({ view }) => ({ view: { ...view, open: id } }));
+  const hidesOpen = little.some((r) => r.id === open || r.findings.some((f) => f.id === open));
+  return (
+    <div ref={ref}>
+      <Rows rows={shown} {...{ open, onOpen }} />
+      {little.length > 0 && (
+        <details className="findings-little" open={hidesOpen || undefined}>
+          <summary>{little.length} more, each on under 1 % of the weight</summary>
+          <Rows rows={little} {...{ open, onOpen }} />
+        </details>
+      )}
+    </div>
+  );
+}
