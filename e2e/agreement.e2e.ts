@@ -12,9 +12,15 @@ const SCREENS = [
 ];
 const MOST = 0.02;
 
-async function canvasOf(page: Page, scene: string, caseId: string): Promise<{ png: Buffer; scale: number }> {
+/** @param more of the address, such as a larger close-up */
+async function canvasOf(
+  page: Page,
+  scene: string,
+  caseId: string,
+  more = '',
+): Promise<{ png: Buffer; scale: number }> {
   const appearance = caseId.endsWith('dark') ? 'dark' : 'light';
-  await page.goto(`/projects/${AGREEMENT_PROJECT}/${scene}?case=${caseId}&appearance=${appearance}`);
+  await page.goto(`/projects/${AGREEMENT_PROJECT}/${scene}?case=${caseId}&appearance=${appearance}${more}`);
   const canvas = page.getByRole('complementary', { name: 'Close-up' }).locator('canvas');
   await expect(canvas).toHaveAttribute('data-complete', 'true');
   await page.waitForLoadState('networkidle');
@@ -81,23 +87,28 @@ test.describe('canvas, server and CSS draw the same', () => {
 });
 
 test.describe('canvas and server draw the same', () => {
-  /** About as many px as the screens have themselves. */
-  test.use({ deviceScaleFactor: 4 });
-
   for (const [index, scene] of LETTERS.entries()) {
     const screen = SCREENS[index % SCREENS.length]!;
-    test(`letters: ${scene} on ${screen.id}`, async ({ page, request }) => {
-      const { png, scale } = await canvasOf(page, scene, screen.id);
-      const canvas = inkOf(await raster(png));
-      const server = inkOf(await serverOf(request, scene, screen.id, scale));
-      console.log(
-        `${scene} at ${scale.toFixed(3)} px per lu: ${JSON.stringify(canvas)} ${JSON.stringify(server)}`,
-      );
-      expect(canvas.right - canvas.left, 'the letters are there').toBeGreaterThan(100);
-      for (const side of ['left', 'right', 'top', 'bottom'] as const)
-        expect(Math.abs(canvas[side] - server[side]), side).toBeLessThan(1);
+    test.describe(() => {
+      // About as many px as the screen has itself: a tablet is drawn smaller than a phone.
+      test.use({ deviceScaleFactor: screen.id.startsWith('tablet') ? 4 : 2 });
+      test(`letters: ${scene} on ${screen.id}`, async ({ page, request }) => {
+        const { png, scale } = await canvasOf(page, scene, screen.id, '&enlarged=on');
+        const canvas = inkOf(await raster(png));
+        const server = inkOf(await serverOf(request, scene, screen.id, scale));
+        console.log(
+          `${scene} at ${scale.toFixed(3)} px per lu: ${JSON.stringify(canvas)} ${JSON.stringify(server)}`,
+        );
+        expect(canvas.right - canvas.left, 'the letters are there').toBeGreaterThan(100);
+        for (const side of ['left', 'right', 'top', 'bottom'] as const)
+          expect(Math.abs(canvas[side] - server[side]), side).toBeLessThan(1);
+      });
     });
   }
+});
+
+test.describe('canvas and server paint the same', () => {
+  test.use({ deviceScaleFactor: 4 });
 
   for (const [index, scene] of PAINTED_SCENES.entries()) {
     const { id } = SCREENS[index % SCREENS.length]!;

@@ -1,6 +1,6 @@
 import { expect, type Locator } from '@playwright/test';
 import { test } from './test';
-import { cell, closeUp, saving, seriousFindings } from './fixtures';
+import { cell, closeUp, saving } from './fixtures';
 
 const SCENE = '/projects/larkmoor-ferries/winter-splash';
 /** Every case, by its ratio. */
@@ -82,15 +82,6 @@ test('arrow keys walk the field, and the case walked to is in the close-up and i
   await page.keyboard.press('Home');
   await expect(page.getByRole('gridcell').first()).toBeFocused();
 });
-
-for (const colorScheme of ['light', 'dark'] as const) {
-  test(`axe finds nothing serious on the field, ${colorScheme} theme`, async ({ page }) => {
-    await page.emulateMedia({ colorScheme });
-    await page.goto(`${SCENE}?${ALL}&case=${PILL}.90.light&kind=phones&orientation=landscape-primary`);
-    await expect(page.getByRole('status', tally)).toContainText('fail');
-    expect(await seriousFindings(page)).toEqual([]);
-  });
-}
 
 test('what is not there is said, as a page and as problem JSON', async ({ page, request }) => {
   expect((await page.goto('/projects/none/winter-splash'))!.status()).toBe(404);

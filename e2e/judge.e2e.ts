@@ -159,3 +159,23 @@ test('the position editor says where all keep areas are whole, or what excludes 
   await undo(page);
   await expect(part).toHaveText('62 % across, 55 % down');
 });
+
+test('the screens to compare on can be chosen, for fits and launch alike, and are kept', async ({ page }) => {
+  await page.goto(`${SPLASH}?lens=fits`);
+  const table = page.getByRole('region', { name: 'Comparison' });
+  await page.getByRole('button', { name: 'the screens that differ most' }).click();
+  const editor = page.getByRole('dialog', { name: 'Screens that are compared' });
+  await editor.getByRole('searchbox').fill('390x844');
+  await editor.getByRole('checkbox').first().check();
+  await editor.getByRole('checkbox').nth(1).check();
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await expect(table.getByRole('columnheader')).toHaveText([/fit/, '390 × 844', '844 × 390']);
+  await page.getByRole('group', { name: 'Lens' }).getByRole('button', { name: 'launch' }).click();
+  await expect(page.locator('.play-grid li')).toHaveCount(2);
+  // Another time, by an address that names none.
+  await page.goto(`${SPLASH}?lens=fits`);
+  await expect(table.getByRole('columnheader')).toHaveCount(3);
+  await page.getByRole('button', { name: 'those that differ most' }).click();
+  await expect(table.getByRole('columnheader')).toHaveCount(8);
+});

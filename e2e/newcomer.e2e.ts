@@ -23,10 +23,14 @@ const failing = async (page: Page) => {
 test('from the start page to a mended worst finding, in a few clicks', async ({ page }) => {
   let clicks = 0;
   await page.goto('/');
-  await expect(page.getByText(/fails on \d+ of 486 cases/)).toBeVisible({ timeout: 60_000 });
+  const said = page.getByText(/^fails on \d+ of 486 cases$/);
+  await expect(said).toBeVisible({ timeout: 60_000 });
+  const [onStart] = /\d+/.exec(await said.innerText())!;
   await page.getByRole('link', { name: 'See why, and mend it' }).click();
   clicks++;
   const before = await failing(page);
+  // What the start page says is what the project says.
+  expect(before).toBe(Number(onStart));
   await expect(apply(page)).toBeVisible({ timeout: 60_000 });
   // In sight without scrolling.
   await expect(apply(page)).toBeInViewport();

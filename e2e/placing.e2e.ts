@@ -4,6 +4,8 @@ import { test } from './test';
 import { closeUp, figure, saving, seriousFindings, tabTo, undo } from './fixtures';
 
 const layer = (page: Page, name: string) => page.getByRole('region', { name: `Layer ${name}` });
+test.use({ permissions: ['clipboard-read', 'clipboard-write'] });
+
 const TURNED = 'phone-393x852-3x-pill.90.light';
 
 async function addLayer(page: Page, preset: RegExp) {
@@ -88,6 +90,9 @@ test('why: a figure leads to the part of the rule that decides it, by keyboard',
   );
   await expect(answer).toContainText('inset at the left in landscape, from the catalogue; confidence high');
   expect(await seriousFindings(page)).toEqual([]);
+  // The figure is taken along as it stands, and in device px.
+  await answer.getByRole('button', { name: 'copy 177 px' }).click();
+  expect(await page.evaluate(() => navigator.clipboard.readText())).toBe('177 px');
   await tabTo(page, answer.getByRole('button', { name: 'change' }).first());
   await page.keyboard.press('Enter');
   const editor = page.getByRole('dialog', { name: 'Change “safe area”' });

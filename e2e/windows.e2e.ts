@@ -81,7 +81,7 @@ for (const width of [320, 700])
 test('the close-up grows with the window, and can be enlarged', async ({ page }) => {
   const drawn = async () => (await closeUp(page).locator('canvas').boundingBox())!;
   await page.goto(`${SPLASH}?case=phone-360x800-2x.90.light`);
-  await expect(closeUp(page).locator('canvas')).toBeVisible({ timeout: 60_000 });
+  await expect(closeUp(page).locator('canvas')).toHaveAttribute('data-complete', 'true', { timeout: 60_000 });
   const usual = await drawn();
   await closeUp(page).getByRole('button', { name: 'enlarge' }).click();
   await expect.poll(async () => (await drawn()).width).toBeGreaterThan(usual.width * 3);

@@ -39,6 +39,7 @@ export function CaseCanvas({ result, scale, children }: Props) {
   const version = store.version();
   const fonts = useWorkbench((s) => s.fonts);
   const { glass } = result.outline;
+  const { width, height } = result.regions.screen;
 
   useLayoutEffect(() => {
     const canvas = ref.current;
@@ -58,7 +59,8 @@ export function CaseCanvas({ result, scale, children }: Props) {
 
   return (
     <span className="glass" aria-hidden="true">
-      <canvas ref={ref} />
+      {/* Of about its size before it is drawn, as on the page that the server makes. */}
+      <canvas ref={ref} style={{ width: width * scale, height: height * scale }} />
       {children}
       <svg viewBox={`0 0 ${glass.rect.width} ${glass.rect.height}`} width="100%" height="100%">
         <rect

@@ -1,6 +1,7 @@
 'use client';
-import { useMemo, useRef } from 'react';
+import { useMemo, useRef, type ReactNode } from 'react';
 import { openOn } from '@/core/findings/finding';
+import type { Outcome } from '@/core/measure/judge';
 import type { SceneFinding } from '@/core/findings/scene';
 import { sayFigure, sayLimit } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
@@ -18,6 +19,29 @@ interface OpenProps {
   onOpen: (id: string | undefined) => void;
 }
 
+interface HeadProps {
+  isOpen: boolean;
+  onToggle: () => void;
+  shape: string;
+  outcome: Outcome;
+  /** on how many cases */
+  on: string;
+  /** the worst of it */
+  worst: ReactNode;
+  /** what, on what */
+  children: ReactNode;
+}
+
+/** The line of a row, which opens it. */
+const Head = ({ isOpen, onToggle, shape, outcome, on, worst, children }: HeadProps) => (
+  <button type="button" className="finding-head" aria-expanded={isOpen} onClick={onToggle}>
+    <span className={`outcome-${outcome}`}>{shape}</span>
+    <span>{children}</span>
+    <span className="figures">{on}</span>
+    <span className="figures quiet">{worst}</span>
+  </button>
+);
+
 /** One finding as a row: what, on what, on how many cases, how badly. */
 function FindingRow({ finding, open, onOpen }: OpenProps & { finding: SceneFinding }) {
   const screens = useWorkbench((s) => s.screens);
@@ -26,24 +50,23 @@ function FindingRow({ finding, open, onOpen }: OpenProps & { finding: SceneFindi
   const isOpen = open === id;
   return (
     <li className={`finding finding-${outcome}`}>
-      <button
-        type="button"
-        className="finding-head"
-        aria-expanded={isOpen}
-        onClick={() => onOpen(isOpen ? undefined : id)}
+      <Head
+        {...{ isOpen, outcome }}
+        onToggle={() => onOpen(isOpen ? undefined : id)}
+        shape={accepted ? '✓' : OUTCOME_SHAPES[outcome]}
+        on={sayCases(cases.length, cases.length - openOn(finding), weight)}
+        worst={
+          <>
+            worst {sayFigure(measure, worst.value)}, {c && `${caseName(c)}, ${c.appearance}`};{' '}
+            {sayLimit(worst.limit)}
+            {approximate > 0 &&
+              `; ${approximate} ${approximate === 1 ? 'rests' : 'rest'} on approximate data`}
+          </>
+        }
       >
-        <span className={`outcome-${outcome}`}>{accepted ? '✓' : OUTCOME_SHAPES[outcome]}</span>
-        <span>
-          <b>{subject.name}</b> {word}
-          {accepted && <span className="quiet"> accepted: {accepted}</span>}
-        </span>
-        <span className="figures">{sayCases(cases.length, cases.length - openOn(finding), weight)}</span>
-        <span className="figures quiet">
-          worst {sayFigure(measure, worst.value)}, {c && `${caseName(c)}, ${c.appearance}`};{' '}
-          {sayLimit(worst.limit)}
-          {approximate > 0 && `; ${approximate} ${approximate === 1 ? 'rests' : 'rest'} on approximate data`}
-        </span>
-      </button>
+        <b>{subject.name}</b> {word}
+        {accepted && <span className="quiet"> accepted: {accepted}</span>}
+      </Head>
       {isOpen && <FindingDetail finding={finding} />}
     </li>
   );
@@ -59,19 +82,15 @@ function SharedRow({ row, open, onOpen }: OpenProps & { row: FindingRows }) {
   const words = [...new Set(findings.map((f) => f.word))];
   return (
     <li className={`finding finding-${outcome}`}>
-      <button
-        type="button"
-        className="finding-head"
-        aria-expanded={isOpen}
-        onClick={() => onOpen(isOpen ? undefined : id)}
+      <Head
+        {...{ isOpen, outcome }}
+        onToggle={() => onOpen(isOpen ? undefined : id)}
+        shape={OUTCOME_SHAPES[outcome]}
+        on={sayCases(row.cases, row.cases - row.open, row.weight)}
+        worst={`${findings.length} findings of one cause`}
       >
-        <span className={`outcome-${outcome}`}>{OUTCOME_SHAPES[outcome]}</span>
-        <span>
-          <b>{list.format(names)}</b>: {words.join(', ')}
-        </span>
-        <span className="figures">{sayCases(row.cases, row.cases - row.open, row.weight)}</span>
-        <span className="figures quiet">{findings.length} findings of one cause</span>
-      </button>
+        <b>{list.format(names)}</b>: {words.join(', ')}
+      </Head>
       {isOpen && (
         <ul className="findings-list findings-shared">
           {findings.map((f) => (

@@ -176,7 +176,7 @@ export function LimitsList() {
       </p>
       {LIMIT_ROLES.map((role) => (
         <section key={role} aria-label={`Limits of: ${ROLE_WORDS[role]}`}>
-          <h3>{ROLE_WORDS[role]}</h3>
+          <h2>{ROLE_WORDS[role]}</h2>
           <ul>
             {limits.map((limit, index) =>
               limit.role === role ? <LimitLine key={index} limit={limit} index={index} /> : null,

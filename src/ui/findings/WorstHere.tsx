@@ -7,7 +7,7 @@ import type { SceneFinding } from '@/core/findings/scene';
 import { breachId, type Breach } from '@/core/measure/judge';
 import { sayLimit } from '@/core/measure/words';
 import { capitalised } from '@/core/words/words';
-import { useFocusAfter } from '../state/applied';
+import { appliedOf, useFocusAfter } from '../state/applied';
 import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { MendHint, WhyHint } from '../hints/texts';
@@ -51,6 +51,23 @@ function useWhyHere(finding: SceneFinding, caseId: string, breach: Breach) {
   return useAsked(asking);
 }
 
+function Tried({ finding }: { finding: SceneFinding }) {
+  const { answers, callOff } = useAnswers(finding);
+  return <Mends {...{ finding, answers, callOff }} most={1} />;
+}
+
+/** The best mend: tried at once as one arrives and after a mend, and when it is asked for while one edits by hand. */
+function MendsHere({ finding }: { finding: SceneFinding }) {
+  const isUnedited = useWorkbench((s) => s.undo.length === 0 || appliedOf(s) !== null);
+  const [asked, setAsked] = useState<SceneFinding | null>(null);
+  if (isUnedited || asked === finding) return <Tried finding={finding} />;
+  return (
+    <Button variant="quiet" size="sm" onClick={() => setAsked(finding)}>
+      look for mends
+    </Button>
+  );
+}
+
 interface HereProps {
   caseId: string;
   breach: Breach;
@@ -58,14 +75,13 @@ interface HereProps {
 
 function Answered({ finding, caseId, breach }: HereProps & { finding: SceneFinding }) {
   const store = useWorkbenchStore();
-  const { answers, callOff } = useAnswers(finding);
   const here = useWhyHere(finding, caseId, breach);
   return (
     <>
       <Because answers={here} onChange={(part) => goToPart(store, part)} />
       <h4>What would mend it</h4>
       <div className="mends-room">
-        <Mends {...{ finding, answers, callOff }} most={1} />
+        <MendsHere finding={finding} />
       </div>
       <Button
         variant="quiet"

@@ -5,6 +5,7 @@ import { sayDensity } from '@/core/words/numbers';
 import type { Target } from '@/core/project/launch';
 import { KINDS } from '@/core/screens/screen';
 import { matchesText } from '@/core/screens/search';
+import { Ticks } from '../parts/Ticks';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit } from '../state/edit';
@@ -98,28 +99,19 @@ function SingleScreens({ target, onToggle }: { target: Target; onToggle: (id: st
   return (
     <fieldset className="target-kinds single-screens">
       <legend>and single screens</legend>
-      <Form.Control
-        type="search"
-        size="sm"
-        aria-label="Find screens"
+      <Ticks
         placeholder="find: tablet, 390 × 844"
-        value={wanted}
-        onChange={(e) => setWanted(e.target.value)}
+        wanted={wanted}
+        onWanted={setWanted}
+        listed={listed}
+        describe={(s) => ({
+          id: `${target.id}-${s.id}`,
+          label: `${kindName(s)} ${s.width} × ${s.height}, ${sayDensity(s.density)} px per lu`,
+          title: s.label,
+          checked: target.ids.includes(s.id),
+        })}
+        onToggle={(s) => onToggle(s.id)}
       />
-      {asks && found.length === 0 && <p className="quiet">No screen is called so.</p>}
-      <div className="single-list">
-        {listed.map((s) => (
-          <Form.Check
-            key={s.id}
-            type="checkbox"
-            id={`${target.id}-${s.id}`}
-            label={`${kindName(s)} ${s.width} × ${s.height}, ${sayDensity(s.density)} px per lu`}
-            title={s.label}
-            checked={target.ids.includes(s.id)}
-            onChange={() => onToggle(s.id)}
-          />
-        ))}
-      </div>
     </fieldset>
   );
 }

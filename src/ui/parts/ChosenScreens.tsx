@@ -1,6 +1,6 @@
 'use client';
 import { useEffect, useMemo, useState } from 'react';
-import { Button, Form } from 'react-bootstrap';
+import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
 import { matchesText } from '@/core/screens/search';
@@ -11,6 +11,7 @@ import { useLook } from '../state/look';
 import { sayOn, screensOn } from '../state/telling';
 import { caseName } from '../words';
 import { EditorPopover } from './EditorPopover';
+import { Ticks } from './Ticks';
 
 /** A screen as it is held, whatever the appearance. */
 const heldAs = (c: Case) => c.id.replace(/\.(light|dark)$/, '');
@@ -35,30 +36,20 @@ function ScreenChoices({ chosen, most, onChoose }: ListProps) {
     onChoose(chosen.includes(id) ? chosen.filter((c) => c !== id) : [...chosen, id]);
   return (
     <>
-      <Form.Control
-        type="search"
-        size="sm"
-        autoFocus
-        aria-label="Find screens"
+      <Ticks
         placeholder="find: 390x844, 20:9, tablet"
-        value={wanted}
-        onChange={(e) => setWanted(e.target.value)}
+        wanted={wanted}
+        onWanted={setWanted}
+        listed={listed}
+        describe={(c) => ({
+          id: `on-${c.id}`,
+          label: caseName(c),
+          title: c.screen.label,
+          checked: chosen.includes(heldAs(c)),
+          disabled: chosen.length >= most && !chosen.includes(heldAs(c)),
+        })}
+        onToggle={(c) => toggle(heldAs(c))}
       />
-      {asks && listed.length === 0 && <p className="quiet">No screen is called so.</p>}
-      <div className="single-list">
-        {listed.map((c) => (
-          <Form.Check
-            key={c.id}
-            type="checkbox"
-            id={`on-${c.id}`}
-            label={caseName(c)}
-            title={c.screen.label}
-            checked={chosen.includes(heldAs(c))}
-            disabled={chosen.length >= most && !chosen.includes(heldAs(c))}
-            onChange={() => toggle(heldAs(c))}
-          />
-        ))}
-      </div>
       {chosen.length >= most && <p className="quiet">There is room for {most}.</p>}
     </>
   );

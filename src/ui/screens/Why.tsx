@@ -27,14 +27,13 @@ const ORIGINS: Record<MetricNote['origin'], string> = {
 const sayMetric = ({ label, confidence, origin, approximate }: MetricNote) =>
   `${label}, ${ORIGINS[origin]}; confidence ${confidence}${approximate ? ', approximate' : ''}`;
 
-/** Reasons step by step, each part of a rule with the way to it. */
-export function Steps({
-  reason,
-  onChange,
-}: {
+interface StepsProps {
   reason: Reason;
   onChange: (part: NonNullable<Reason['part']>) => void;
-}) {
+}
+
+/** Reasons step by step, each part of a rule with the way to it. */
+export function Steps({ reason, onChange }: StepsProps) {
   return (
     <ol className="why-steps">
       {steps(reason).map(({ reason: step, depth }, index) => (
@@ -49,6 +48,29 @@ export function Steps({
         </li>
       ))}
     </ol>
+  );
+}
+
+/** What a figure comes from: first in one sentence, with the way to the part that decides it; its steps are folded under it. */
+function InShort({ reason, onChange }: StepsProps) {
+  const part = steps(reason).find((s) => s.reason.part)?.reason.part;
+  return (
+    <>
+      <p className="in-short">
+        {reason.text}{' '}
+        {part && (
+          <button type="button" className="part" onClick={() => onChange(part)}>
+            change
+          </button>
+        )}
+      </p>
+      {reason.because.length > 0 && (
+        <details>
+          <summary>why, in steps</summary>
+          <Steps reason={reason} onChange={onChange} />
+        </details>
+      )}
+    </>
   );
 }
 
@@ -70,13 +92,13 @@ function Answer({ question, onDone }: { question: Question; onDone: () => void }
     onDone();
     goToPart(store, { layerId, path });
   };
-  return reason && <Steps reason={reason} onChange={change} />;
+  return reason && <InShort reason={reason} onChange={change} />;
 }
 
 /** The ways to take a figure along. */
 function Copied({ question, text }: { question: Question; text: string }) {
   const c = useChosenCase();
-  const isLu = 'screen' in question || isLength(question.figure.name);
+  const isLu = 'screen' in question || isLength(question.figure);
   return <CopyWays text={text} density={isLu ? c?.screen.density : undefined} />;
 }
 

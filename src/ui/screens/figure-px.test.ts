@@ -8,6 +8,9 @@ it.each([
 ])('“%s” at %d px per lu is %s', (text, density, px) => expect(inPx(text, density)).toBe(px));
 
 it('takes shares and ratios for no lengths', () => {
-  expect(['drawn-width', 'font-size', 'clearance'].every(isLength)).toBe(true);
-  expect(['crop', 'scale', 'contrast', 'enlargement', 'share-width'].some(isLength)).toBe(false);
+  const areLengths = (names: string[]) => names.map((name) => isLength({ name }));
+  expect(areLengths(['drawn-width', 'font-size', 'clearance'])).toEqual([true, true, true]);
+  expect(areLengths(['crop', 'scale', 'contrast', 'bare-screen'])).toEqual([false, false, false, false]);
+  expect(isLength({ name: 'bare-screen', side: 'left' })).toBe(true);
+  expect(isLength({ name: 'crop', side: 'left' })).toBe(false);
 });

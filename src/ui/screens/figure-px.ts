@@ -11,7 +11,9 @@ const LENGTHS: ReadonlySet<string> = new Set([
   'font-size',
 ]);
 
-export const isLength = (figure: string): boolean => LENGTHS.has(figure);
+/** Losses of a side are lengths as well, in all they are shares. */
+export const isLength = ({ name, side }: { name: string; side?: string }): boolean =>
+  LENGTHS.has(name) || (name === 'bare-screen' && side !== undefined);
 
 /** A length that is said in lu, or several of them, in device px: “−12 · 8” at 3 px per lu is “−36 · 24 px”. */
 export const inPx = (text: string, density: number): string =>

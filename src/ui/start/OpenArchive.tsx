@@ -1,6 +1,7 @@
 'use client';
-import { useId, useState } from 'react';
+import { useId } from 'react';
 import { Button } from 'react-bootstrap';
+import { useDropTarget } from '../parts/useDropTarget';
 import type { Reading, useTaking } from './useTaking';
 
 interface FieldProps {
@@ -52,22 +53,10 @@ const Sent = ({ reading: { name, share }, onCancel }: { reading: Reading; onCanc
 /** Takes a project in from an archive or a folder: chosen, or dropped on it. */
 export function OpenArchive({ taking }: { taking: ReturnType<typeof useTaking> }) {
   const { reading, cancel, takeFile, takeDropped, takeFolder } = taking;
-  const [over, setOver] = useState(false);
+  const { over, target } = useDropTarget(takeDropped);
   const disabled = reading !== null;
   return (
-    <div
-      className={over ? 'open-archive open-archive-over' : 'open-archive'}
-      onDragOver={(e) => {
-        e.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(e) => {
-        e.preventDefault();
-        setOver(false);
-        takeDropped(e.dataTransfer);
-      }}
-    >
+    <div className={over ? 'open-archive open-archive-over' : 'open-archive'} {...target}>
       <p>A project that was taken along comes back: drop its archive or its folder here, or</p>
       <FileField
         label="open an archive"

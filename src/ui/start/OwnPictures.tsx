@@ -7,6 +7,7 @@ import { ask, messageOf } from '../api';
 import { ofDrop, ofFiles, type Incoming } from '../import/dropped';
 import { handOver } from '../import/handed';
 import { ACCEPT } from '../import/imports';
+import { useDropTarget } from '../parts/useDropTarget';
 
 interface Props {
   /** something that holds a project: an archive or a folder */
@@ -54,22 +55,15 @@ function useOwn(onProblem: Props['onProblem']) {
 export function OwnPictures({ onProject, onProblem }: Props) {
   const input = useRef<HTMLInputElement>(null);
   const { busy, take } = useOwn(onProblem);
-  const [over, setOver] = useState(false);
+  const { over, target } = useDropTarget((dropped) => {
+    if (holdsProject(dropped)) onProject(dropped);
+    else void ofDrop(dropped).then(take);
+  });
   return (
     <section
       className={over ? 'own-pictures own-pictures-over' : 'own-pictures'}
       aria-labelledby="own-pictures"
-      onDragOver={(e) => {
-        e.preventDefault();
-        setOver(true);
-      }}
-      onDragLeave={() => setOver(false)}
-      onDrop={(e) => {
-        e.preventDefault();
-        setOver(false);
-        if (holdsProject(e.dataTransfer)) onProject(e.dataTransfer);
-        else void ofDrop(e.dataTransfer).then(take);
-      }}
+      {...target}
     >
       <h2 id="own-pictures">Try with your own pictures</h2>
       <p>

@@ -9,6 +9,7 @@ import { Problem } from '@/server/problem';
 import { loadProject, recentChanges } from '@/server/services/projects';
 import { stored, whyUnreadable } from '@/server/services/stored';
 import { StoreFault } from '@/ui/start/StoreFault';
+import { titleOf } from '@/ui/workbench/title';
 import { HINTS_COOKIE, readHints } from '@/ui/hints/hints';
 import { readView } from '@/ui/state/view';
 import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
@@ -34,13 +35,13 @@ function load(id: string): { value: Loaded | null } | { fault: string; unreadabl
   }
 }
 
-export async function generateMetadata({ params }: Props): Promise<Metadata> {
+export async function generateMetadata({ params, searchParams }: Props): Promise<Metadata> {
   const { project, scene: [asked] = [] } = await params;
   const read = load(project);
   if ('fault' in read || !read.value) return {};
   const { project: document, scenes } = read.value.documents;
   const scene = scenes[asked ?? document.scenes[0] ?? ''];
-  return { title: [scene?.name, document.name, 'Coulee'].filter(Boolean).join(' · ') };
+  return { title: titleOf(document.name, scene?.name, readView(await searchParams).lens) };
 }
 
 /** A project, open on the scene of the address, or on its first one. */
