@@ -235,7 +235,7 @@ test('keep areas are marked, named and measured, by keyboard', async ({ page }) 
   // The left end of the photo is cut off on a phone that is held upright.
   const row = closeUp(page).getByRole('row', { name: /^Railing, cut off/ });
   await expect(row.getByRole('cell')).toHaveText('100 %');
-  await expect(closeUp(page)).toContainText('keep area cut 100 %');
+  await expect(closeUp(page)).toContainText('Deck photo: Railing cut off');
   await row.getByRole('button').click();
   await expect(page.getByRole('dialog', { name: /^Why Railing/ })).toContainText(
     'is not seen: Railing 100 %',
