@@ -1,4 +1,4 @@
-import type { Side } from '../geometry/rect';
+import { SIDES, type Side } from '../geometry/rect';
 import { FIT_LABELS, presetOf } from '../fit/presets';
 import type { MeasureName } from '../measure/limit';
 import { isPlaced } from '../scene/scene';
@@ -50,8 +50,6 @@ export function sayWhere(on: readonly Case[], all: readonly Case[]): string {
   const noun = kinds.size === 1 && allKinds.size > 1 ? '' : ' screens';
   return `On ${words.join(' ')}${noun}`;
 }
-
-const SIDES: readonly Side[] = ['left', 'right', 'top', 'bottom'];
 
 /** What is seen of a picture, along the axis on which most is lost: “the middle 45 %”. */
 function saySeen({ measures: { crop } }: PictureResult): { said: string; along: 'x' | 'y' } | null {

@@ -7,7 +7,8 @@ import { sayFigure, sayLimit } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
 import { weightsOf } from '@/core/screens/weights';
 import { useFocusAfter } from '../state/applied';
-import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useCounted, useWorkbench } from '../state/context';
+import { useLook } from '../state/look';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { FindingDetail } from './FindingDetail';
 import { folded, rowsOf, type FindingRows } from './rows';
@@ -122,7 +123,7 @@ export function FindingList({
   findings: readonly SceneFinding[];
   order: 'cause' | 'layer';
 }) {
-  const store = useWorkbenchStore();
+  const look = useLook();
   const open = useWorkbench((s) => s.view.open);
   const cases = useCounted();
   const { shown, little } = useMemo(
@@ -132,7 +133,7 @@ export function FindingList({
   // After a mend, what is to be looked at next.
   const ref = useRef<HTMLDivElement>(null);
   useFocusAfter(() => ref.current?.querySelector<HTMLElement>('.finding-head')?.focus());
-  const onOpen = (id: string | undefined) => store.setState(({ view }) => ({ view: { ...view, open: id } }));
+  const onOpen = (id: string | undefined) => look({ open: id });
   const hidesOpen = little.some((r) => r.id === open || r.findings.some((f) => f.id === open));
   return (
     <div ref={ref}>

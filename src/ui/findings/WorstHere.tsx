@@ -10,6 +10,7 @@ import { capitalised } from '@/core/words/words';
 import { appliedOf, useFocusAfter } from '../state/applied';
 import { useAsked, type Asking } from '../state/ask';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { useLook } from '../state/look';
 import { MendHint, WhyHint } from '../hints/texts';
 import { goToPart } from '../scene/open-part';
 import { AppliedNote } from './AppliedNote';
@@ -75,6 +76,7 @@ interface HereProps {
 
 function Answered({ finding, caseId, breach }: HereProps & { finding: SceneFinding }) {
   const store = useWorkbenchStore();
+  const look = useLook();
   const here = useWhyHere(finding, caseId, breach);
   return (
     <>
@@ -86,11 +88,7 @@ function Answered({ finding, caseId, breach }: HereProps & { finding: SceneFindi
       <Button
         variant="quiet"
         size="sm"
-        onClick={() =>
-          store.setState(({ view }) => ({
-            view: { ...view, lens: 'findings', order: 'cause', open: finding.id },
-          }))
-        }
+        onClick={() => look({ lens: 'findings', order: 'cause', open: finding.id })}
       >
         all that would mend it
       </Button>

@@ -1,5 +1,4 @@
-import type { Outcome } from '@/core/measure/judge';
-import { worse } from '@/core/measure/judge';
+import { byOutcome, worse, type Outcome } from '@/core/measure/judge';
 import { openCases } from '@/core/findings/finding';
 import type { SceneFinding } from '@/core/findings/scene';
 
@@ -47,8 +46,6 @@ const inLayers = (findings: readonly SceneFinding[]): SceneFinding[] => {
   return layers.flatMap((id) => findings.filter((f) => f.subject.id === id));
 };
 
-const rank: Record<Outcome, number> = { fail: 0, warn: 1, clear: 2 };
-
 /**
  * The rows of the list: by cause the gravest first, then the weightiest, what is accepted last; by layer those of one layer
  * together. What is wrong with several layers alike is one row, what is accepted apart from what is open.
@@ -68,7 +65,7 @@ export function rowsOf(
   if (order === 'layer') return rows;
   return rows.toSorted(
     (a, b) =>
-      Number(a.isAccepted) - Number(b.isAccepted) || rank[a.outcome] - rank[b.outcome] || b.weight - a.weight,
+      Number(a.isAccepted) - Number(b.isAccepted) || byOutcome(a.outcome, b.outcome) || b.weight - a.weight,
   );
 }
 

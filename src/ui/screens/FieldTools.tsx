@@ -10,6 +10,7 @@ import { sceneOf } from '../state/workbench';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { backgroundOf, edit, inLayer } from '../state/edit';
 import { useFinding } from './useFoundCases';
+import { useLook } from '../state/look';
 import type { View } from '../state/view';
 import { FIT_WORDS, ORIENTATION_LABELS, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../parts/Choices';
@@ -85,7 +86,7 @@ function Fits() {
   );
 }
 
-type SetView = (change: Partial<View>) => void;
+type SetView = ReturnType<typeof useLook>;
 
 /** Which kinds, orientations and outcomes alone are shown. */
 function Filters({ view, set }: { view: View; set: SetView }) {
@@ -186,9 +187,8 @@ const NO_FILTER = {
 
 /** What is tried on all screens at once, and which of them are shown. */
 export function FieldTools() {
-  const store = useWorkbenchStore();
   const view = useWorkbench((s) => s.view);
-  const set: SetView = (change) => store.setState({ view: { ...store.getState().view, ...change } });
+  const set = useLook();
   const roving = useRoving<HTMLDivElement>();
   const isFiltered = Object.keys(NO_FILTER).some((name) => view[name as keyof typeof NO_FILTER]);
   return (
