@@ -19,6 +19,7 @@ const ROOMS = [
   'project',
   'survey',
   'solve',
+  'map',
   'sentences',
   'explain',
   'findings',

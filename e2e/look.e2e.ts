@@ -13,6 +13,7 @@ const VIEWS = [
   ['sizes', `${SPLASH}?lens=sizes`, '.sizes-table'],
   ['ship', `${SPLASH}?lens=ship`, '.sheet-section'],
   ['a free window', `${SPLASH}?middle=window`, '.stretch-track'],
+  ['the map', `${SPLASH}?middle=map`, '.size-map-breaks'],
 ] as const;
 
 /** Least side of what is pressed, px. Source: WCAG 2.2, 2.5.8; links in a line of text are left out there. */
@@ -113,6 +114,7 @@ test('the first stop of the keyboard leads past the bar', async ({ page }) => {
 test('a page is named by what it shows', async ({ page }) => {
   await page.goto(SPLASH);
   await expect(page).toHaveTitle('Winter splash · screens · Larkmoor Ferries · Coulee');
+  await page.locator('.tally').waitFor();
   await page.getByRole('button', { name: 'findings', exact: true }).click();
   await expect(page).toHaveTitle('Winter splash · findings · Larkmoor Ferries · Coulee');
   await page.goto('/');

@@ -51,10 +51,12 @@ const partsOf = ({ scenes, launches, files }: Review) => [
 
 /** A review as lines of text, for people and for the log of a build. */
 export function verdictLines(review: Review): string[] {
-  const { project, revision, screens, cases, notChecked } = review;
+  const { project, revision, screens, set, weightsFrom, cases, notChecked } = review;
+  const of = set === undefined ? '' : ` of “${set}”`;
+  const by = weightsFrom === undefined ? '' : `, weights from ${weightsFrom}`;
   const head = ['', ...OUTCOMES.map((o) => `${OUTCOME_SHAPES[o]} ${o}`), 'findings'];
   return [
-    `${project.name}, revision ${revision}: ${countCases(cases)} on ${screens} screens`,
+    `${project.name}, revision ${revision}: ${countCases(cases)} on ${screens} screens${of}${by}`,
     '',
     ...columns([head, ...rowsOf(review).map((r) => [r.name, ...r.counts, r.found])]),
     ...partsOf(review).flatMap(({ name, findings }) =>

@@ -5,7 +5,9 @@ import { Acceptance } from '../measure/accept';
 import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
 import { Picture } from '../pictures/picture';
+import { impossibleBecause } from '../screens/check';
 import { Screen } from '../screens/screen';
+import { MOST_SCREENS, MOST_SETS, OwnWeights, ScreenSet } from '../screens/set';
 import { ProjectFont } from '../text/style';
 import { KeptTokens } from '../tokens/tree';
 import { Id, NamedValue } from '../values/values';
@@ -23,6 +25,16 @@ export const MOST_NAMED = 500;
 const MOST_PICTURES = 1000;
 const MOST_SCENES = 500;
 
+/** A screen of the project itself, which no screen may be that there cannot be. */
+const OwnScreen = Screen.superRefine((screen, context) => {
+  const why = impossibleBecause(screen);
+  if (why) context.addIssue({ code: 'custom', message: `${screen.label}: ${why}` });
+});
+
+const Sizes = z
+  .object({ low: z.number().positive(), high: z.number().positive() })
+  .refine(({ low, high }) => low < high, 'The least size has to be smaller than the greatest.');
+
 /** `screens` are the project's own; the catalogue is always there besides them. */
 export const Project = z.looseObject({
   id: Id,
@@ -30,7 +42,13 @@ export const Project = z.looseObject({
   name: z.string().min(1).max(120),
   pictures: z.array(Picture).max(MOST_PICTURES),
   named: z.array(NamedValue).max(MOST_NAMED),
-  screens: z.array(Screen).max(500),
+  screens: z.array(OwnScreen).max(MOST_SCREENS),
+  /** some of all screens under a name each */
+  screenSets: z.array(ScreenSet).max(MOST_SETS).optional(),
+  /** the set that is looked at; every screen when absent */
+  setInUse: Id.optional(),
+  /** how many people have which screen; those that come with the catalogue when absent */
+  weights: OwnWeights.optional(),
   limits: z.array(Limit).max(200),
   scenes: z.array(Id).max(MOST_SCENES),
   /** breaches that are taken as they are */
@@ -42,6 +60,8 @@ export const Project = z.looseObject({
     .object({ low: z.number().positive(), high: z.number().positive() })
     .refine(({ low, high }) => low < high, 'The least ratio has to be smaller than the greatest.')
     .optional(),
+  /** the sizes, lu, that windows of the app may have; any when absent */
+  windowSizes: z.object({ width: Sizes, height: Sizes }).optional(),
   /** the design tokens that were taken in, with all that is not used here, so that they come back as they were */
   tokens: KeptTokens.optional(),
   /** from the tap to the first screen */

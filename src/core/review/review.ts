@@ -6,6 +6,7 @@ import { USUAL_DENSITIES } from '../pictures/master';
 import { filesOf, scenesInOrder, type Documents } from '../project/documents';
 import type { Launch } from '../project/launch';
 import { hasToJudge } from '../scene/layers';
+import { setInUse } from '../project/screens';
 import type { Scene } from '../scene/scene';
 import { casesOf, type Case } from '../screens/cases';
 import { countedCases } from '../screens/counted';
@@ -168,6 +169,8 @@ export function* review(input: ReviewInput): Generator<ReviewProgress, Review> {
     revision,
     digest,
     screens: screens.length,
+    set: setInUse(project)?.name,
+    weightsFrom: project.weights?.source,
     cases: counted.length,
     scenes: judged,
     launches: launched,

@@ -90,6 +90,11 @@ export const Review = z
     revision: z.int().nonnegative(),
     digest: z.string().describe('SHA-256 of documents, screens and version, in hexadecimal'),
     screens: z.int().nonnegative().describe('number of screens'),
+    set: z.string().optional().describe('the set of screens that is in use; all screens when absent'),
+    weightsFrom: z
+      .string()
+      .optional()
+      .describe('where weights are from; those that come with the catalogue when absent'),
     cases: z.int().nonnegative().describe('number of cases that are judged'),
     scenes: z.array(OfScene),
     launches: z.array(Judged),

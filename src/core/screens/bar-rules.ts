@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { Colour, Length } from '../values/values';
 
-/** The little signs on a bar. By appearance they are dark on light screens and light on dark ones. */
+/** The little symbols on a bar. By appearance they are dark on light screens and light on dark ones. */
 export const BarSymbols = z.enum(['by-appearance', 'dark', 'light']);
 export type BarSymbols = z.infer<typeof BarSymbols>;
 

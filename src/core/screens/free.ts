@@ -4,8 +4,26 @@ import type { Screen } from './screen';
 
 export const FREE_WINDOW = 'free-window';
 
+/** What stands around the content of a free window: nothing, or the bars, insets and corners of a screen. */
+export const AROUND = ['nothing', 'screen'] as const;
+export type Around = (typeof AROUND)[number];
+
+const NONE = { top: 0, right: 0, bottom: 0, left: 0 };
+const BARE = {
+  cornerRadius: 0,
+  insets: { 0: NONE, 90: NONE, 180: NONE, 270: NONE },
+  bars: { status: { portrait: 0, landscape: 0 }, gesture: null, buttons: null },
+} as const satisfies Partial<Screen>;
+
+/** What stands around a screen, at any size: as it is held upright in a window that is, and turned in one that is not. */
+function edgesOf({ insets, framebufferPx, cornerRadius, bars }: Screen, isWide: boolean) {
+  const isTurned = framebufferPx.width > framebufferPx.height !== isWide;
+  const own = insets[isTurned ? 90 : 0];
+  return { cornerRadius, bars, insets: { 0: own, 90: own, 180: own, 270: own } };
+}
+
 /**
- * A window of any size, without bars, cutouts and corners.
+ * A window of any size, without cutouts.
  * @param size lu; taken to whole px
  * @param base whose density, and choice of files by it, it has
  */
@@ -13,11 +31,11 @@ export function freeWindow(
   size: { width: number; height: number },
   base: Screen,
   appearance: Appearance,
+  around: Around = 'nothing',
 ): Case {
   const { density, family } = base;
   const px = (lu: number) => Math.max(1, Math.round(lu * density));
   const framebufferPx = { width: px(size.width), height: px(size.height) };
-  const none = { top: 0, right: 0, bottom: 0, left: 0 };
   const screen: Screen = {
     id: FREE_WINDOW,
     label: 'Free window',
@@ -28,9 +46,7 @@ export function freeWindow(
     framebufferPx,
     panelPx: framebufferPx,
     density,
-    cornerRadius: 0,
-    insets: { 0: none, 90: none, 180: none, 270: none },
-    bars: { status: { portrait: 0, landscape: 0 }, gesture: null, buttons: null },
+    ...(around === 'screen' ? edgesOf(base, framebufferPx.width > framebufferPx.height) : BARE),
     cutouts: [],
     rotates: false,
     weight: 0,

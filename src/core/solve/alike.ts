@@ -10,10 +10,10 @@ type Summaries = ReadonlyMap<string, CaseSummary>;
 export const sideOf = (c: Case) =>
   isPortrait(orientationOf(c.screen, c.rotation)) ? 'portrait' : 'landscape';
 
-/** Cases by a word that is worked out of each, in the order in which these first come. */
-export function grouped(cases: readonly Case[], keyOf: (c: Case) => string): Map<string, Case[]> {
-  const groups = new Map<string, Case[]>();
-  for (const c of cases) {
+/** Things by a word that is worked out of each, in the order in which these first come. */
+export function grouped<T>(all: readonly T[], keyOf: (c: T) => string): Map<string, T[]> {
+  const groups = new Map<string, T[]>();
+  for (const c of all) {
     const key = keyOf(c);
     const group = groups.get(key);
     if (group) group.push(c);

@@ -1,6 +1,6 @@
 import { breachId, gravestOfEach, type Breach, type Outcome } from '../measure/judge';
 import type { Appearance } from '../values/values';
-import { freeWindow } from '../screens/free';
+import { freeWindow, type Around } from '../screens/free';
 import type { Screen } from '../screens/screen';
 import { surveyCase, type SurveyInput } from '../survey/survey';
 
@@ -23,6 +23,8 @@ export interface Across {
   to: number;
   base: Screen;
   appearance: Appearance;
+  /** nothing when absent */
+  around?: Around;
 }
 
 /** Sizes looked at, at first, between both ends. */
@@ -33,12 +35,12 @@ const SAMPLES = 300;
  * neighbouring samples is searched by halves. A stretch that lies wholly between two samples is not found.
  */
 export function stretchesOf(input: SurveyInput, across: Across): Stretch[] {
-  const { along, other, base, appearance } = across;
+  const { along, other, base, appearance, around } = across;
   const { density } = base;
   const at = (px: number) => {
     const lu = px / density;
     const size = along === 'width' ? { width: lu, height: other } : { width: other, height: lu };
-    const { outcome, breaches } = surveyCase(input, freeWindow(size, base, appearance));
+    const { outcome, breaches } = surveyCase(input, freeWindow(size, base, appearance, around));
     const open = gravestOfEach(breaches.filter((b) => !b.accepted));
     const key = open.map((b) => `${breachId(b)} ${b.limit.outcome}`).sort();
     return { px, outcome, breaches: open, key: key.join('\n') };

@@ -141,7 +141,9 @@ const acceptedLines = (review: Review) =>
 
 /** How a project stands, as one page that needs nothing else: for whoever decides, on a screen or on paper. */
 export function reportHtml({ review, scenes, launches }: Report): string {
-  const { project, revision, screens, cases, version, digest, notChecked } = review;
+  const { project, revision, screens, set, weightsFrom, cases, version, digest, notChecked } = review;
+  const of = set === undefined ? '' : ` of “${escapeHtml(set)}”`;
+  const by = weightsFrom === undefined ? '' : `, weights from ${escapeHtml(weightsFrom)}`;
   const { text, outcome } = sayVerdict(review);
   const parts = [
     ...review.scenes.map((judged, i) => partHtml(judged, scenes[i]!)),
@@ -149,7 +151,7 @@ export function reportHtml({ review, scenes, launches }: Report): string {
   ];
   const body = [
     `<h1>${escapeHtml(project.name)}</h1>\n<p><b>${signed(outcome, text)}</b></p>\n`,
-    `<p class="quiet">Revision ${revision}, judged on ${countCases(cases)} of ${screens} screens. Coulee ${version}; the same documents, screens and version have the digest <code>${digest.slice(0, 16)}</code>.</p>\n`,
+    `<p class="quiet">Revision ${revision}, judged on ${countCases(cases)} of ${screens} screens${of}${by}. Coulee ${version}; the same documents, screens and version have the digest <code>${digest.slice(0, 16)}</code>.</p>\n`,
     overview(review),
     ...parts,
     filesHtml(review),

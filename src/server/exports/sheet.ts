@@ -3,7 +3,7 @@ import { findCase } from '@/core/screens/cases';
 import { SHEET_FORMATS, type SHEET_FORMAT_IDS } from '@/formats/sheet/all';
 import { buildSheet } from '@/formats/sheet/build';
 import { fileLabels } from '@/formats/sheet/file-labels';
-import { screensOf } from '../catalogue';
+import { knownScreens } from '../catalogue';
 import { fontsFor } from '../fonts/fonts';
 import { notFound } from '../problem';
 import { loadProject } from '../services/projects';
@@ -23,7 +23,7 @@ interface SheetAsked {
 export function sheetOf({ projectId, sceneId, target, case: caseId, as }: SheetAsked) {
   const { documents, revision } = loadProject(projectId);
   if (!sceneWith(documents, sceneId)) throw notFound('This scene');
-  const chosen = caseId === undefined ? null : findCase(caseId, screensOf(documents.project));
+  const chosen = caseId === undefined ? null : findCase(caseId, knownScreens(documents.project));
   if (caseId !== undefined && !chosen) throw notFound('This case');
   const labels = fileLabels(documents.project.pictures);
   const sheet = buildSheet({

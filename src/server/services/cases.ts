@@ -9,7 +9,7 @@ import { drawingOf } from '@/render/painter';
 import { svgOf } from '@/render/svg';
 import { readOriginal } from '../blobs';
 import { dataAddresses } from '../data-address';
-import { screensOf } from '../catalogue';
+import { knownScreens } from '../catalogue';
 import { costOf, refuseTooLarge } from '../drawing/cost';
 import { drawn } from '../drawing/drawn';
 import { fontsFor } from '../fonts/fonts';
@@ -52,7 +52,7 @@ function drawingOfCase(asked: CasePicture) {
   const { documents } = loadProject(asked.projectId);
   const scene = sceneWith(documents, asked.sceneId);
   if (!scene) throw notFound('This scene');
-  const found = findCase(asked.caseId, screensOf(documents.project));
+  const found = findCase(asked.caseId, knownScreens(documents.project));
   if (!found) throw notFound('This case');
   const fonts = fontsFor(documents);
   const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene, { fonts });

@@ -4,7 +4,7 @@ import { framesOf, shownAt, timelineOf, type Start } from '@/core/launch/timelin
 import { findCase } from '@/core/screens/cases';
 import type { Drawing } from '@/render/drawing';
 import { createFilm } from '@/render/film';
-import { screensOf } from '../catalogue';
+import { knownScreens } from '../catalogue';
 import { costOf, costOfFilm, refuseLongFilm, refuseTooLarge } from '../drawing/cost';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
@@ -35,7 +35,7 @@ function filmOf({ projectId, launchId, caseId, start, versions, scale }: FilmAsk
   const { documents } = loadProject(projectId);
   const launch = launchIn(documents, launchId);
   if (!launch) throw notFound('This launch');
-  const found = findCase(caseId, screensOf(documents.project));
+  const found = findCase(caseId, knownScreens(documents.project));
   if (!found) throw notFound('This case');
   const fonts = fontsFor(documents);
   const stages = createLaunchSurvey(documents, launch, { fonts }).on(

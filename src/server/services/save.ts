@@ -6,7 +6,7 @@ import { NewerSchema, readDocuments } from '@/core/project/migrate';
 import { applyPatch, diff, PatchError, sameJson } from '@/core/patch/patch';
 import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/can-be-drawn';
-import { screensOf } from '../catalogue';
+import { knownScreens } from '../catalogue';
 import { fontsFor } from '../fonts/fonts';
 import { writing } from '../db/client';
 import { blobs, fonts, history, projects } from '../db/schema';
@@ -67,7 +67,7 @@ export function checkDrawn(before: Documents | null, after: Documents): void {
   const isElse = !before || !sameJson(drawnBy(before.project), drawnBy(after.project));
   const changed = Object.entries(after.scenes).filter(([id, scene]) => isElse || before.scenes[id] !== scene);
   if (changed.length === 0) return;
-  const cases = casesOf(screensOf(after.project), ['light']);
+  const cases = casesOf(knownScreens(after.project), ['light']);
   for (const [id, scene] of changed) {
     const problem = whyNotDrawn(after, id, cases, fontsFor(after));
     if (problem) throw new Problem(422, `The scene “${scene.name}” could not be drawn. ${problem}`);

@@ -8,6 +8,7 @@ import { weightedTotals } from '@/core/solve/summary';
 import { useCounted, useWorkbench } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import { WORDS } from '../valley/limits';
+import { WeightsFrom } from '../sets/WeightsFrom';
 
 /** A mean under half a tenth of a per cent is rounding. */
 const LEAST_SAID = 0.0005;
@@ -50,7 +51,9 @@ export function WeightedTotals() {
         {losses && said.length > 0 && (
           <>on average {said.map((m) => `${WORDS[m]} ${sayShare(losses[m])}`).join(', ')}. </>
         )}
-        <span className="quiet">Weights are illustrative until you import yours.</span>
+        <span className="quiet">
+          <WeightsFrom />
+        </span>
       </p>
     </div>
   );

@@ -22,6 +22,7 @@ import { Choices } from '../parts/Choices';
 import { ChosenScreens } from '../parts/ChosenScreens';
 import { ValueEditor } from './ValueEditor';
 import { VariantRow } from './VariantRow';
+import { WeightsFrom } from '../sets/WeightsFrom';
 
 /** As many as there is room for. */
 const most = () => (window.innerWidth >= 1600 ? 11 : 7);
@@ -109,7 +110,7 @@ export function FitsLens() {
         />
         <ChosenScreens most={most()} />
         <p className="quiet">
-          “Clear” is said of this layer alone. Weights are illustrative until you import yours.
+          “Clear” is said of this layer alone. <WeightsFrom />
         </p>
       </div>
       {variants.length === 0 && <p>This layer has no {PART_WORDS[part]} of its own to compare.</p>}

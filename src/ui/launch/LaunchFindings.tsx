@@ -61,6 +61,26 @@ function Accept({ finding }: { finding: LaunchFinding }) {
   );
 }
 
+/** What it comes from in a sentence; the rest is folded under it. */
+function Because({ steps }: { steps: readonly string[] | undefined }) {
+  const [first, ...rest] = steps ?? ['…'];
+  return (
+    <>
+      <p className="in-short">{first}</p>
+      {rest.length > 0 && (
+        <details>
+          <summary>why, in steps</summary>
+          <ol>
+            {rest.map((step) => (
+              <li key={step}>{step}</li>
+            ))}
+          </ol>
+        </details>
+      )}
+    </>
+  );
+}
+
 interface DetailProps {
   finding: LaunchFinding;
   trial: LaunchAdvice | null;
@@ -77,7 +97,7 @@ function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
   const worst = findCase(finding.worst.caseId, screens);
   return (
     <div className="launch-detail">
-      <p className="quiet">Because: {answers?.why.because.map((b) => b.text).join(' ') ?? '…'}</p>
+      <Because steps={answers?.why.because.map((b) => b.text)} />
       {worst && (
         <Button variant="quiet" size="sm" onClick={() => onOpen(finding)}>
           worst: {caseName(worst)}, {worst.appearance}

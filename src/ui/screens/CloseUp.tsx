@@ -35,7 +35,7 @@ const MOST_OF_HEIGHT = { column: 0.34, enlarged: 0.86 } as const;
 
 /** CSS px that the drawing may take in a column of a size; what is narrower than the least is taken as it is. */
 function roomIn({ width, height }: Size, isEnlarged: boolean): Size {
-  if (width === 0) return LEAST;
+  if (width <= 0) return LEAST;
   const share = MOST_OF_HEIGHT[isEnlarged ? 'enlarged' : 'column'];
   return {
     width: width - DIMENSION_ROOM.left - DIMENSION_ROOM.right,

@@ -7,7 +7,7 @@ import type { Axis, Side } from '@/core/geometry/rect';
 import { sameJson } from '@/core/patch/patch';
 import { surveyInput } from '@/core/survey/survey';
 import { CopyWays } from './CopyWays';
-import { isLength } from './figure-px';
+import { isLength, withUnit } from './figure-px';
 import { EditorPopover } from '../parts/EditorPopover';
 import { goToPart } from '../scene/open-part';
 import { useChosenCase } from '../state/case-result';
@@ -98,8 +98,11 @@ function Answer({ question, onDone }: { question: Question; onDone: () => void }
 /** The ways to take a figure along. */
 function Copied({ question, text }: { question: Question; text: string }) {
   const c = useChosenCase();
-  const isLu = 'screen' in question || isLength(question.figure);
-  return <CopyWays text={text} density={isLu ? c?.screen.density : undefined} />;
+  if ('screen' in question) return <CopyWays text={text} density={c?.screen.density} />;
+  const { figure } = question;
+  return (
+    <CopyWays text={withUnit(figure, text)} density={isLength(figure) ? c?.screen.density : undefined} />
+  );
 }
 
 interface Props {

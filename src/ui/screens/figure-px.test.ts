@@ -1,4 +1,4 @@
-import { inPx, isLength } from './figure-px';
+import { inPx, isLength, withUnit } from './figure-px';
 
 it.each([
   ['393', 3, '1179 px'],
@@ -13,4 +13,11 @@ it('takes shares and ratios for no lengths', () => {
   expect(areLengths(['crop', 'scale', 'contrast', 'bare-screen'])).toEqual([false, false, false, false]);
   expect(isLength({ name: 'bare-screen', side: 'left' })).toBe(true);
   expect(isLength({ name: 'crop', side: 'left' })).toBe(false);
+});
+
+it('says the unit that stands beside a figure of each side', () => {
+  expect(withUnit({ name: 'crop', side: 'left' }, '41.1')).toBe('41.1 %');
+  expect(withUnit({ name: 'sub-pixel', side: 'top' }, '0.3')).toBe('0.3 px');
+  expect(withUnit({ name: 'crop' }, '41.1 %')).toBe('41.1 %');
+  expect(withUnit({ name: 'clearance', side: 'left' }, '12')).toBe('12');
 });

@@ -155,6 +155,8 @@ export function Verdict({ review, progress }: ReturnType<typeof useReview>) {
       <table className="figures">
         <caption>
           {review.project.name} as it was saved last (revision {review.revision}), on {review.screens} screens
+          {review.set && ` of “${review.set}”`}
+          {review.weightsFrom && `, weights from ${review.weightsFrom}`}
         </caption>
         <thead>
           <tr>

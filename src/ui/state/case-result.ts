@@ -3,6 +3,7 @@ import { useMemo } from 'react';
 import type { Documents } from '@/core/project/documents';
 import { freeWindow } from '@/core/screens/free';
 import { findCase, type Case } from '@/core/screens/cases';
+import type { Screen } from '@/core/screens/screen';
 import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { useWorkbench } from './context';
 import { useOutside, useWanted } from './outside';
@@ -30,10 +31,18 @@ export function useCaseResult(
 export function useChosenCase(): Case | null {
   const screens = useWorkbench((s) => s.screens);
   const view = useWorkbench((s) => s.view);
-  const { case: id, middle, window: size, appearance } = view;
+  const { case: id, middle, window: size, appearance, around } = view;
   return useMemo(() => {
     const chosen = id ? findCase(id, screens) : null;
-    if (middle !== 'window' || !chosen) return chosen;
-    return freeWindow(windowOf({ window: size }), chosen.screen, appearance);
-  }, [id, screens, middle, size, appearance]);
+    const isFree = middle === 'window' || (middle === 'map' && size !== undefined);
+    if (!isFree || !chosen) return chosen;
+    return freeWindow(windowOf({ window: size }), chosen.screen, appearance, around);
+  }, [id, screens, middle, size, appearance, around]);
+}
+
+/** The screen that was chosen, whose density a free window has. */
+export function useBaseScreen(): Screen | null {
+  const screens = useWorkbench((s) => s.screens);
+  const id = useWorkbench((s) => s.view.case);
+  return useMemo(() => (id ? (findCase(id, screens)?.screen ?? null) : null), [id, screens]);
 }

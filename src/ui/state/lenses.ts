@@ -6,6 +6,14 @@ interface Needs {
   pixelsNeeded?: true;
 }
 
+interface Lens {
+  id: string;
+  label: string;
+  needs: Needs;
+  /** whether it is opened from elsewhere than the bar */
+  isAside?: true;
+}
+
 /** The lenses in the order of the bar. Where the code of each is loaded from stands in `workbench/lenses.tsx`. */
 export const LENSES = [
   { id: 'screens', label: 'screens', needs: {} },
@@ -14,9 +22,14 @@ export const LENSES = [
   { id: 'launch', label: 'launch', needs: { everyScene: true } },
   { id: 'sizes', label: 'sizes', needs: { pixelsNeeded: true } },
   { id: 'ship', label: 'ship', needs: {} },
-] as const satisfies readonly { id: string; label: string; needs: Needs }[];
+  { id: 'template', label: 'template', needs: {}, isAside: true },
+  { id: 'sets', label: 'screens and sets', needs: {}, isAside: true },
+] as const satisfies readonly Lens[];
 
 export type LensId = (typeof LENSES)[number]['id'];
 export const LENS_IDS: readonly LensId[] = LENSES.map((l) => l.id);
 
 export const needsOf = (id: LensId): Needs => LENSES.find((l) => l.id === id)!.needs;
+
+/** The lenses that are opened from the bar. */
+export const BAR_LENSES = LENSES.filter((l) => !('isAside' in l));

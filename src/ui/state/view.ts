@@ -5,10 +5,11 @@ import { ORIENTATIONS } from '@/core/screens/turn';
 import { COMPARED } from '@/core/findings/variants';
 import { VALLEY_MEASURES } from '@/core/solve/valley';
 import { KIND_GROUPS } from '@/core/screens/kinds';
+import { AROUND } from '@/core/screens/free';
 import { LENS_IDS } from './lenses';
 
 /** What stands in the middle of the lens of screens. */
-export const MIDDLES = ['field', 'valley', 'window', 'pair'] as const;
+export const MIDDLES = ['field', 'valley', 'map', 'window', 'pair'] as const;
 /** What the lens of findings lists. */
 export const FINDING_ORDERS = ['cause', 'layer', 'screen', 'limits'] as const;
 
@@ -57,6 +58,8 @@ export const View = z.object({
   target: z.string().max(200).optional().catch(undefined),
   /** size of the free window, lu: “800x600” */
   window: z.string().regex(SIZE).optional().catch(undefined),
+  /** what stands around the content of windows of any size */
+  around: z.enum(AROUND).catch('nothing'),
   /** which layer is compared, by its id, and by which part of its rule */
   layer: z.string().max(200).optional().catch(undefined),
   part: z.enum(COMPARED).catch('fit'),

@@ -120,6 +120,14 @@ function firstCase(screens: readonly Screen[], { appearance }: View): string | u
   return weightiest && caseId(weightiest.id, 0, appearance);
 }
 
+/** What of the documents the screens follow from. */
+const screensAsked = ({ project: { screens, screenSets, setInUse, weights } }: Documents) => ({
+  screens,
+  screenSets,
+  setInUse,
+  weights,
+});
+
 /** What follows from the screens of a project. */
 function casesWith(catalogue: readonly Screen[], { project }: Documents) {
   const screens = screensIn(catalogue, project);
@@ -139,7 +147,7 @@ export const createWorkbench = (start: WorkbenchStart) => {
       const next = isOther ? { isPicked: true, ...given } : given;
       const { documents = state.documents } = next;
       // What comes from the server is new all over, and mostly says what was said before.
-      const isSame = sameJson(documents.project.screens, state.documents.project.screens);
+      const isSame = sameJson(screensAsked(documents), screensAsked(state.documents));
       return isSame ? next : { ...next, ...casesWith(state.catalogue, documents) };
     });
   store.setState = following as typeof store.setState;

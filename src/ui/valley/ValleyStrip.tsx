@@ -19,6 +19,21 @@ function telling(data: ValleyData): ValleyMeasure {
   return VALLEY_MEASURES.reduce((a, b) => (worst(b) > worst(a) + 1e-9 ? b : a));
 }
 
+/** Opens the map of all sizes. */
+function ToMap() {
+  const look = useLook();
+  return (
+    <Button
+      variant="quiet"
+      size="sm"
+      title="Every size that a window can have, by what becomes of the scene on it"
+      onClick={() => look({ middle: 'map' })}
+    >
+      all sizes
+    </Button>
+  );
+}
+
 /**
  * The valley of the background above the field: aspect ratio across, loss upwards, every case a mark.
  * @param free a window that is dragged over it, instead of a stretch that narrows the field
@@ -64,6 +79,7 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
               enlarge
             </Button>
           )}
+          {!free && <ToMap />}
         </div>
         {free && (
           <span className="quiet">

@@ -10,7 +10,7 @@ import { backgroundOf, markOf } from '@/core/solve/mark';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
 import { useAsked, type Asking } from '../state/ask';
-import { useCaseResult, useChosenCase } from '../state/case-result';
+import { useBaseScreen, useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { BackToField } from '../parts/BackToField';
 import { useIsMeasured } from '../state/outside';
@@ -31,9 +31,8 @@ const KEY_STEPS: Record<string, [number, number]> = {
 /** Where along one axis anything changes while the other one stays. */
 function useStretches(along: Along, other: number): readonly Stretch[] {
   const c = useChosenCase();
-  const screens = useWorkbench((s) => s.screens);
-  const id = useWorkbench((s) => s.view.case);
-  const base = screens.find((s) => id?.startsWith(`${s.id}.`));
+  const base = useBaseScreen();
+  const around = useWorkbench((s) => s.view.around);
   const appearance = c?.appearance;
   const asking = useCallback<Asking<Stretch[]>>(
     (worker, documents, sceneId) => {
@@ -45,9 +44,10 @@ function useStretches(along: Along, other: number): readonly Stretch[] {
         to,
         base: base!,
         appearance: appearance!,
+        around,
       });
     },
-    [along, other, base, appearance],
+    [along, other, base, appearance, around],
   );
   return useAsked(base && appearance ? asking : null) ?? [];
 }

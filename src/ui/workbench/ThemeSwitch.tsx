@@ -23,7 +23,7 @@ export function ThemeSwitch({ start }: { start: Theme }) {
       aria-label={`Theme: ${theme}`}
       title={`The look of this page: ${theme}. Next: ${next}`}
     >
-      theme
+      ◐
     </Button>
   );
 }

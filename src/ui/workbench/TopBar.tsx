@@ -3,7 +3,8 @@ import Link from 'next/link';
 import { Button } from 'react-bootstrap';
 import { APPEARANCES, type Appearance } from '@/core/values/values';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { LENSES } from '../state/lenses';
+import { BAR_LENSES } from '../state/lenses';
+import { SetMenu } from '../sets/SetMenu';
 import { withAppearance } from '../state/view';
 import { sceneOf } from '../state/workbench';
 import type { Theme } from '../theme/theme';
@@ -41,11 +42,12 @@ export function TopBar({ theme, onHelp }: { theme: Theme; onHelp: () => void }) 
         <Choices
           label="Lens"
           hideLabel
-          options={LENSES.map(({ id, label }) => ({ value: id, label }))}
+          options={BAR_LENSES.map(({ id, label }) => ({ value: id, label }))}
           value={lens}
           onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, lens: next } }))}
         />
       )}
+      {scene && <SetMenu />}
       <SaveState />
       <div className="top-end">
         <Button variant="bar" size="sm" aria-label="Help: keys and hints" onClick={onHelp}>

@@ -13,12 +13,15 @@ const LENSES: Views<Exclude<LensId, 'screens'>> = {
   findings: () => import('../findings/FindingsLens').then((m) => m.FindingsLens),
   launch: () => import('../launch/LaunchLens').then((m) => m.LaunchLens),
   sizes: () => import('../sizes/SizesLens').then((m) => m.SizesLens),
+  sets: () => import('../sets/SetsLens').then((m) => m.SetsLens),
+  template: () => import('../template/TemplateLens').then((m) => m.TemplateLens),
   ship: () => import('../ship/ShipLens').then((m) => m.ShipLens),
 };
 
 /** What can take the place of the field. */
 const MIDDLES: Views<Exclude<View['middle'], 'field'>> = {
   valley: () => import('../valley/LargeValley').then((m) => m.LargeValley),
+  map: () => import('../map/SizeMapView').then((m) => m.SizeMapView),
   window: () => import('../window/FreeWindow').then((m) => m.FreeWindow),
   pair: () => import('../pair/PairView').then((m) => m.PairView),
 };

@@ -111,16 +111,16 @@ export const barSigns: Mender = (sick) => {
   const ground = sick.scene.layers.find((l) => l.kind === 'ground');
   const plain = ground && !('gradient' in ground.colour) ? ground.colour : null;
   return [
-    ...set('Use light signs on it', { symbols: 'light' }),
-    ...set('Use dark signs on it', { symbols: 'dark' }),
+    ...set('Use light symbols on it', { symbols: 'light' }),
+    ...set('Use dark symbols on it', { symbols: 'dark' }),
     ...(plain
-      ? set('Give it the colour of the ground, with light signs', { colour: plain, symbols: 'light' })
+      ? set('Give it the colour of the ground, with light symbols', { colour: plain, symbols: 'light' })
       : []),
-    ...set('Make it black, half see-through, with light signs', {
+    ...set('Make it black, half see-through, with light symbols', {
       colour: { light: '#00000099' },
       symbols: 'light',
     }),
-    ...set('Make it white, half see-through, with dark signs', {
+    ...set('Make it white, half see-through, with dark symbols', {
       colour: { light: '#ffffffb3' },
       symbols: 'dark',
     }),

@@ -4,8 +4,8 @@ import { UNITS } from '../units';
 export const barContrast = wholeMeasure({
   id: 'bar-contrast',
   of: 'bar',
-  word: 'signs on the bar',
-  noun: 'contrast of the signs',
+  word: 'symbols on the bar',
+  noun: 'contrast of the symbols',
   unit: UNITS.contrast,
   lessIsWorse: true,
   rule: { id: 'bar-unreadable', word: 'has symbols that lack contrast' },
@@ -18,6 +18,6 @@ export const barContrast = wholeMeasure({
     },
   ],
   hinges: ['bars'],
-  why: 'What lies under the bar is too much like its signs.',
+  why: 'What lies under the bar is too much like its symbols.',
   mends: ['barSigns'],
 });

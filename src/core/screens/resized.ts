@@ -1,0 +1,41 @@
+import type { Size } from '../geometry/rect';
+import type { Case } from './cases';
+import type { Cutout, Screen } from './screen';
+import { naturalSize } from './turn';
+
+/** A cutout keeps its place by its middle: one in the middle stays there, one in a corner beside its edges. */
+function movedTo(cutout: Cutout, from: Size, to: Size): Cutout {
+  const at = (start: number, extent: number, was: number, is: number) => {
+    const share = (start + extent / 2) / was;
+    const nearEdge = Math.min(start, was - start - extent) < extent;
+    if (!nearEdge) return share * is - extent / 2;
+    return share < 0.5 ? start : start + is - was;
+  };
+  return {
+    ...cutout,
+    x: at(cutout.x, cutout.width, from.width, to.width),
+    y: at(cutout.y, cutout.height, from.height, to.height),
+  };
+}
+
+/**
+ * A case on the same screen, made wider or narrower, higher or lower, with the same insets, bars and corners.
+ * @param size as it is held, lu; taken to whole px
+ */
+export function resized(c: Case, size: Size): Case {
+  const { screen, rotation } = c;
+  const natural = rotation === 90 || rotation === 270 ? { width: size.height, height: size.width } : size;
+  const px = (lu: number) => Math.max(1, Math.round(lu * screen.density));
+  const framebufferPx = { width: px(natural.width), height: px(natural.height) };
+  const is = { width: framebufferPx.width / screen.density, height: framebufferPx.height / screen.density };
+  const was = naturalSize(screen);
+  const other: Screen = {
+    ...screen,
+    width: Math.max(1, Math.round(is.width)),
+    height: Math.max(1, Math.round(is.height)),
+    framebufferPx,
+    panelPx: framebufferPx,
+    cutouts: screen.cutouts.map((cutout) => movedTo(cutout, was, is)),
+  };
+  return { ...c, screen: other };
+}

@@ -1,0 +1,86 @@
+'use client';
+import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { MapScale } from './map-scale';
+import { useAllowedWindow, type Bound, type WindowAxis } from './useAllowedWindow';
+
+const SIDES: readonly { axis: WindowAxis; bound: Bound; label: string }[] = [
+  { axis: 'width', bound: 'low', label: 'Least width allowed' },
+  { axis: 'width', bound: 'high', label: 'Greatest width allowed' },
+  { axis: 'height', bound: 'low', label: 'Least height allowed' },
+  { axis: 'height', bound: 'high', label: 'Greatest height allowed' },
+];
+const STEPS: Record<string, number> = {
+  ArrowLeft: -1,
+  ArrowDown: -1,
+  ArrowRight: 1,
+  ArrowUp: 1,
+  PageDown: -50,
+  PageUp: 50,
+};
+
+const within = (v: number, most: number) => Math.min(most, Math.max(0, v));
+
+/** The sizes that are allowed, as a rectangle whose sides are dragged or moved with the arrow keys. */
+export function AllowedRect({ scale }: { scale: MapScale }) {
+  const { allowed, isAny, set, onCommit } = useAllowedWindow();
+  const [dragged, setDragged] = useState<string | null>(null);
+  if (isAny) return null;
+  const left = within(scale.x(allowed.width.low), scale.width);
+  const right = within(scale.x(allowed.width.high), scale.width);
+  const top = within(scale.y(allowed.height.high), scale.height);
+  const bottom = within(scale.y(allowed.height.low), scale.height);
+  const at = (axis: WindowAxis, bound: Bound) =>
+    axis === 'width'
+      ? { x1: bound === 'low' ? left : right, x2: bound === 'low' ? left : right, y1: top, y2: bottom }
+      : { x1: left, x2: right, y1: bound === 'low' ? bottom : top, y2: bound === 'low' ? bottom : top };
+  const onMove = (axis: WindowAxis, bound: Bound) => (e: PointerEvent<SVGGElement>) => {
+    if (dragged !== axis + bound) return;
+    const box = e.currentTarget.ownerSVGElement!.querySelector('.map-glass')!.getBoundingClientRect();
+    set(
+      axis,
+      bound,
+      axis === 'width' ? scale.widthAt(e.clientX - box.left) : scale.heightAt(e.clientY - box.top),
+    );
+  };
+  const onKeyDown = (axis: WindowAxis, bound: Bound) => (e: KeyboardEvent) => {
+    const step = STEPS[e.key];
+    if (!step) return;
+    e.preventDefault();
+    set(axis, bound, allowed[axis][bound] + step * (e.shiftKey ? 10 : 1));
+  };
+  return (
+    <g className="map-allowed">
+      <rect x={left} y={top} width={Math.max(0, right - left)} height={Math.max(0, bottom - top)} />
+      {SIDES.map(({ axis, bound, label }) => (
+        <g
+          key={label}
+          className={`map-side map-side-${axis}`}
+          role="slider"
+          tabIndex={0}
+          aria-label={label}
+          aria-orientation={axis === 'width' ? 'horizontal' : 'vertical'}
+          aria-valuemin={1}
+          aria-valuemax={10_000}
+          aria-valuenow={allowed[axis][bound]}
+          aria-valuetext={`${allowed[axis][bound]} lu`}
+          onPointerDown={(e) => {
+            e.currentTarget.setPointerCapture(e.pointerId);
+            setDragged(axis + bound);
+          }}
+          onPointerMove={onMove(axis, bound)}
+          onPointerUp={() => {
+            setDragged(null);
+            onCommit();
+          }}
+          onKeyDown={onKeyDown(axis, bound)}
+          onKeyUp={(e) => {
+            if (STEPS[e.key]) onCommit();
+          }}
+        >
+          <line className="map-side-grip" {...at(axis, bound)} />
+          <line className="map-side-line" {...at(axis, bound)} />
+        </g>
+      ))}
+    </g>
+  );
+}

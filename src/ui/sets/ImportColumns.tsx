@@ -1,0 +1,101 @@
+'use client';
+import { Form } from 'react-bootstrap';
+import type { ImportWays } from '@/core/screens/import';
+import { FIELD_WORDS, FIELDS, type Field } from '@/core/screens/table';
+import { countOf } from '@/core/words/words';
+import type { ReadTable } from '@/formats/screens/read';
+import { Choices } from '../parts/Choices';
+
+interface Props {
+  read: ReadTable;
+  ways: ImportWays;
+  onWays: (ways: ImportWays) => void;
+  onHeader: (header: boolean) => void;
+}
+
+const UNITS = [
+  { value: 'lu', label: 'lu' },
+  { value: 'px', label: 'device px' },
+] as const;
+
+/** How the file was understood, and what each column is taken for. */
+export function ImportColumns({ read, ways, onWays, onHeader }: Props) {
+  const { table, delimiter, encoding, hasHeader } = read;
+  const samples = table.rows.slice(0, 3);
+  const fieldOf = (at: number) => FIELDS.find((f) => ways.mapping[f] === at) ?? '';
+  const take = (at: number, field: Field | '') => {
+    const mapping = { ...ways.mapping };
+    for (const f of FIELDS) if (mapping[f] === at) mapping[f] = null;
+    if (field) mapping[field] = at;
+    onWays({ ...ways, mapping });
+  };
+  return (
+    <section aria-label="Columns of the file">
+      <p className="quiet">
+        {countOf(table.rows.length, 'line')}, {delimiter ? `${delimiter} between columns` : 'JSON'},{' '}
+        {encoding}
+      </p>
+      <div className="sets-tools">
+        <Choices
+          label="Sizes in"
+          options={UNITS}
+          value={ways.unit}
+          onChoose={(unit) => onWays({ ...ways, unit })}
+        />
+        <Form.Check
+          type="checkbox"
+          id="import-comma"
+          label="decimals after a comma"
+          checked={ways.decimalComma}
+          onChange={(e) => onWays({ ...ways, decimalComma: e.target.checked })}
+        />
+        {delimiter && (
+          <Form.Check
+            type="checkbox"
+            id="import-header"
+            label="the first line names the columns"
+            checked={hasHeader}
+            onChange={(e) => onHeader(e.target.checked)}
+          />
+        )}
+      </div>
+      <div className="import-columns" role="region" aria-label="What each column is" tabIndex={0}>
+        <table>
+          <thead>
+            <tr>
+              {table.columns.map((column, i) => (
+                <th key={i} scope="col">
+                  {column}
+                  <Form.Select
+                    size="sm"
+                    aria-label={`${column} is`}
+                    value={fieldOf(i)}
+                    onChange={(e) => take(i, e.target.value as Field | '')}
+                  >
+                    <option value="">not read</option>
+                    {FIELDS.map((f) => (
+                      <option key={f} value={f}>
+                        {FIELD_WORDS[f]}
+                      </option>
+                    ))}
+                  </Form.Select>
+                </th>
+              ))}
+            </tr>
+          </thead>
+          <tbody>
+            {samples.map(({ line, cells }) => (
+              <tr key={line}>
+                {table.columns.map((_, i) => (
+                  <td key={i} className="figures">
+                    {cells[i]}
+                  </td>
+                ))}
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+    </section>
+  );
+}

@@ -1,0 +1,147 @@
+'use client';
+import { useMemo, useState } from 'react';
+import { Button, Form, Modal } from 'react-bootstrap';
+import { takeIn, tooMany } from '@/core/project/import-screens';
+import { guessUnit, planImport, type ImportPlan, type ImportWays } from '@/core/screens/import';
+import type { Screen } from '@/core/screens/screen';
+import { guessMapping } from '@/core/screens/table';
+import { countOf } from '@/core/words/words';
+import { readTable, type ReadTable } from '@/formats/screens/read';
+import { messageOf } from '../api';
+import { useDropTarget } from '../parts/useDropTarget';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
+import { ImportColumns } from './ImportColumns';
+import { ImportPreview } from './ImportPreview';
+import { useAllScreens } from './useSets';
+
+/** A file that was chosen, and what it holds. */
+interface Opened {
+  name: string;
+  bytes: Uint8Array;
+  read: ReadTable;
+  ways: ImportWays;
+}
+
+function open(name: string, bytes: Uint8Array, screens: readonly Screen[], header?: boolean): Opened {
+  const read = readTable(bytes, header);
+  const ways = { mapping: guessMapping(read.table.columns), decimalComma: read.decimalComma };
+  return { name, bytes, read, ways: { ...ways, unit: guessUnit(read.table, ways, screens) } };
+}
+
+/** Where a file is chosen or dropped. */
+function FileWell({ onFile, problem }: { onFile: (file: File) => void; problem: string | null }) {
+  const { over, target } = useDropTarget((dropped) => {
+    const [file] = dropped.files;
+    if (file) onFile(file);
+  });
+  return (
+    <div className={over ? 'sets-well sets-well-over' : 'sets-well'} {...target}>
+      <p>
+        Drop a CSV or JSON file of screens here, such as an export of how many people use which, or choose
+        one. A line is a screen: its width and height, px per lu, and how many use it.
+      </p>
+      <Form.Control
+        type="file"
+        accept=".csv,.tsv,.txt,.json,text/csv,application/json"
+        aria-label="File of screens"
+        onChange={(e) => {
+          const [file] = (e.target as HTMLInputElement).files ?? [];
+          if (file) onFile(file);
+        }}
+      />
+      {problem && (
+        <p className="problem" role="alert">
+          {problem}
+        </p>
+      )}
+    </div>
+  );
+}
+
+function useFile(screens: readonly Screen[]) {
+  const [opened, setOpened] = useState<Opened | null>(null);
+  const [problem, setProblem] = useState<string | null>(null);
+  const onFile = (file: File) => {
+    file
+      .arrayBuffer()
+      .then((buffer) => {
+        setOpened(open(file.name, new Uint8Array(buffer), screens));
+        setProblem(null);
+      })
+      .catch((error: unknown) => setProblem(`${file.name} was not read: ${messageOf(error)}`));
+  };
+  const setHeader = (header: boolean) => setOpened((o) => o && open(o.name, o.bytes, screens, header));
+  const setWays = (ways: ImportWays) => setOpened((o) => o && { ...o, ways });
+  return { opened, problem, onFile, setHeader, setWays };
+}
+
+const mapsSize = ({ mapping }: ImportWays) =>
+  mapping.size !== null || (mapping.width !== null && mapping.height !== null);
+
+interface Props {
+  onClose: () => void;
+  /** hears of the set that was made */
+  onSet: (id: string) => void;
+}
+
+/** Screens and weights from a file: its columns, what each line comes to, and only then all of it in one step. */
+export function ImportScreens({ onClose, onSet }: Props) {
+  const store = useWorkbenchStore();
+  const project = useWorkbench((s) => s.documents.project);
+  const screens = useAllScreens();
+  const { opened, problem, onFile, setHeader, setWays } = useFile(screens);
+  const [isSet, setIsSet] = useState(true);
+  const plan = useMemo<ImportPlan | null>(() => {
+    if (!opened || !mapsSize(opened.ways)) return null;
+    return planImport(opened.read.table, opened.ways, screens, () => `own-${crypto.randomUUID()}`);
+  }, [opened, screens]);
+  const count = plan ? plan.joined.length + plan.added.length : 0;
+  const refused = plan && tooMany(project, plan);
+  const take = () => {
+    if (!plan || !opened) return;
+    const setId = isSet ? crypto.randomUUID() : null;
+    edit(store, (documents) => takeIn(documents.project, plan, { source: opened.name, setId }));
+    const left = plan.bad.length > 0 ? `, ${countOf(plan.bad.length, 'line')} left out` : '';
+    store.setState({
+      message: `${countOf(count, 'screen')} of ${opened.name} imported${left}. “undo” takes it back.`,
+    });
+    if (setId) onSet(setId);
+    onClose();
+  };
+  return (
+    <Modal show onHide={onClose} size="xl" scrollable aria-labelledby="import-screens">
+      <Modal.Header closeButton>
+        <Modal.Title id="import-screens">Import screens and weights</Modal.Title>
+      </Modal.Header>
+      <Modal.Body>
+        <FileWell onFile={onFile} problem={problem} />
+        {opened && <ImportColumns {...opened} onWays={setWays} onHeader={setHeader} />}
+        {opened && !plan && <p role="status">Say which columns are the width and the height.</p>}
+        {plan && <ImportPreview plan={plan} />}
+        {refused && (
+          <p className="problem" role="alert">
+            {refused}
+          </p>
+        )}
+        {plan && (
+          <Form.Check
+            type="checkbox"
+            id="import-as-set"
+            label="Make a set of these screens, and use it"
+            checked={isSet}
+            onChange={(e) => setIsSet(e.target.checked)}
+          />
+        )}
+      </Modal.Body>
+      <Modal.Footer>
+        <Button variant="quiet" onClick={onClose}>
+          cancel
+        </Button>
+        <Button variant="primary" disabled={count === 0 || refused !== null} onClick={take}>
+          import {countOf(count, 'screen')}
+        </Button>
+      </Modal.Footer>
+    </Modal>
+  );
+}

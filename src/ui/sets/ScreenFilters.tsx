@@ -1,0 +1,96 @@
+'use client';
+import { Form } from 'react-bootstrap';
+import { KIND_GROUPS, kindGroupOf } from '@/core/screens/kinds';
+import type { Screen } from '@/core/screens/screen';
+import { matchesText } from '@/core/screens/search';
+
+export interface Filter {
+  text: string;
+  /** of `KIND_GROUPS`; all when empty */
+  kind: string;
+  whose: '' | 'catalogue' | 'own';
+  /** lu of the shorter side; NaN for any */
+  from: number;
+  to: number;
+  /** at least so much weight */
+  weight: number;
+}
+
+export const NO_FILTER: Filter = { text: '', kind: '', whose: '', from: NaN, to: NaN, weight: NaN };
+
+/** The screens that a filter lets through. */
+export function filtered(screens: readonly Screen[], filter: Filter): Screen[] {
+  const { text, kind, whose, from, to, weight } = filter;
+  return screens.filter((s) => {
+    const short = Math.min(s.width, s.height);
+    return (
+      matchesText(s, text) &&
+      (kind === '' || kindGroupOf(s).id === kind) &&
+      (whose === '' || (s.origin === 'catalogue') === (whose === 'catalogue')) &&
+      !(short < from || short > to || s.weight < weight)
+    );
+  });
+}
+
+interface Props {
+  filter: Filter;
+  onChange: (filter: Filter) => void;
+}
+
+const NUMBERS = [
+  ['from', 'Shorter side from', 'lu'],
+  ['to', 'to', 'lu'],
+  ['weight', 'Weight from', ''],
+] as const;
+
+/** Which screens are listed: by name, size or ratio, kind, whose they are, shorter side and weight. */
+export function ScreenFilters({ filter, onChange }: Props) {
+  const set = (next: Partial<Filter>) => onChange({ ...filter, ...next });
+  return (
+    <div className="sets-filters" role="search" aria-label="Screens listed">
+      <Form.Control
+        type="search"
+        size="sm"
+        aria-label="Find screens"
+        placeholder="390x844, 20:9, tablet"
+        value={filter.text}
+        onChange={(e) => set({ text: e.target.value })}
+      />
+      <Form.Select
+        size="sm"
+        aria-label="Kind"
+        value={filter.kind}
+        onChange={(e) => set({ kind: e.target.value })}
+      >
+        <option value="">all kinds</option>
+        {KIND_GROUPS.map(({ id, label }) => (
+          <option key={id} value={id}>
+            {label}
+          </option>
+        ))}
+      </Form.Select>
+      <Form.Select
+        size="sm"
+        aria-label="Whose"
+        value={filter.whose}
+        onChange={(e) => set({ whose: e.target.value as Filter['whose'] })}
+      >
+        <option value="">catalogue and own</option>
+        <option value="catalogue">catalogue</option>
+        <option value="own">own</option>
+      </Form.Select>
+      {NUMBERS.map(([key, label, unit]) => (
+        <label key={key} className="sets-number">
+          {label}{' '}
+          <Form.Control
+            size="sm"
+            inputMode="decimal"
+            value={Number.isNaN(filter[key]) ? '' : filter[key]}
+            onChange={(e) => set({ [key]: e.target.value.trim() === '' ? NaN : Number(e.target.value) })}
+          />{' '}
+          {unit}
+        </label>
+      ))}
+    </div>
+  );
+}
