@@ -42,6 +42,8 @@ export interface DemoPicture {
     weight: number;
   }[];
   files: DemoFile[];
+  /** whether it is a cut of another picture, and none by itself */
+  isCut?: true;
 }
 
 const both = (dawn: string, night: string, widthPx: number, density: number): DemoFile[] => [
@@ -125,6 +127,19 @@ export const demoPictures: DemoPicture[] = [
     keepAreas: [],
     files: both('harbour-dawn.svg', 'harbour-night.svg', 3600, 4.5),
   },
+  // With more sky, so that both subjects are seen in a square as well.
+  {
+    id: 'harbour-tall',
+    name: 'Harbour, with more sky',
+    shape: 2400 / 1860,
+    focalPoint: { x: 0.55, y: 0.57 },
+    keepAreas: seaSubjects.map(({ rect, ...subject }) => ({
+      ...subject,
+      rect: { ...rect, y: (rect.y * 1800 + 60) / 1860, height: (rect.height * 1800) / 1860 },
+    })),
+    files: both('harbour-tall-dawn.svg', 'harbour-tall-night.svg', 3600, 4.5),
+    isCut: true,
+  },
   {
     id: 'emblem-trimmed',
     name: 'Trimmed emblem',
@@ -205,13 +220,12 @@ export function demoDocuments(renditionsOf: (id: string) => Rendition[]): Docume
     focalPoint: of.focalPoint,
   });
   const picture = (id: string) => demoPictures.find((p) => p.id === id)!;
-  const whole = { ...picture('harbour-large'), keepAreas: seaSubjects };
   const pictures: Picture[] = [
-    ...demoPictures.map((p) => ({ id: p.id, name: p.name, cuts: [cutOf(p)] })),
+    ...demoPictures.filter((p) => !p.isCut).map((p) => ({ id: p.id, name: p.name, cuts: [cutOf(p)] })),
     {
       id: 'harbour-cuts',
       name: 'Harbour, two cuts',
-      cuts: [cutOf(whole), cutOf(picture('harbour-upright'), 'portrait')],
+      cuts: [cutOf(picture('harbour-tall')), cutOf(picture('harbour-upright'), 'portrait')],
     },
   ];
   const scenes = [systemWindow, winterSplash, mendedSplash, signIn, notice];

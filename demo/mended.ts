@@ -47,7 +47,7 @@ export const mendedSplash: Scene = {
       placing: fillScreen(),
       fit: fit('cover', held(52, 52)),
       // Upright it takes another cut, with its subjects elsewhere.
-      when: [{ orientation: 'portrait', fit: fit('cover', held(50, 42)) }],
+      when: [{ orientation: 'portrait', fit: fit('cover', held(50, 50)) }],
     },
     // Light on the dark of the plate, whatever part of the sky lies under it.
     {

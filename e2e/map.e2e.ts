@@ -39,7 +39,10 @@ test('the map shows on which windows a splash breaks that is clear on every scre
 });
 
 test('the sizes that are allowed are dragged, moved by keys and typed, and taken back', async ({ page }) => {
-  await page.goto(`${MENDED}?middle=map`);
+  await page.goto(`${MENDED}?middle=map&window=600x600`);
+  // Both cuts hold both subjects in a square.
+  await expect(closeUp(page)).toContainText('600 × 600 lu');
+  await expect(closeUp(page)).toContainText('Within all limits');
   const map = page.getByRole('region', { name: 'Map of all sizes' });
   await map.getByRole('button', { name: 'say which sizes are allowed' }).click();
   const least = map.getByRole('slider', { name: 'Least width allowed' });

@@ -49,6 +49,21 @@ test('a set is made of what is listed, put in use by keyboard, and everything is
   await expect.poll(() => cases(page)).toBe(486);
 });
 
+test('screens are looked at in other sizes of text and upside down, once that is asked for', async ({
+  page,
+}) => {
+  await page.goto(SETS);
+  await expect.poll(() => cases(page)).toBe(486);
+  await page.getByRole('checkbox', { name: '200 %' }).check();
+  await expect.poll(() => cases(page), { timeout: 30_000 }).toBe(972);
+  await page.getByRole('checkbox', { name: 'upside down' }).check();
+  await expect.poll(() => cases(page), { timeout: 30_000 }).toBeGreaterThan(1100);
+  await page.getByRole('button', { name: 'screens', exact: true }).click();
+  await page.getByRole('searchbox', { name: 'Search: size, ratio, kind or name' }).fill('text at 200');
+  await expect(page.getByRole('gridcell', { name: /text at 200 %/ }).first()).toBeVisible();
+  await undo(page, 2);
+});
+
 test('a screen of one’s own is drawn as it is typed in, refused where it cannot be, and removed', async ({
   page,
 }) => {

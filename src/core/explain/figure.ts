@@ -115,10 +115,14 @@ function whyFontSize(context: Context, asked: AskedLayer): Reason {
   const { box, fontSize, shortened } = drawn;
   const part = { layerId: layer.id, path: ['style'] };
   const room = `its box of ${sayNumber(box.width)} × ${sayNumber(box.height)}`;
-  const shrunk = fontSize < layer.style.size - 1e-6;
-  const words = shrunk
-    ? `It shrinks from ${sayNumber(layer.style.size)} to ${sayNumber(fontSize)} to fit ${room}.`
-    : `Its type is set in ${sayNumber(fontSize)}.`;
+  const { textSize = 1 } = context.prepared.turned.screen;
+  const { size } = layer.style;
+  const shrunk = fontSize < size - 1e-6;
+  const chosen = textSize === 1 ? '' : ` The text size of this screen is ${sayShare(textSize)}.`;
+  const words =
+    (shrunk
+      ? `It shrinks from ${sayNumber(size)} to ${sayNumber(fontSize)} to fit ${room}.`
+      : `Its type is set in ${sayNumber(fontSize)}.`) + chosen;
   const left = shortened ? ' Not all of it fits in its lines, so it ends with an ellipsis.' : '';
   const extents = (['x', 'y'] as const).map((axis) => whyExtent(context, asked, axis));
   return reason(words + left, shrunk || shortened ? extents : [], { part });

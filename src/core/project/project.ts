@@ -5,6 +5,7 @@ import { Acceptance } from '../measure/accept';
 import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
 import { Picture } from '../pictures/picture';
+import { Axes } from '../screens/axes';
 import { impossibleBecause } from '../screens/check';
 import { Screen } from '../screens/screen';
 import { MOST_SCREENS, MOST_SETS, OwnWeights, ScreenSet } from '../screens/set';
@@ -47,6 +48,8 @@ export const Project = z.looseObject({
   screenSets: z.array(ScreenSet).max(MOST_SETS).optional(),
   /** the set that is looked at; every screen when absent */
   setInUse: Id.optional(),
+  /** what screens are looked at in besides, such as sizes of text; nothing when absent */
+  axes: Axes.optional(),
   /** how many people have which screen; those that come with the catalogue when absent */
   weights: OwnWeights.optional(),
   limits: z.array(Limit).max(200),

@@ -1,8 +1,9 @@
+import { isScreenOrItsLike, withAxes } from '../screens/axes';
 import type { Screen } from '../screens/screen';
 import type { ScreenSet } from '../screens/set';
 import type { Project } from './project';
 
-type OfScreens = Pick<Project, 'screens' | 'screenSets' | 'setInUse' | 'weights'>;
+type OfScreens = Pick<Project, 'screens' | 'screenSets' | 'setInUse' | 'weights' | 'axes'>;
 
 /** Every screen that a project knows, the catalogue and then its own, each with the weight that it has there. */
 export function allScreens(catalogue: readonly Screen[], { screens, weights }: OfScreens): Screen[] {
@@ -15,20 +16,26 @@ export function allScreens(catalogue: readonly Screen[], { screens, weights }: O
 export const setInUse = ({ screenSets = [], setInUse: id }: OfScreens): ScreenSet | null =>
   screenSets.find((s) => s.id === id) ?? null;
 
-/** The screens that a project is looked at on: those of the set in use, or all. */
+/** Every screen that a project knows, in all that it is looked at in besides. */
+export const knownScreens = (catalogue: readonly Screen[], project: OfScreens): Screen[] =>
+  withAxes(allScreens(catalogue, project), project.axes);
+
+/** The screens that a project is looked at on: those of the set in use, or all, and what they are looked at in besides. */
 export function screensIn(catalogue: readonly Screen[], project: OfScreens): Screen[] {
   const all = allScreens(catalogue, project);
   const ids = new Set(setInUse(project)?.screens);
   const chosen = all.filter((s) => ids.has(s.id));
   // A set of screens that are all gone is no set.
-  return chosen.length > 0 ? chosen : all;
+  return withAxes(chosen.length > 0 ? chosen : all, project.axes);
 }
 
 /** What refers to a screen of the project, in words; nothing of it may be left behind where the screen goes. */
 export function usersOf(id: string, { accepted = [], launches = [], screenSets = [] }: Project): string[] {
   const count = (n: number, one: string, many: string) => (n > 0 ? [n === 1 ? one : `${n} ${many}`] : []);
-  const onIt = accepted.filter((a) => a.screens?.includes(id)).length;
-  const ofLaunches = launches.flatMap((l) => l.accepted ?? []).filter((a) => a.screens.includes(id)).length;
+  const onIt = accepted.filter((a) => a.screens.some((s) => isScreenOrItsLike(s, id))).length;
+  const ofLaunches = launches
+    .flatMap((l) => l.accepted ?? [])
+    .filter((a) => a.screens.some((s) => isScreenOrItsLike(s, id))).length;
   const only = screenSets.filter((s) => s.screens.length === 1 && s.screens[0] === id);
   return [
     ...count(onIt, 'an accepted finding', 'accepted findings'),

@@ -10,10 +10,12 @@ export interface Case {
   appearance: Appearance;
 }
 
-/** Rotations looked at unless one asks for more: every one but upside-down portrait; only 0 where the screen does not turn. */
+/** Rotations looked at unless one asks for more: every one but upside-down portrait, unless the screen says so; only 0 where the screen does not turn. */
 export function defaultRotations(screen: Screen): Rotation[] {
   if (!screen.rotates) return [0];
-  return ([0, 90, 180, 270] as const).filter((r) => orientationOf(screen, r) !== 'portrait-secondary');
+  return ([0, 90, 180, 270] as const).filter(
+    (r) => screen.turnsOver || orientationOf(screen, r) !== 'portrait-secondary',
+  );
 }
 
 export const caseId = (screenId: string, rotation: Rotation, appearance: Appearance) =>

@@ -19,7 +19,7 @@ export function likeness(c: Case): string {
 
 function likenessOf(c: Case): string {
   const { size, insets, cutouts } = turn(c.screen, c.rotation);
-  const { density, cornerRadius, family, bars, panelPx, ppi } = c.screen;
+  const { density, cornerRadius, family, bars, panelPx, ppi, textSize } = c.screen;
   return JSON.stringify([
     size,
     insets,
@@ -30,6 +30,7 @@ function likenessOf(c: Case): string {
     bars,
     panelPx,
     ppi,
+    textSize,
     c.appearance,
   ]);
 }

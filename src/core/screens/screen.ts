@@ -61,5 +61,9 @@ export const Screen = z.looseObject({
   origin: z.enum(['catalogue', 'custom', 'imported', 'measured']),
   confidence: z.enum(['high', 'medium', 'low']),
   approximate: z.array(z.string()),
+  /** whether it is looked at upside down as well */
+  turnsOver: z.boolean().optional(),
+  /** the size of text that its owner has chosen, as a share of the usual one; 1 when absent */
+  textSize: positive.optional(),
 });
 export type Screen = z.infer<typeof Screen>;

@@ -37,4 +37,8 @@ export const kindWord = (kind: Screen['kind']) => kind.replace('-', ' ');
 export const caseTurn = (c: Case) => ORIENTATION_LABELS[orientationOf(c.screen, c.rotation)];
 
 /** “Phone 393 × 852, portrait” */
-export const caseName = (c: Case) => `${kindName(c.screen)} ${caseSize(c)}, ${caseTurn(c)}`;
+export const caseName = (c: Case) =>
+  `${kindName(c.screen)} ${caseSize(c)}, ${caseTurn(c)}${sayTextSize(c.screen)}`;
+
+const sayTextSize = ({ textSize = 1 }: Screen) =>
+  textSize === 1 ? '' : `, text at ${Math.round(textSize * 100)} %`;

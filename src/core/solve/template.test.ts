@@ -75,7 +75,9 @@ describe('a template', () => {
     }
     expect(safe!.height).toBeLessThan(seen!.height);
     // All of the canvas is on a screen when it is shown whole.
-    expect(templateOf({ cases, fit: fitOf('contain') }).seen).toEqual({ x: 0, y: 0, width: 1, height: 1 });
+    const whole = templateOf({ cases, fit: fitOf('contain') }).seen!;
+    expect([whole.x, whole.y]).toEqual([expect.closeTo(0, 9), expect.closeTo(0, 9)]);
+    expect([whole.width, whole.height]).toEqual([expect.closeTo(1, 9), expect.closeTo(1, 9)]);
     expect(templateOf({ cases: [], fit: fitOf('cover') })).toMatchObject({ seen: null, views: [] });
   });
 });

@@ -26,21 +26,30 @@ export function inDrawingOrder(layers: readonly Layer[]): Layer[] {
   return heldBy(undefined);
 }
 
-function lineUp(all: readonly Layer[], size: Size): LineUp {
-  const layers = all.map((l) => (isPlaced(l) ? onSize(l, size) : l));
+/** A text in the size of text that the owner of a screen has chosen. */
+function inTextSize(layer: Layer, textSize: number): Layer {
+  if (layer.kind !== 'text' || textSize === 1) return layer;
+  return { ...layer, style: { ...layer.style, size: layer.style.size * textSize } };
+}
+
+function lineUp(all: readonly Layer[], size: Size, textSize: number): LineUp {
+  const layers = all.map((l) => inTextSize(isPlaced(l) ? onSize(l, size) : l, textSize));
   return { layers, drawn: inDrawingOrder(layers).filter((l) => isShown(l, layers)) };
 }
 
 /** By the rules that hold. Hundreds of screens have the same few, and the layers of a scene are never changed in place. */
 const known = new WeakMap<readonly Layer[], Map<string, LineUp>>();
 
-/** @param size of the screen as it is turned, lu */
-export function lineUpOn(all: readonly Layer[], size: Size): LineUp {
-  let rules = '';
+/**
+ * @param size of the screen as it is turned, lu
+ * @param textSize that its owner has chosen, as a share of the usual one
+ */
+export function lineUpOn(all: readonly Layer[], size: Size, textSize = 1): LineUp {
+  let rules = `${textSize} `;
   for (const l of all) if (isPlaced(l) && l.when) rules += `${ruleOn(l.when, size)} `;
   let alike = known.get(all);
   if (!alike) known.set(all, (alike = new Map()));
   let found = alike.get(rules);
-  if (!found) alike.set(rules, (found = lineUp(all, size)));
+  if (!found) alike.set(rules, (found = lineUp(all, size, textSize)));
   return found;
 }

@@ -5,6 +5,7 @@ import { countOf } from '@/core/words/words';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
+import { AxesPart } from './AxesPart';
 import { putInUse, useSetEdits, useSetInUse } from './useSets';
 
 interface Props {
@@ -100,6 +101,7 @@ export function SetList({ sets, shown, onShow, found, all }: Props) {
       <p className="quiet">
         Field, findings, launch, review and the command line judge the set in use, and nothing else.
       </p>
+      <AxesPart />
     </section>
   );
 }

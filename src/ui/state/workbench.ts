@@ -121,11 +121,12 @@ function firstCase(screens: readonly Screen[], { appearance }: View): string | u
 }
 
 /** What of the documents the screens follow from. */
-const screensAsked = ({ project: { screens, screenSets, setInUse, weights } }: Documents) => ({
+const screensAsked = ({ project: { screens, screenSets, setInUse, weights, axes } }: Documents) => ({
   screens,
   screenSets,
   setInUse,
   weights,
+  axes,
 });
 
 /** What follows from the screens of a project. */
