@@ -17,7 +17,8 @@ import { hashOf } from './pixels';
 const documents = demoDocuments((id) => demoRenditions(id, (file) => hashOf(id, file)));
 const { project } = documents;
 const scene = documents.scenes['winter-splash']!;
-export const input = surveyInput(documents, scene, { fonts: null });
+export const sceneInput = (id: string) => surveyInput(documents, documents.scenes[id]!, { fonts: null });
+export const input = sceneInput(scene.id);
 export const cases = distinctCases(casesOf(readCatalogue(catalogue), APPEARANCES)).map((c) => c.shown);
 
 const cover: Fit = {

@@ -132,7 +132,7 @@ export const demoPictures: DemoPicture[] = [
     id: 'harbour-tall',
     name: 'Harbour, with more sky',
     shape: 2400 / 1860,
-    focalPoint: { x: 0.55, y: 0.57 },
+    focalPoint: { x: 0.55, y: 0.55 },
     keepAreas: seaSubjects.map(({ rect, ...subject }) => ({
       ...subject,
       rect: { ...rect, y: (rect.y * 1800 + 60) / 1860, height: (rect.height * 1800) / 1860 },

@@ -16,6 +16,7 @@ const PROJECT = '/api/v1/projects/{project}';
 /** What can be read, with what varies in its address. */
 const READ: readonly [path: string, values?: Record<string, string>, query?: string][] = [
   ['/api/v1/projects'],
+  ['/api/v1/screens'],
   [PROJECT],
   [`${PROJECT}/raw`],
   [`${PROJECT}/revisions`],

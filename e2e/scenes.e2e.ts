@@ -104,7 +104,7 @@ test('a picture of several cuts shows the one that the screen takes, and its rul
   await cell(page, 'phone-360x800-2x.90.light').click();
   await expect(point).toHaveAccessibleName(/52 % across, 52 % down/);
   await expect(harbour).toContainText('The cut for any orientation');
-  expect(await shape()).toBe(1.33);
+  expect(await shape()).toBe(1.29);
   await expect(harbour.locator('.well-keep')).toHaveCount(2);
   await harbour.getByRole('button', { name: 'all screens' }).click();
   await expect(harbour).toContainText(/Every one of \d+ cases that take this cut shows the part/);

@@ -94,9 +94,19 @@ test('a screen of one’s own is drawn as it is typed in, refused where it canno
   await expect(detail).toContainText('top 47, right 0, bottom 34, left 0');
   await expect(list(page).getByRole('row')).toHaveCount(95);
   await expect.poll(() => cases(page)).toBe(492);
+
+  // Shared, removed here, and taken again as any other project could.
+  await detail.getByRole('button', { name: 'share', exact: true }).click();
+  await expect(page.getByText('Ticket office is shared')).toBeVisible();
   await detail.getByRole('button', { name: 'remove' }).click();
   await expect(list(page).getByRole('row')).toHaveCount(94);
-  await undo(page, 2);
+  await page.getByRole('button', { name: 'shared', exact: true }).click();
+  await page.getByRole('button', { name: 'Take Ticket office' }).click();
+  await expect(list(page).getByRole('row')).toHaveCount(95);
+  await page.getByRole('button', { name: 'End the sharing of Ticket office' }).click();
+  await expect(page.getByText('No screen is shared yet')).toBeVisible();
+  await page.keyboard.press('Escape');
+  await undo(page, 3);
 });
 
 const BAD = [

@@ -241,11 +241,46 @@ describe('coulee sheet, page and screens', () => {
     expect(bytes.toString('latin1')).toContain('emblem@4x.png');
     expect((await coulee('files', ...stored(), '--out', zip)).code).toBe(0);
     expect(readFileSync(zip).equals(bytes)).toBe(true);
-    expect((await coulee('files', exported)).err).toContain('Say where the ZIP is written to: --out FILE.');
+    expect((await coulee('files', exported)).err).toContain('Say where the files are written to');
     expect((await coulee('files', exported, '--pattern', '{x}', '--out', zip)).err).toContain(
       'There is no {x}.',
     );
     expect(readdirSync(folder).filter((f) => f.endsWith('.part'))).toEqual([]);
+  });
+
+  it('put the files into a folder, once, and say what is wrong with one', async () => {
+    const to = path.join(folder, 'taken');
+    const first = await coulee('files', exported, '--out', `${to}/`);
+    expect(first).toMatchObject({ code: 0, err: '' });
+    const [, count] = /^(\d+) files written/.exec(first.out)!;
+    expect((await coulee('files', exported, '--out', to)).out).toBe(
+      `0 files written to ${to}, ${count} unchanged.\n`,
+    );
+    expect(await coulee('files', exported, '--check', to)).toMatchObject({
+      code: 0,
+      out: `${to} holds the ${count} files of the project, and nothing else.\n`,
+    });
+
+    rmSync(path.join(to, 'emblem@4x.png'));
+    await sharp(path.join(to, 'emblem@2x.png')).resize(40).png().toFile(path.join(to, 'emblem@3x.new'));
+    copyFileSync(path.join(to, 'emblem@3x.new'), path.join(to, 'emblem@2x.png'));
+    writeFileSync(path.join(to, 'notes.txt'), 'Ask for the winter sky.');
+    const wrong = await coulee('files', exported, '--check', to);
+    expect(wrong.code).toBe(1);
+    expect(wrong.out).toContain(
+      '▲ emblem@4x.png\n    Emblem, 4× is not there. Write it again from the project.',
+    );
+    expect(wrong.out).toMatch(/▲ emblem@2x\.png\n {4}It has 40 × 40 px and should have/);
+    expect(wrong.out).toContain('▲ notes.txt\n    No scene of the project shows it.');
+    expect(wrong.out).toContain(`4 faults in ${to}`);
+    const heavy = await coulee('files', exported, '--check', to, '--heaviest', '1');
+    expect(heavy.out).toContain('1 kB are allowed');
+    expect((await coulee('files', exported, '--check', to, '--heaviest', 'x')).err).toContain(
+      'is no number of kB',
+    );
+    expect((await coulee('files', exported, '--check', path.join(folder, 'none'))).err).toContain(
+      'There is no folder',
+    );
   });
 
   it('draw cases at the px of their screens, and a contact sheet of them', async () => {

@@ -1,22 +1,39 @@
 import { createWriteStream } from 'node:fs';
 import { rename, rm } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
+import { shownPictures } from '@/core/project/documents';
+import { countOf } from '@/core/words/words';
+import { checkFolder } from '@/formats/files/folder';
+import { outFiles, PatternFault, type OutFile } from '@/formats/files/names';
 import { readableOf } from '@/server/exports/made';
 import { makeFiles } from '@/server/exports/files';
 import { open, type ProjectAsked } from './asked';
 import type { Io } from './check';
-import { Refusal } from './opened';
+import { filesIn, isFolder, writeFiles } from './in-folder';
+import { Refusal, type Opened } from './opened';
 
 export interface FilesAsked extends ProjectAsked {
   pattern: string;
+  /** a ZIP, or a folder: one that is there, or written with / at its end */
   out?: string;
+  /** a folder that is held against the files of the project */
+  check?: string;
+  /** kB that no file of it may be heavier than */
+  heaviest?: string;
 }
 
-/** Puts all files of a project into a ZIP. Half of one is never left behind. @throws Refusal where no file is named to write */
-export async function files(asked: FilesAsked, io: Io): Promise<void> {
-  const { out, pattern } = asked;
-  if (out === undefined) throw new Refusal('Say where the ZIP is written to: --out FILE.');
-  const opened = await open(asked);
+/** @throws Refusal for a pattern that cannot be used */
+async function namedFiles(opened: Opened, pattern: string): Promise<OutFile[]> {
+  try {
+    return outFiles(shownPictures(opened.documents), pattern, await opened.facts());
+  } catch (error) {
+    if (error instanceof PatternFault) throw new Refusal(error.message);
+    throw error;
+  }
+}
+
+/** All files in a ZIP; half of one is never left behind. */
+async function zip(opened: Opened, pattern: string, out: string, io: Io): Promise<void> {
   const temporary = `${out}.part`;
   try {
     const made = makeFiles(
@@ -28,6 +45,50 @@ export async function files(asked: FilesAsked, io: Io): Promise<void> {
     io.out(`All files were written to ${out}.\n`);
   } finally {
     await rm(temporary, { force: true });
+  }
+}
+
+/** @throws Refusal for anything but a number of kB */
+function bytesOf(heaviest: string | undefined): number | undefined {
+  if (heaviest === undefined) return undefined;
+  const kb = Number(heaviest);
+  if (!(kb > 0)) throw new Refusal(`“${heaviest}” is no number of kB. Write --heaviest 300.`);
+  return kb * 1000;
+}
+
+/** Holds a folder against the files of the project. @returns 1 where anything is wrong with it */
+async function checked(opened: Opened, { check, pattern, heaviest }: FilesAsked, io: Io): Promise<0 | 1> {
+  const most = bytesOf(heaviest);
+  const wanted = await namedFiles(opened, pattern);
+  const found = await filesIn(check!);
+  const faults = checkFolder({ wanted, found, heaviest: most });
+  const lines = faults.map(({ path, said, mend }) => `▲ ${path}\n    ${said} ${mend}`);
+  const sum =
+    faults.length === 0
+      ? `${check} holds the ${countOf(wanted.length, 'file')} of the project, and nothing else.`
+      : `${countOf(faults.length, 'fault')} in ${check}, of ${countOf(wanted.length, 'file')} that should be there.`;
+  io.out(`${[...lines, sum].join('\n')}\n`);
+  return faults.length > 0 ? 1 : 0;
+}
+
+/**
+ * Takes all files of a project out, into a ZIP or a folder, or holds a folder against them.
+ * @returns the exit code @throws Refusal where neither is asked for
+ */
+export async function files(asked: FilesAsked, io: Io): Promise<0 | 1> {
+  const { out, pattern, check } = asked;
+  if (out === undefined && check === undefined)
+    throw new Refusal(
+      'Say where the files are written to: --out FILE.zip or --out FOLDER/, or which folder is checked: --check FOLDER.',
+    );
+  const opened = await open(asked);
+  try {
+    if (out !== undefined && isFolder(out)) {
+      const { written, unchanged } = await writeFiles(out, await namedFiles(opened, pattern), opened.bytes);
+      io.out(`${countOf(written, 'file')} written to ${out}, ${unchanged} unchanged.\n`);
+    } else if (out !== undefined) await zip(opened, pattern, out, io);
+    return check === undefined ? 0 : await checked(opened, asked, io);
+  } finally {
     opened.close();
   }
 }

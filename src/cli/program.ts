@@ -62,7 +62,7 @@ function addReport(program: Command, io: Io): void {
     );
 }
 
-function addScene(program: Command, io: Io): void {
+function addScene(program: Command, io: Io, end: (code: number) => void): void {
   ofProject(program.command('sheet [folder]'))
     .description('write everything of a scene that is typed into an app: lengths, colours, files, times, CSS')
     .option('--scene <name>', 'the scene, by its name or its id')
@@ -81,15 +81,22 @@ function addScene(program: Command, io: Io): void {
       page({ ...options, folder }, io),
     );
   ofProject(program.command('files [folder]'))
-    .description('put all files of the pictures that scenes show into a ZIP, named by a pattern')
+    .description(
+      'take all files of the pictures that scenes show out, named by a pattern, or check a folder of them',
+    )
     .option(
       '--pattern <pattern>',
       'of names: {name} {density} {appearance} {cut} {width} {height}, / for folders, [ ] around what goes without saying',
       DEFAULT_PATTERN,
     )
-    .action((folder: string | undefined, options: Omit<FilesAsked, 'folder'>) =>
-      files({ ...options, folder }, io),
-    );
+    .option(
+      '--check <folder>',
+      'say what is missing, surplus or wrong in a folder of them; ends with 1 where anything is',
+    )
+    .option('--heaviest <kB>', 'with --check, what no file may be heavier than')
+    .action(async (folder: string | undefined, options: Omit<FilesAsked, 'folder'>) => {
+      end(await files({ ...options, folder }, io));
+    });
   ofProject(program.command('render [folder]'))
     .description('draw cases of a scene as PNG at the px of their screens, or as a contact sheet')
     .option('--scene <name>', 'the scene, by its name or its id')
@@ -136,7 +143,7 @@ function programFor(io: Io, end: (code: number) => void): Command {
     .configureOutput({ writeOut: io.out, writeErr: io.err });
   addCheck(program, io, end);
   addReport(program, io);
-  addScene(program, io);
+  addScene(program, io, end);
 
   addTaking(program, io);
 

@@ -1,3 +1,4 @@
+import { ownerName } from '@/core/measure/words';
 import type { Case } from '@/core/screens/cases';
 import { caseName } from '@/core/screens/words';
 import { summarise } from '@/core/solve/summary';
@@ -15,8 +16,7 @@ export function captionOf(
   layers: readonly { id: string; name: string }[],
 ): string[] {
   const { headline } = summarise(result);
-  const nameOf = (id: string) => layers.find((l) => l.id === id)?.name ?? id;
-  const worst = headline ? `${nameOf(headline.layerId)}: ${headline.words}` : 'clear';
+  const worst = headline ? `${ownerName(headline.layerId, layers)}: ${headline.words}` : 'clear';
   const others = alike > 0 ? ` and ${alike} like it` : '';
   return [`${caseName(c)}, ${c.appearance}${others}`, worst];
 }

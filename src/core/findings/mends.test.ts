@@ -129,6 +129,8 @@ it('files that a mend may take are known beforehand, so that their pixels can be
   expect(of('harbour')).toEqual([
     'harbour-large 0',
     'harbour-large 1',
+    'harbour-tall 0',
+    'harbour-tall 1',
     'harbour-upright 0',
     'harbour-upright 1',
   ]);

@@ -1,7 +1,11 @@
 import { z } from 'zod';
+import { MOST_SCREENS } from '../screens/set';
 import { Id } from '../values/values';
 import type { Bounds, Breach } from './judge';
 import { MeasureId, MeasureSide } from './limit';
+
+/** Of cases on which something is accepted: four a screen. */
+export const MOST_GIVEN = 4 * MOST_SCREENS;
 
 /** What a case was like when it was accepted: in one orientation and appearance, with the value that it had. */
 export const Given = z.object({
@@ -20,9 +24,9 @@ export const Acceptance = z.looseObject({
   /** of the layer; `bar:…` of a bar, `scene` of the scene as a whole */
   layer: z.string().min(1).max(64),
   measure: MeasureId,
-  screens: z.array(Id).min(1).max(500),
+  screens: z.array(Id).min(1).max(MOST_SCREENS),
   /** without it, as it was accepted earlier, every case of these screens, whatever its value */
-  given: z.array(Given).max(4000).optional(),
+  given: z.array(Given).max(MOST_GIVEN).optional(),
   reason: z.string().min(1, 'Say why it is accepted.').max(400),
 });
 export type Acceptance = z.infer<typeof Acceptance>;

@@ -1,7 +1,8 @@
 import { z } from 'zod';
 import { sayLength, sayMs, sayNumber, sayShare } from '../words/numbers';
-import { Given } from '../measure/accept';
+import { Given, MOST_GIVEN } from '../measure/accept';
 import type { Bounds } from '../measure/judge';
+import { MOST_SCREENS } from '../screens/set';
 import { Id } from '../values/values';
 
 /** In the order in which they are best mended: what changes a window first, then what depends on it. */
@@ -31,9 +32,9 @@ export const LaunchAcceptance = z.looseObject({
   stage: Id,
   /** of a layer, a picture or a target, where there may be several */
   about: z.string().max(64),
-  screens: z.array(Id).min(1).max(500),
+  screens: z.array(Id).min(1).max(MOST_SCREENS),
   /** cases with the value that each had; without it every case of these screens, whatever its value */
-  given: z.array(Given).max(4000).optional(),
+  given: z.array(Given).max(MOST_GIVEN).optional(),
   reason: z.string().min(1, 'Say why it is accepted.').max(400),
 });
 export type LaunchAcceptance = z.infer<typeof LaunchAcceptance>;

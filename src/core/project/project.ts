@@ -6,8 +6,7 @@ import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
 import { Picture } from '../pictures/picture';
 import { Axes } from '../screens/axes';
-import { impossibleBecause } from '../screens/check';
-import { Screen } from '../screens/screen';
+import { OwnScreen } from '../screens/own';
 import { MOST_SCREENS, MOST_SETS, OwnWeights, ScreenSet } from '../screens/set';
 import { ProjectFont } from '../text/style';
 import { KeptTokens } from '../tokens/tree';
@@ -25,12 +24,6 @@ export const SCHEMA_VERSION = 5;
 export const MOST_NAMED = 500;
 const MOST_PICTURES = 1000;
 const MOST_SCENES = 500;
-
-/** A screen of the project itself, which no screen may be that there cannot be. */
-const OwnScreen = Screen.superRefine((screen, context) => {
-  const why = impossibleBecause(screen);
-  if (why) context.addIssue({ code: 'custom', message: `${screen.label}: ${why}` });
-});
 
 const Sizes = z
   .object({ low: z.number().positive(), high: z.number().positive() })

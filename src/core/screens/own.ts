@@ -1,5 +1,12 @@
 import type { PerSide, Size } from '../geometry/rect';
-import type { Screen } from './screen';
+import { impossibleBecause } from './check';
+import { Screen } from './screen';
+
+/** A screen that somebody has described: none that cannot be. */
+export const OwnScreen = Screen.superRefine((screen, context) => {
+  const why = impossibleBecause(screen);
+  if (why) context.addIssue({ code: 'custom', message: `${screen.label}: ${why}` });
+});
 
 /** The usual screen that somebody starts from. */
 const FIRST = { width: 390, height: 844, density: 3 };

@@ -5,8 +5,9 @@ import * as files from './files';
 import * as jobs from './jobs';
 import type { Operation } from './operation';
 import * as projects from './projects';
+import * as shared from './shared';
 
 /** Everything that a server can be asked for. */
-export const OPERATIONS: readonly Operation[] = [projects, files, cases, app, jobs, door].flatMap((group) =>
-  Object.values(group),
+export const OPERATIONS: readonly Operation[] = [projects, files, cases, app, jobs, shared, door].flatMap(
+  (group) => Object.values(group),
 );

@@ -103,6 +103,11 @@ export interface OutFile {
   bytes: number;
   /** what it is, such as “Emblem, dark, 2×” */
   about: string;
+  widthPx: number;
+  heightPx: number;
+  vector: boolean;
+  /** whether it is see-through in parts; absent where nobody has looked */
+  transparent?: boolean;
 }
 
 const aboutOf = ({ picture, cut, rendition: r }: NamedFile) =>
@@ -124,6 +129,7 @@ interface NamedBy {
   ending: string;
   bytes: number;
   about: string;
+  rendition: Rendition;
 }
 
 /**
@@ -145,6 +151,7 @@ export function namesBy(pictures: readonly Picture[], pattern: string, facts: Fi
             ending: ENDINGS[known.type] ?? known.type,
             bytes: known.bytes,
             about: aboutOf(file),
+            rendition,
           },
         ];
       }),
@@ -159,7 +166,7 @@ export function namesBy(pictures: readonly Picture[], pattern: string, facts: Fi
  */
 export function outFiles(pictures: readonly Picture[], pattern: string, facts: FileFacts): OutFile[] {
   const files = new Map<string, OutFile>();
-  for (const { hash, stem, ending, bytes, about } of namesBy(pictures, pattern, facts)) {
+  for (const { hash, stem, ending, bytes, about, rendition } of namesBy(pictures, pattern, facts)) {
     const path = `${stem}.${ending}`;
     const key = path.toLowerCase();
     const other = files.get(key);
@@ -167,7 +174,8 @@ export function outFiles(pictures: readonly Picture[], pattern: string, facts: F
       throw new PatternFault(
         `Two files would be called ${path}: ${other.about}, and ${about}. Let the pattern say in what they differ.`,
       );
-    files.set(key, { path, hash, bytes, about });
+    const { widthPx, heightPx, vector, transparent } = rendition;
+    files.set(key, { path, hash, bytes, about, widthPx, heightPx, vector, transparent });
   }
   return [...files.values()].toSorted((a, b) => (a.path < b.path ? -1 : 1));
 }

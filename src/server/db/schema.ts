@@ -74,6 +74,13 @@ export const history = sqliteTable(
   ],
 );
 
+/** A screen that somebody has described for all projects of the store, as JSON. */
+export const sharedScreens = sqliteTable('shared_screens', {
+  id: text('id').primaryKey(),
+  body: text('body').notNull(),
+  sharedAt: text('shared_at').notNull(),
+});
+
 /** Work that takes longer than a request may. Its result is a file by its hash, kept for a day. Times are ISO 8601. */
 export const jobs = sqliteTable(
   'jobs',

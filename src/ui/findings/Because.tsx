@@ -10,7 +10,7 @@ interface BecauseProps {
 
 /** Why in one sentence, with the part to change in it; the figures that it comes from are folded under it. */
 export function Because({ answers, onChange }: BecauseProps) {
-  if (!answers) return <p className="quiet">…</p>;
+  if (!answers?.why) return <p className="quiet">…</p>;
   const { short, why } = answers;
   return (
     <>

@@ -16,7 +16,7 @@ import { goToPart } from '../scene/open-part';
 import { AppliedNote } from './AppliedNote';
 import { Because } from './Because';
 import { Mends } from './Mends';
-import { useAnswers } from './useAnswers';
+import { useMends } from './useAnswers';
 
 /** ms for which a case has to be looked at before mends are tried: who walks over the field asks for none. */
 const REST_MS = 500;
@@ -53,7 +53,7 @@ function useWhyHere(finding: SceneFinding, caseId: string, breach: Breach) {
 }
 
 function Tried({ finding }: { finding: SceneFinding }) {
-  const { answers, callOff } = useAnswers(finding);
+  const { answers, callOff } = useMends(finding);
   return <Mends {...{ finding, answers, callOff }} most={1} />;
 }
 

@@ -25,8 +25,9 @@ type AskMends<F, M> = (
 /** What can be asked about one finding: why it is there, and what would mend it. */
 export interface Answers<M> {
   of: unknown;
-  why: Reason;
-  /** the same in one sentence; `null` of a launch */
+  /** `null` where only mends were asked for */
+  why: Reason | null;
+  /** the same in one sentence; `null` of a launch, and likewise */
   short: InShort | null;
   /** how far the trying of mends is; `null` before it starts */
   progress: Progress | null;
@@ -38,11 +39,13 @@ export interface Answers<M> {
 /**
  * Asks about a finding of the scene or of the launch.
  * @param askMends the same function each time
+ * @param asksWhy whether anybody wants to know why it is there
  * @returns the answers as they come, and a way to call the trying of mends off
  */
 function useAnswersOf<F extends SceneFinding | LaunchFinding, M>(
   finding: F,
   askMends: AskMends<F, M>,
+  asksWhy = true,
 ): { answers: Answers<M> | null; callOff: () => void } {
   const store = useWorkbenchStore();
   const worker = useWorkbench((s) => s.worker);
@@ -58,8 +61,8 @@ function useAnswersOf<F extends SceneFinding | LaunchFinding, M>(
     };
     const ask = async () => {
       const [why, short] = await Promise.all([
-        worker.because(documents, finding),
-        finding.source === 'scene' ? worker.inShort(documents, finding) : null,
+        asksWhy ? worker.because(documents, finding) : null,
+        asksWhy && finding.source === 'scene' ? worker.inShort(documents, finding) : null,
       ]);
       if (ended) return;
       setAnswers({ of: finding, why, short, progress: null, mends: null, calledOff: false });
@@ -76,7 +79,7 @@ function useAnswersOf<F extends SceneFinding | LaunchFinding, M>(
     return () => {
       ended = true;
     };
-  }, [store, worker, documents, finding, askMends]);
+  }, [store, worker, documents, finding, askMends, asksWhy]);
   const callOff = useCallback(() => {
     off.current = true;
   }, []);
@@ -91,6 +94,9 @@ const askLaunch: AskMends<LaunchFinding, LaunchAdvice> = (worker, documents, fin
 
 /** Why a finding of the scene is there, and what would mend it. */
 export const useAnswers = (finding: SceneFinding) => useAnswersOf(finding, askScene);
+
+/** What would mend a finding of the scene, and nothing else. */
+export const useMends = (finding: SceneFinding) => useAnswersOf(finding, askScene, false);
 
 /** Why a finding of the launch is there, and what would mend it. */
 export const useLaunchAnswers = (finding: LaunchFinding) => useAnswersOf(finding, askLaunch);

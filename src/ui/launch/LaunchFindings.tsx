@@ -97,7 +97,7 @@ function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
   const worst = findCase(finding.worst.caseId, screens);
   return (
     <div className="launch-detail">
-      <Because steps={answers?.why.because.map((b) => b.text)} />
+      <Because steps={answers?.why?.because.map((b) => b.text)} />
       {worst && (
         <Button variant="quiet" size="sm" onClick={() => onOpen(finding)}>
           worst: {caseName(worst)}, {worst.appearance}

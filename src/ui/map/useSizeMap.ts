@@ -1,6 +1,6 @@
 'use client';
 import * as Comlink from 'comlink';
-import { useEffect, useMemo, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import type { Documents } from '@/core/project/documents';
 import type { Near } from '@/core/map/nearest';
 import { rangeFor } from '@/core/map/range';
@@ -38,6 +38,25 @@ interface Mapped {
   asked: ToMap;
 }
 
+/** Which question is being answered while something is dragged: one at a time, then the newest. */
+function useTurns() {
+  const isTaken = useRef(false);
+  const isMissed = useRef(false);
+  const [turn, setTurn] = useState(0);
+  /** @returns whether it is one’s turn; if not, there will be another one */
+  const take = useCallback(() => {
+    if (isTaken.current) isMissed.current = true;
+    else isTaken.current = true;
+    return !isMissed.current;
+  }, []);
+  const end = useCallback(() => {
+    isTaken.current = false;
+    if (isMissed.current) setTurn((t) => t + 1);
+    isMissed.current = false;
+  }, []);
+  return { turn, take, end };
+}
+
 /**
  * The map of the open scene: coarse at once and while something is dragged, then finer as it rests.
  * @returns the last one until there is a better one, and whether it is still being worked on
@@ -48,30 +67,34 @@ export function useSizeMap(asked: ToMap | null): { map: SizeMap | null; isRunnin
   const documents = useWorkbench((s) => s.documents);
   const sceneId = useWorkbench((s) => s.sceneId);
   const isBusy = useWorkbench((s) => s.gesture !== null);
+  const { turn, take, end } = useTurns();
   const [found, setFound] = useState<(Mapped & { isDone: boolean }) | null>(null);
   useEffect(() => {
-    if (!worker || !asked) return;
+    if (!worker || !asked || (isBusy && !take())) return;
     let ended = false;
-    const take = (map: SizeMap, isDone: boolean) => setFound({ map, isDone, of: documents, asked });
-    const hear = (map: SizeMap | null) => {
-      if (map && !ended) take(map, false);
+    const hear = (map: SizeMap | null, isDone = false) => {
+      if (map && !ended) setFound({ map, isDone, of: documents, asked });
       return Promise.resolve(!ended);
     };
     const answer = isBusy
-      ? worker.coarseMap(documents, sceneId, asked)
-      : worker.mapSizes(documents, sceneId, asked, Comlink.proxy(hear));
+      ? worker.coarseMap(documents, sceneId, asked).finally(end)
+      : worker.mapSizes(
+          documents,
+          sceneId,
+          asked,
+          Comlink.proxy((map: SizeMap | null) => hear(map)),
+        );
     answer.then(
-      (map) => {
-        if (map && !ended) take(map, !isBusy);
-      },
+      (map) => void hear(map, !isBusy),
       (error: unknown) => {
         if (!ended) store.setState({ message: sayFault(error) });
       },
     );
     return () => {
-      ended = true;
+      // What was found on the way of a drag is shown; it is nearer to what is there than what was before.
+      ended = !isBusy;
     };
-  }, [store, worker, documents, sceneId, isBusy, asked]);
+  }, [store, worker, documents, sceneId, isBusy, asked, turn, take, end]);
   const isDone = found?.isDone && found.of === documents && found.asked === asked;
   return { map: found?.map ?? null, isRunning: !isDone };
 }

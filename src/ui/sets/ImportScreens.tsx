@@ -11,6 +11,7 @@ import { messageOf } from '../api';
 import { useDropTarget } from '../parts/useDropTarget';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import type { WorkbenchStore } from '../state/workbench';
 import { ImportColumns } from './ImportColumns';
 import { ImportPreview } from './ImportPreview';
 import { useAllScreens } from './useSets';
@@ -85,27 +86,36 @@ interface Props {
   onSet: (id: string) => void;
 }
 
+/** What the lines of the file come to; `null` while it is not known which columns are the sizes. */
+function usePlan(opened: Opened | null): ImportPlan | null {
+  const screens = useAllScreens();
+  return useMemo(() => {
+    if (!opened || !mapsSize(opened.ways)) return null;
+    return planImport(opened.read.table, opened.ways, screens, () => `own-${crypto.randomUUID()}`);
+  }, [opened, screens]);
+}
+
+/** Takes in what was planned, in one step, and says so. */
+function take(store: WorkbenchStore, plan: ImportPlan, source: string, setId: string | null): void {
+  edit(store, ({ project }) => takeIn(project, plan, { source, setId }));
+  const left = plan.bad.length > 0 ? `, ${countOf(plan.bad.length, 'line')} left out` : '';
+  const count = countOf(plan.joined.length + plan.added.length, 'screen');
+  store.setState({ message: `${count} of ${source} imported${left}. “undo” takes it back.` });
+}
+
 /** Screens and weights from a file: its columns, what each line comes to, and only then all of it in one step. */
 export function ImportScreens({ onClose, onSet }: Props) {
   const store = useWorkbenchStore();
   const project = useWorkbench((s) => s.documents.project);
-  const screens = useAllScreens();
-  const { opened, problem, onFile, setHeader, setWays } = useFile(screens);
+  const { opened, problem, onFile, setHeader, setWays } = useFile(useAllScreens());
   const [isSet, setIsSet] = useState(true);
-  const plan = useMemo<ImportPlan | null>(() => {
-    if (!opened || !mapsSize(opened.ways)) return null;
-    return planImport(opened.read.table, opened.ways, screens, () => `own-${crypto.randomUUID()}`);
-  }, [opened, screens]);
+  const plan = usePlan(opened);
   const count = plan ? plan.joined.length + plan.added.length : 0;
   const refused = plan && tooMany(project, plan);
-  const take = () => {
+  const onTake = () => {
     if (!plan || !opened) return;
     const setId = isSet ? crypto.randomUUID() : null;
-    edit(store, (documents) => takeIn(documents.project, plan, { source: opened.name, setId }));
-    const left = plan.bad.length > 0 ? `, ${countOf(plan.bad.length, 'line')} left out` : '';
-    store.setState({
-      message: `${countOf(count, 'screen')} of ${opened.name} imported${left}. “undo” takes it back.`,
-    });
+    take(store, plan, opened.name, setId);
     if (setId) onSet(setId);
     onClose();
   };
@@ -138,7 +148,7 @@ export function ImportScreens({ onClose, onSet }: Props) {
         <Button variant="quiet" onClick={onClose}>
           cancel
         </Button>
-        <Button variant="primary" disabled={count === 0 || refused !== null} onClick={take}>
+        <Button variant="primary" disabled={count === 0 || refused !== null} onClick={onTake}>
           import {countOf(count, 'screen')}
         </Button>
       </Modal.Footer>

@@ -5,6 +5,7 @@ import type { Screen } from '@/core/screens/screen';
 import { sayDensity, sayNumber, sayRatio, saySize } from '@/core/words/numbers';
 import { kindWord } from '../words';
 import { ScreenDrawing } from './ScreenDrawing';
+import { ShareButton } from './SharedScreens';
 
 const FAMILIES: Record<Screen['family'], string> = {
   'whole-number': 'by scales of whole numbers',
@@ -64,6 +65,7 @@ export function ScreenDetail({ screen, onCopy, onEdit, onRemove }: Props) {
             <Button variant="quiet" size="sm" onClick={onEdit}>
               edit
             </Button>
+            <ShareButton screen={screen} />
             <Button variant="quiet" size="sm" onClick={onRemove}>
               remove
             </Button>

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { firstOwn, ownCopy } from '@/core/screens/own';
 import type { Screen } from '@/core/screens/screen';
+import type { ScreenSet } from '@/core/screens/set';
 import { countOf } from '@/core/words/words';
 import { useWorkbench } from '../state/context';
 import { useLook } from '../state/look';
@@ -10,9 +11,11 @@ import { exportScreens } from './export';
 import { ImportScreens } from './ImportScreens';
 import { ScreenDetail } from './ScreenDetail';
 import { ScreenForm } from './ScreenForm';
-import { NO_FILTER, ScreenFilters, filtered } from './ScreenFilters';
+import { filtered, NO_FILTER } from './filter';
+import { ScreenFilters } from './ScreenFilters';
 import { ScreenRows } from './ScreenRows';
 import { SetList } from './SetList';
+import { SharedScreens } from './SharedScreens';
 import { useAllScreens, useScreenEdits, useSetEdits } from './useSets';
 
 /** Whose weights are summed, wherever they are. */
@@ -31,6 +34,98 @@ function WeightsNote() {
   );
 }
 
+interface ToolsProps {
+  /** what is exported, and what that is called */
+  exported: readonly Screen[];
+  word: string;
+  onAdd: (screen: Screen) => void;
+  onSet: (id: string) => void;
+}
+
+const newId = () => `own-${crypto.randomUUID()}`;
+
+/** Ways in and out: a new screen, a file, what others share, and what is made of the screens. */
+function Tools({ exported, word, onAdd, onSet }: ToolsProps) {
+  const look = useLook();
+  const [isImporting, setIsImporting] = useState(false);
+  return (
+    <div className="sets-tools">
+      <Button variant="primary" size="sm" onClick={() => onAdd(firstOwn(newId()))}>
+        add a screen
+      </Button>
+      <Button variant="quiet" size="sm" onClick={() => setIsImporting(true)}>
+        import
+      </Button>
+      <SharedScreens />
+      <Button variant="quiet" size="sm" onClick={() => exportScreens(exported)}>
+        export {word} as CSV
+      </Button>
+      <Button variant="quiet" size="sm" onClick={() => look({ lens: 'template' })}>
+        template for designers
+      </Button>
+      {isImporting && <ImportScreens onClose={() => setIsImporting(false)} onSet={onSet} />}
+    </div>
+  );
+}
+
+/** How many screens are listed, and what can be done with all of them. */
+function Found({ ids, set }: { ids: readonly string[]; set: ScreenSet | null }) {
+  const { putIn, takeOut } = useSetEdits();
+  return (
+    <p className="sets-found figures" role="status">
+      {countOf(ids.length, 'screen')}
+      {set && (
+        <>
+          {' '}
+          · {set.screens.length} in “{set.name}”{' '}
+          <Button variant="quiet" size="sm" onClick={() => putIn(set.id, ids)}>
+            put all of these in
+          </Button>
+          <Button variant="quiet" size="sm" onClick={() => takeOut(set, ids)}>
+            take all of these out
+          </Button>
+        </>
+      )}
+    </p>
+  );
+}
+
+interface OneProps {
+  screen: Screen | undefined;
+  /** a screen that is being described */
+  draft: Screen | null;
+  onDraft: (draft: Screen | null) => void;
+  onSaved: (id: string) => void;
+}
+
+/** The screen that is described, or the one that is chosen. */
+function OneScreen({ screen, draft, onDraft, onSaved }: OneProps) {
+  const { save, remove } = useScreenEdits();
+  if (draft)
+    return (
+      <ScreenForm
+        key={draft.id}
+        start={draft}
+        onSave={(next) => {
+          save(next);
+          onSaved(next.id);
+          onDraft(null);
+        }}
+        onCancel={() => onDraft(null)}
+      />
+    );
+  return (
+    screen && (
+      <ScreenDetail
+        screen={screen}
+        onCopy={() => onDraft(ownCopy(screen, newId()))}
+        onEdit={() => onDraft(screen)}
+        onRemove={() => remove(screen)}
+      />
+    )
+  );
+}
+
 /** The screens that there are, the sets that are made of them, and one screen in full. */
 export function SetsLens() {
   const screens = useAllScreens();
@@ -40,82 +135,28 @@ export function SetsLens() {
   const [filter, setFilter] = useState(NO_FILTER);
   const [chosen, setChosen] = useState<string | null>(null);
   const [draft, setDraft] = useState<Screen | null>(null);
-  const [isImporting, setIsImporting] = useState(false);
-  const look = useLook();
-  const edits = useSetEdits();
-  const { save, remove } = useScreenEdits();
   const set = sets.find((s) => s.id === shown) ?? null;
   const found = useMemo(() => filtered(screens, filter), [screens, filter]);
+  const ids = useMemo(() => found.map((s) => s.id), [found]);
   const screen = screens.find((s) => s.id === chosen) ?? screens[0];
-  const ids = found.map((s) => s.id);
   return (
     <main className="sets" id="main">
       <SetList sets={sets} shown={set?.id ?? null} onShow={setShown} found={ids} all={screens.length} />
       <section className="sets-middle" aria-label="Screens">
-        <div className="sets-tools">
-          <Button
-            variant="primary"
-            size="sm"
-            onClick={() => setDraft(firstOwn(`own-${crypto.randomUUID()}`))}
-          >
-            add a screen
-          </Button>
-          <Button variant="quiet" size="sm" onClick={() => setIsImporting(true)}>
-            import
-          </Button>
-          <Button
-            variant="quiet"
-            size="sm"
-            onClick={() => exportScreens(set ? screens.filter((s) => set.screens.includes(s.id)) : screens)}
-          >
-            export {set ? 'the set' : 'all'} as CSV
-          </Button>
-          <Button variant="quiet" size="sm" onClick={() => look({ lens: 'template' })}>
-            template for designers
-          </Button>
-        </div>
+        <Tools
+          exported={set ? screens.filter((s) => set.screens.includes(s.id)) : screens}
+          word={set ? 'the set' : 'all'}
+          onAdd={setDraft}
+          onSet={setShown}
+        />
         <WeightsNote />
         <ScreenFilters filter={filter} onChange={setFilter} />
-        <p className="sets-found figures" role="status">
-          {countOf(found.length, 'screen')}
-          {set && (
-            <>
-              {' '}
-              · {set.screens.length} in “{set.name}”{' '}
-              <Button variant="quiet" size="sm" onClick={() => edits.putIn(set.id, ids)}>
-                put all of these in
-              </Button>
-              <Button variant="quiet" size="sm" onClick={() => edits.takeOut(set, ids)}>
-                take all of these out
-              </Button>
-            </>
-          )}
-        </p>
+        <Found ids={ids} set={set} />
         <ScreenRows screens={found} set={set} chosen={screen?.id ?? null} onChoose={setChosen} />
       </section>
       <aside className="sets-detail" aria-label="One screen">
-        {draft && (
-          <ScreenForm
-            key={draft.id}
-            start={draft}
-            onSave={(next) => {
-              save(next);
-              setChosen(next.id);
-              setDraft(null);
-            }}
-            onCancel={() => setDraft(null)}
-          />
-        )}
-        {!draft && screen && (
-          <ScreenDetail
-            screen={screen}
-            onCopy={() => setDraft(ownCopy(screen, `own-${crypto.randomUUID()}`))}
-            onEdit={() => setDraft(screen)}
-            onRemove={() => remove(screen)}
-          />
-        )}
+        <OneScreen screen={screen} draft={draft} onDraft={setDraft} onSaved={setChosen} />
       </aside>
-      {isImporting && <ImportScreens onClose={() => setIsImporting(false)} onSet={setShown} />}
     </main>
   );
 }

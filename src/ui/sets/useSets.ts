@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { allScreens, removeScreen, setInUse, usersOf } from '@/core/project/screens';
+import { allScreens, removeScreen, setInUse, setWeight, usersOf } from '@/core/project/screens';
 import { nameOfCopy } from '@/core/values/values';
 import type { Screen } from '@/core/screens/screen';
 import type { ScreenSet } from '@/core/screens/set';
@@ -75,7 +75,7 @@ export function useScreenEdits() {
         const at = project.screens.findIndex((s) => s.id === screen.id);
         if (at < 0) project.screens.push(screen);
         else project.screens[at] = screen;
-        if (project.weights) project.weights.of[screen.id] = screen.weight;
+        setWeight(project, screen.id, screen.weight);
       }),
     /** Unless something refers to it, which is then said. */
     remove: ({ id, label }: Screen) => {

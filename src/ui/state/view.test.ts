@@ -1,3 +1,4 @@
+import { BAR_LENSES, LENS_IDS } from './lenses';
 import { ratiosOf, readView, sayWindow, windowOf, withAppearance, writeView } from './view';
 
 describe('the address', () => {
@@ -46,4 +47,13 @@ describe('the address', () => {
       case: 'phone-393x852-3x-pill.90.dark',
     });
   });
+});
+
+it('keeps the map, what stands around its windows, and lenses that are not in the bar', () => {
+  const view = readView({ middle: 'map', around: 'screen', window: '600x600', lens: 'sets' });
+  expect(view).toMatchObject({ middle: 'map', around: 'screen', lens: 'sets' });
+  expect(writeView(view)).toContain('around=screen');
+  expect(readView({ around: 'everything' }).around).toBe('nothing');
+  expect(BAR_LENSES.map((l) => l.id)).not.toContain('sets');
+  expect(LENS_IDS).toContain('template');
 });

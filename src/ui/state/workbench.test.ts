@@ -35,6 +35,30 @@ describe('screens and cases', () => {
     expect(store.getState().cases).toEqual(before.cases);
   });
 
+  it('are those of the set in use, and what is looked at is always one of them', () => {
+    const store = open();
+    const [first, second] = catalogue.map((s) => s.id) as [string, string];
+    store.setState(({ view }) => ({ view: { ...view, case: `${first}.0.light` } }));
+    edit(store, ({ project }) => {
+      project.screenSets = [{ id: 'set', name: 'One', screens: [second] }];
+    });
+    expect(store.getState().screens).toHaveLength(2);
+    edit(store, ({ project }) => {
+      project.setInUse = 'set';
+    });
+    expect(store.getState().screens.map((s) => s.id)).toEqual([second]);
+    expect(store.getState().view.case).toBe(`${second}.0.light`);
+    edit(store, ({ project }) => {
+      project.axes = { textSizes: [2] };
+    });
+    expect(store.getState().screens).toHaveLength(2);
+    expect(store.getState().view.case).toBe(`${second}.0.light`);
+    edit(store, ({ project }) => {
+      project.weights = { source: 'users.csv', of: { [second]: 12 } };
+    });
+    expect(store.getState().screens.map((s) => s.weight)).toEqual([6, 6]);
+  });
+
   it('stay the very same while nothing is said of screens', () => {
     const store = open();
     const { screens, cases } = store.getState();

@@ -149,7 +149,16 @@ export const createWorkbench = (start: WorkbenchStart) => {
       const { documents = state.documents } = next;
       // What comes from the server is new all over, and mostly says what was said before.
       const isSame = sameJson(screensAsked(documents), screensAsked(state.documents));
-      return isSame ? next : { ...next, ...casesWith(state.catalogue, documents) };
+      if (isSame) return next;
+      const asked = casesWith(state.catalogue, documents);
+      const view = { ...state.view, ...next.view };
+      // A case of a screen that is not looked at any more cannot be looked at.
+      const isThere = view.case === undefined || asked.cases.some((c) => c.id === view.case);
+      return {
+        ...next,
+        ...asked,
+        view: isThere ? view : { ...view, case: firstCase(asked.screens, view) },
+      };
     });
   store.setState = following as typeof store.setState;
   return store;

@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { FIT_LABELS, FIT_PRESETS, withPreset } from '@/core/fit/presets';
 import type { Fit, FitName } from '@/core/fit/rule';
 import type { Picture } from '@/core/pictures/picture';
+import type { Case } from '@/core/screens/cases';
 import { isPortrait, orientationOf } from '@/core/screens/turn';
 import { templateOf, type Template } from '@/core/solve/template';
 import { lu } from '@/core/values/values';
@@ -133,67 +134,76 @@ function Facts({ template, density }: { template: Template; density: number }) {
   );
 }
 
-/** What to compose a background to, so that it holds on every screen in use. */
-export function TemplateLens() {
-  const store = useWorkbenchStore();
-  const asked = useAskedTemplate();
-  const picture = useBackgroundPicture();
-  const file = picture && masterOf(picture);
-  const own = file ? file.widthPx / file.heightPx : undefined;
-  const { fit, held, shape, ratio } = asked;
+/** The template of the screens in use, held as it is asked. */
+function useTemplate({ fit, held, shape, ratio }: Asked, own: number | undefined): Template {
   const counted = useCounted();
-  const set = useSetInUse();
+  return useMemo(() => {
+    const isHeld = (c: Case) =>
+      held === 'all' || isPortrait(orientationOf(c.screen, c.rotation)) === (held === 'portrait');
+    const cases = counted.filter((c) => c.appearance === 'light' && isHeld(c));
+    return templateOf({ cases, fit, ratio: { smallest: undefined, picture: own, given: ratio }[shape] });
+  }, [counted, fit, held, shape, ratio, own]);
+}
+
+/** The template as files, in px of a density. */
+function TakenOut({ template }: { template: Template }) {
+  const store = useWorkbenchStore();
   const [density, setDensity] = useState<(typeof DENSITIES)[number]>('3');
-  const cases = useMemo(
-    () =>
-      counted.filter(
-        (c) =>
-          c.appearance === 'light' &&
-          (held === 'all' || isPortrait(orientationOf(c.screen, c.rotation)) === (held === 'portrait')),
-      ),
-    [counted, held],
-  );
-  const template = useMemo(
-    () => templateOf({ cases, fit, ratio: { smallest: undefined, picture: own, given: ratio }[shape] }),
-    [cases, fit, shape, own, ratio],
-  );
-  const svg = useMemo(() => templateSvg(template, 1, shape === 'picture'), [template, shape]);
-  const save = () =>
-    download('template.svg', new Blob([templateSvg(template, Number(density))], { type: 'image/svg+xml' }));
+  const svg = () => templateSvg(template, Number(density));
   const savePng = () => {
-    pngOf(templateSvg(template, Number(density))).then(
+    pngOf(svg()).then(
       (png) => download(`template@${density}x.png`, png),
       (error: unknown) => store.setState({ message: `The PNG was not made: ${messageOf(error)}` }),
     );
   };
   return (
+    <>
+      <Facts template={template} density={Number(density)} />
+      <Choices
+        label="px per lu"
+        options={DENSITIES.map((value) => ({ value, label: sayDensity(Number(value)) }))}
+        value={density}
+        onChoose={setDensity}
+      />
+      <p className="sets-ways">
+        <Button
+          variant="primary"
+          size="sm"
+          onClick={() => download('template.svg', new Blob([svg()], { type: 'image/svg+xml' }))}
+        >
+          SVG in layers
+        </Button>
+        <Button variant="quiet" size="sm" onClick={savePng}>
+          PNG
+        </Button>
+      </p>
+    </>
+  );
+}
+
+/** What to compose a background to, so that it holds on every screen in use. */
+export function TemplateLens() {
+  const asked = useAskedTemplate();
+  const set = useSetInUse();
+  const picture = useBackgroundPicture();
+  const file = picture && masterOf(picture);
+  const template = useTemplate(asked, file && file.widthPx / file.heightPx);
+  const isOver = asked.shape === 'picture';
+  const svg = useMemo(() => templateSvg(template, 1, isOver), [template, isOver]);
+  return (
     <main className="template" id="main">
       <section className="template-side" aria-label="What is asked">
         <h2>Template for a background</h2>
         <p className="quiet">
-          For {countOf(cases.length, 'case')} of {set ? `“${set.name}”` : 'all screens'}. What lies in the
+          For {countOf(template.cases, 'case')} of {set ? `“${set.name}”` : 'all screens'}. What lies in the
           middle area is seen on every one of them.
         </p>
         <Controls {...asked} />
-        <Facts template={template} density={Number(density)} />
-        <Choices
-          label="px per lu"
-          options={DENSITIES.map((value) => ({ value, label: sayDensity(Number(value)) }))}
-          value={density}
-          onChoose={setDensity}
-        />
-        <p className="sets-ways">
-          <Button variant="primary" size="sm" onClick={save}>
-            SVG in layers
-          </Button>
-          <Button variant="quiet" size="sm" onClick={savePng}>
-            PNG
-          </Button>
-        </p>
+        <TakenOut template={template} />
       </section>
       <section className="template-drawing" aria-label="Template">
         <TemplateKey />
-        <TemplateOver svg={svg} picture={shape === 'picture' ? picture : undefined} />
+        <TemplateOver svg={svg} picture={isOver ? picture : undefined} />
       </section>
     </main>
   );

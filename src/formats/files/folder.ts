@@ -1,0 +1,140 @@
+import { sayFileSize } from '@/core/words/numbers';
+import type { OutFile } from './names';
+
+/** A file that lies in a folder. */
+export interface FolderFile {
+  /** within the folder, with / between folders */
+  path: string;
+  hash: string;
+  bytes: number;
+  /** what it is, whatever its name says; `null` for anything but a picture */
+  type: 'png' | 'jpeg' | 'webp' | 'avif' | 'svg' | null;
+  widthPx: number;
+  heightPx: number;
+  transparent: boolean;
+  /** the colour profile where that is not sRGB */
+  profile: string | null;
+}
+
+export const FOLDER_RULES = [
+  'missing',
+  'named-otherwise',
+  'swapped',
+  'wrong-size',
+  'not-a-picture',
+  'wrong-type',
+  'alpha',
+  'profile',
+  'edited',
+  'too-heavy',
+  'twice',
+  'surplus',
+] as const;
+export type FolderRule = (typeof FOLDER_RULES)[number];
+
+/** One thing that is wrong with a folder of files. */
+export interface FolderFault {
+  rule: FolderRule;
+  path: string;
+  said: string;
+  /** what is to be done about it */
+  mend: string;
+}
+
+export interface FolderAsked {
+  /** the files of the project, as they are named there */
+  wanted: readonly OutFile[];
+  found: readonly FolderFile[];
+  /** bytes that no file may be heavier than; any when absent */
+  heaviest?: number;
+}
+
+const ENDINGS: Record<NonNullable<FolderFile['type']>, readonly string[]> = {
+  png: ['png', 'apng'],
+  jpeg: ['jpg', 'jpeg'],
+  webp: ['webp'],
+  avif: ['avif'],
+  svg: ['svg'],
+};
+
+const endingOf = (path: string) => /\.([^./]+)$/.exec(path)?.[1]?.toLowerCase() ?? '';
+const sayPx = ({ widthPx, heightPx }: { widthPx: number; heightPx: number }) => `${widthPx} × ${heightPx} px`;
+const sizeOf = ({ widthPx, heightPx }: { widthPx: number; heightPx: number }) => `${widthPx}x${heightPx}`;
+
+const TAKE_IT = 'Write it again from the project.';
+
+/** What is wrong with a file that bears the name of one of the project; what is graver first. */
+function withName(file: FolderFile, wanted: OutFile, all: readonly OutFile[]): FolderFault | null {
+  const { path, type } = file;
+  const fault = (rule: FolderRule, said: string, mend = TAKE_IT): FolderFault => ({ rule, path, said, mend });
+  if (type === null) return fault('not-a-picture', 'It is no picture that can be read.');
+  if (file.hash === wanted.hash) return null;
+  const swapped = all.find((w) => w.hash === file.hash);
+  if (swapped) return fault('swapped', `It is the file that belongs to ${swapped.path}.`);
+  if (!ENDINGS[type].includes(endingOf(path)))
+    return fault('wrong-type', `It is ${type.toUpperCase()}, whatever its name says.`);
+  if (!wanted.vector && sizeOf(file) !== sizeOf(wanted))
+    return fault('wrong-size', `It has ${sayPx(file)} and should have ${sayPx(wanted)}.`);
+  if (file.transparent && wanted.transparent === false)
+    return fault('alpha', 'It is see-through in parts, and the file of the project is not.');
+  if (file.profile !== null) return fault('profile', `Its colours are in ${file.profile}, not in sRGB.`);
+  return fault(
+    'edited',
+    `It is not the file of the project, though as large: ${sayFileSize(file.bytes)} instead of ${sayFileSize(wanted.bytes)}.`,
+    'Write it again from the project, or import it there if it is the newer one.',
+  );
+}
+
+/** What is wrong with a file that bears no name of the project. */
+function besides(
+  { path, hash }: FolderFile,
+  missing: readonly OutFile[],
+  all: readonly OutFile[],
+): FolderFault {
+  const otherCase = missing.find((w) => w.path.toLowerCase() === path.toLowerCase());
+  const meant = missing.find((w) => w.hash === hash) ?? otherCase;
+  if (meant)
+    return {
+      rule: 'named-otherwise',
+      path,
+      said: `It should be called ${meant.path}.`,
+      mend: `Rename it to ${meant.path}.`,
+    };
+  const same = all.find((w) => w.hash === hash);
+  if (same) return { rule: 'twice', path, said: `It is ${same.path} once more.`, mend: 'Leave it out.' };
+  return {
+    rule: 'surplus',
+    path,
+    said: 'No scene of the project shows it.',
+    mend: 'Leave it out, or import it and show it.',
+  };
+}
+
+/**
+ * What is wrong with a folder, held against the files of a project: one fault a file, the gravest of it, and one for each file that
+ * is not there; in the order of the paths. Files whose names begin with a dot are not looked at.
+ */
+export function checkFolder({ wanted, found, heaviest = Infinity }: FolderAsked): FolderFault[] {
+  const looked = found.filter(({ path }) => !path.split('/').some((part) => part.startsWith('.')));
+  const there = new Set(looked.map((f) => f.path));
+  const missing = wanted.filter((w) => !there.has(w.path));
+  const byPath = new Map(wanted.map((w) => [w.path, w]));
+  const faults = looked.flatMap((file): FolderFault[] => {
+    const own = byPath.get(file.path);
+    const fault = own ? withName(file, own, wanted) : besides(file, missing, wanted);
+    if (fault) return [fault];
+    if (file.bytes <= heaviest) return [];
+    const said = `It has ${sayFileSize(file.bytes)}; ${sayFileSize(heaviest)} are allowed.`;
+    return [{ rule: 'too-heavy', path: file.path, said, mend: 'Encode it with less quality, or as WebP.' }];
+  });
+  const named = new Set(faults.flatMap((f) => (f.rule === 'named-otherwise' ? [f.said] : [])));
+  const gone = missing
+    .filter((w) => !named.has(`It should be called ${w.path}.`))
+    .map((w): FolderFault => ({
+      rule: 'missing',
+      path: w.path,
+      said: `${w.about} is not there.`,
+      mend: TAKE_IT,
+    }));
+  return [...faults, ...gone].sort((a, b) => (a.path < b.path ? -1 : a.path > b.path ? 1 : 0));
+}
