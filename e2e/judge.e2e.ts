@@ -109,7 +109,7 @@ test('a mend that takes other files is judged by what their pixels say', async (
 test('fits are compared on telling screens, and one is put in use', async ({ page }) => {
   await page.goto(`${SPLASH}?lens=fits`);
   const table = page.getByRole('region', { name: 'Comparison' });
-  await expect(table.getByRole('row')).toHaveCount(9);
+  await expect(table.getByRole('row')).toHaveCount(9, { timeout: 45_000 });
   await expect(table.getByRole('row', { name: /^cover/ })).toContainText('in use');
   await expect(table.getByRole('row', { name: /^contain/ })).toContainText(/clear for [\d.]+ %/, {
     timeout: 30_000,

@@ -88,10 +88,14 @@ const NEAR = { lu: 0.75, density: 0.02, px: 1.5 };
 
 const turned = ({ width, height }: Size): Size => ({ width: height, height: width });
 
+/** What a table may say of the size of a screen. */
+const sizesIn = (screen: Screen, unit: ImportWays['unit']): Size[] =>
+  unit === 'px' ? [screen.framebufferPx, screen.panelPx] : [screen];
+
 /** Whether a screen has the size of a line, upright or turned. */
 function isOf(screen: Screen, { size, density }: Line, unit: ImportWays['unit']): boolean {
   if (density !== null && Math.abs(screen.density - density) > NEAR.density) return false;
-  const sizes = unit === 'px' ? [screen.framebufferPx, screen.panelPx] : [screen];
+  const sizes = sizesIn(screen, unit);
   const near = unit === 'px' ? NEAR.px : NEAR.lu;
   return sizes.some((s) =>
     [size, turned(size)].some(
@@ -111,12 +115,45 @@ const insetsApart = ({ insets }: Screen, line: Line) =>
 /** Insets that differ by more are those of another screen. */
 const INSETS_APART = 4;
 
-/** The screen that a line belongs to: of its size and density, with its insets, the most used of those. */
-function classOf(line: Line, screens: readonly Screen[], unit: ImportWays['unit']): Screen | null {
-  const alike = screens
-    .filter((s) => isOf(s, line, unit) && insetsApart(s, line) <= INSETS_APART)
-    .toSorted((a, b) => insetsApart(a, line) - insetsApart(b, line) || b.weight - a.weight);
-  return alike[0] ?? null;
+/** Screens by their size, so that not all of them are held against each of thousands of lines. */
+class BySize {
+  private readonly cells = new Map<string, Screen[]>();
+  private readonly step: number;
+
+  constructor(
+    private readonly unit: ImportWays['unit'],
+    screens: readonly Screen[] = [],
+  ) {
+    // What is near a size lies in its cell or in one beside it.
+    this.step = 2 * (unit === 'px' ? NEAR.px : NEAR.lu);
+    for (const screen of screens) this.add(screen);
+  }
+
+  private cellOf({ width, height }: Size): [number, number] {
+    const cell = (side: number) => Math.floor(side / this.step);
+    return [cell(Math.min(width, height)), cell(Math.max(width, height))];
+  }
+
+  add(screen: Screen): void {
+    for (const size of sizesIn(screen, this.unit)) {
+      const key = this.cellOf(size).join(' ');
+      const here = this.cells.get(key) ?? [];
+      if (!here.includes(screen)) here.push(screen);
+      this.cells.set(key, here);
+    }
+  }
+
+  /** The screen that a line belongs to: of its size and density, with its insets, the most used of those. */
+  classOf(line: Line): Screen | null {
+    const [short, long] = this.cellOf(line.size);
+    const beside = [-1, 0, 1].flatMap((i) =>
+      [-1, 0, 1].flatMap((j) => this.cells.get(`${short + i} ${long + j}`) ?? []),
+    );
+    const alike = [...new Set(beside)]
+      .filter((s) => isOf(s, line, this.unit) && insetsApart(s, line) <= INSETS_APART)
+      .sort((a, b) => insetsApart(a, line) - insetsApart(b, line) || b.weight - a.weight);
+    return alike[0] ?? null;
+  }
 }
 
 /** A screen of a line that belongs to none. @throws BadFigure where it cannot be one */
@@ -170,33 +207,42 @@ export function planImport(
   screens: readonly Screen[],
   newId: () => string,
 ): ImportPlan {
+  const known = new BySize(ways.unit, screens);
+  const own = new BySize(ways.unit);
   const joined = new Map<string, ImportPlan['joined'][number]>();
-  const added: ImportPlan['added'] = [];
+  const added = new Map<string, ImportPlan['added'][number]>();
   const bad: BadLine[] = [];
   const named = new Map<string, ImportPlan['added'][number]>();
   for (const { line, cells } of table.rows)
     try {
       const read = lineOf(cells, ways);
       check(read, ways);
-      const known = classOf(read, screens, ways.unit);
-      const same = known ? joined.get(known.id) : added.find((a) => classOf(read, [a.screen], ways.unit));
+      const is = known.classOf(read);
+      const like = is ? null : own.classOf(read);
+      const same = is ? joined.get(is.id) : like && added.get(like.id);
       if (same) {
         same.lines.push(line);
         same.weight += read.weight;
-      } else if (known) joined.set(known.id, { screen: known, lines: [line], weight: read.weight });
+      } else if (is) joined.set(is.id, { screen: is, lines: [line], weight: read.weight });
       else {
         const other = named.get(read.name);
         if (read.name && other)
           throw new BadFigure(`“${read.name}” is already another screen, on line ${other.lines[0]}.`);
         const one = { screen: screenOfLine(read, ways, newId()), lines: [line], weight: read.weight };
-        added.push(one);
+        added.set(one.screen.id, one);
+        own.add(one.screen);
         if (read.name) named.set(read.name, one);
       }
     } catch (error) {
       if (!(error instanceof BadFigure)) throw error;
       bad.push({ line, why: error.message });
     }
-  return { joined: [...joined.values()], added, bad, hasWeights: ways.mapping.weight !== null };
+  return {
+    joined: [...joined.values()],
+    added: [...added.values()],
+    bad,
+    hasWeights: ways.mapping.weight !== null,
+  };
 }
 
 /** So many lines tell in which unit sizes are. */
@@ -218,7 +264,10 @@ export function guessUnit(
       return [];
     }
   });
-  const known = (unit: ImportWays['unit']) => lines.filter((line) => classOf(line, screens, unit)).length;
+  const known = (unit: ImportWays['unit']) => {
+    const by = new BySize(unit, screens);
+    return lines.filter((line) => by.classOf(line)).length;
+  };
   const [lu, px] = [known('lu'), known('px')];
   if (lu !== px) return lu > px ? 'lu' : 'px';
   const long = lines.filter(({ size }) => Math.max(size.width, size.height) > LONGEST_PHONE).length;

@@ -5,13 +5,13 @@ import { ofDrop, ofFiles, type Incoming } from './dropped';
 const isEditing = (target: EventTarget | null) =>
   target instanceof HTMLInputElement && target.type !== 'file';
 
-/** Hands over what is dropped anywhere, or pasted. @returns whether files are held over the page just now */
+/** Hands over what is dropped anywhere that takes nothing itself, or pasted. @returns whether files are held over the page just now */
 export function useDrops(take: (files: readonly Incoming[]) => void): boolean {
   const [over, setOver] = useState(false);
   useEffect(() => {
     const hasFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false;
     const onOver = (e: DragEvent) => {
-      if (!hasFiles(e)) return;
+      if (!hasFiles(e) || e.defaultPrevented) return;
       e.preventDefault();
       setOver(true);
     };
@@ -19,9 +19,9 @@ export function useDrops(take: (files: readonly Incoming[]) => void): boolean {
       if (e.relatedTarget === null) setOver(false);
     };
     const onDrop = (e: DragEvent) => {
-      if (!hasFiles(e)) return;
-      e.preventDefault();
       setOver(false);
+      if (!hasFiles(e) || e.defaultPrevented) return;
+      e.preventDefault();
       if (e.dataTransfer) void ofDrop(e.dataTransfer).then(take);
     };
     const onPaste = (e: ClipboardEvent) => {
