@@ -2,7 +2,7 @@ import { breachId, byOutcome, type Breach, type Outcome } from '../measure/judge
 import { isAllowed, type AllowedSizes } from './area';
 import { squaresOf, type Lattice } from './lattice';
 import type { Span } from './range';
-import type { JudgedWindow, JudgeWindow } from './windows';
+import { changeBetween, type JudgedWindow, type JudgeWindow } from './windows';
 
 /** By what windows on which something is wrong are told from the others. */
 const BY = ['ratio', 'width', 'height'] as const;
@@ -98,26 +98,14 @@ function* togetherIn({ nodes, beside }: Grid): Generator<Node[]> {
   }
 }
 
-/** The last window that is like the first, on the way to another one that is not. */
-function lastLike(from: JudgedWindow, to: JudgedWindow, judge: JudgeWindow): JudgedWindow {
-  let [low, high] = [from, to];
-  for (;;) {
-    const middle = judge(
-      Math.round((low.widthPx + high.widthPx) / 2),
-      Math.round((low.heightPx + high.heightPx) / 2),
-    );
-    const is = (w: JudgedWindow) => w.widthPx === middle.widthPx && w.heightPx === middle.heightPx;
-    if (is(low) || is(high)) return low;
-    if (keyOf(middle) === keyOf(from)) low = middle;
-    else high = middle;
-  }
-}
-
 /** One end of a group: where it ends beside the one that lies furthest; whether nothing is allowed beyond that. */
 function endOf(group: readonly Node[], by: BreakBy, sign: 1 | -1, { beside, judge, density }: Grid) {
   const furthest = group.reduce((most, n) => (sign * (n.value[by] - most.value[by]) > 0 ? n : most));
   const beyond = beside(furthest).filter((n) => sign * (n.value[by] - furthest.value[by]) > 1e-9);
-  const ends = beyond.map((n) => valuesOf(lastLike(furthest.window, n.window, judge), density)[by]);
+  const ends = beyond.map((n) => {
+    const [last] = changeBetween(furthest.window, n.window, judge, keyOf);
+    return valuesOf(last, density)[by];
+  });
   return {
     value: ends.reduce((most, v) => (sign * (v - most) > 0 ? v : most), furthest.value[by]),
     isLast: beyond.length === 0,

@@ -1,7 +1,7 @@
 import type { Outcome } from '../measure/judge';
 import { grouped } from '../solve/alike';
 import { cornersOf, isMixed, type Lattice, type Square } from './lattice';
-import type { JudgedWindow, JudgeWindow } from './windows';
+import { changeBetween, type JudgedWindow, type JudgeWindow } from './windows';
 
 /** A part of the map on which windows end alike. */
 export interface Piece {
@@ -29,7 +29,7 @@ export function crossing(density: number, judge: JudgeWindow | null): Cross {
     const key = `${a.widthPx} ${a.heightPx} ${b.widthPx} ${b.heightPx}`;
     const before = known.get(key);
     if (before) return before;
-    const [low, high] = searched(a, b, judge);
+    const [low, high] = changeBetween(a, b, judge, (w) => w.outcome);
     const point = {
       width: lu((low.widthPx + high.widthPx) / 2),
       height: lu((low.heightPx + high.heightPx) / 2),
@@ -37,21 +37,6 @@ export function crossing(density: number, judge: JudgeWindow | null): Cross {
     known.set(key, point);
     return point;
   };
-}
-
-/** Two windows a px apart, from `a` towards `b`, between which the outcome is another one than that of `a`. */
-function searched(a: JudgedWindow, b: JudgedWindow, judge: JudgeWindow): [JudgedWindow, JudgedWindow] {
-  let [low, high] = [a, b];
-  for (;;) {
-    const middle = judge(
-      Math.round((low.widthPx + high.widthPx) / 2),
-      Math.round((low.heightPx + high.heightPx) / 2),
-    );
-    const isEnd = (w: JudgedWindow) => w.widthPx === middle.widthPx && w.heightPx === middle.heightPx;
-    if (isEnd(low) || isEnd(high)) return [low, high];
-    if (middle.outcome === a.outcome) low = middle;
-    else high = middle;
-  }
 }
 
 const centreOf = (points: readonly Point[]): Point => ({

@@ -52,3 +52,28 @@ export function judgeWindows(input: SurveyInput, { base, appearance, around }: M
 }
 
 export type JudgeWindow = ReturnType<typeof judgeWindows>;
+
+/**
+ * Searches by halves where windows stop being like the first one, on the way to another one that is not like it.
+ * @param keyOf what makes windows alike
+ * @returns the last one that is like it, and one a px further that is not
+ */
+export function changeBetween(
+  first: JudgedWindow,
+  other: JudgedWindow,
+  judge: JudgeWindow,
+  keyOf: (w: JudgedWindow) => string,
+): [JudgedWindow, JudgedWindow] {
+  const key = keyOf(first);
+  let [low, high] = [first, other];
+  for (;;) {
+    const middle = judge(
+      Math.round((low.widthPx + high.widthPx) / 2),
+      Math.round((low.heightPx + high.heightPx) / 2),
+    );
+    // Each window is judged once, so that one of the same px is the same object.
+    if (middle === low || middle === high) return [low, high];
+    if (keyOf(middle) === key) low = middle;
+    else high = middle;
+  }
+}

@@ -1,11 +1,14 @@
 import { z } from 'zod';
 import type { PerSide } from '../geometry/rect';
+import { BARE } from './free';
+import { pxOf } from './own';
 import type { Screen } from './screen';
 
 /** Sizes of text, as shares of the usual one, that systems let people choose; and how far they let them zoom. */
 export const TEXT_SIZES = [0.85, 1.15, 1.3, 1.5, 2] as const;
 export const ZOOMS = [1.15, 1.3] as const;
-const MOST_WINDOWS = 400;
+/** Of a range, so that all of them can still be looked at. */
+export const MOST_WINDOWS = 400;
 
 const Span = z
   .object({ low: z.number().min(50), high: z.number().max(10_000) })
@@ -96,12 +99,10 @@ const withText = (screen: Screen, textSize: number): Screen => ({
   textSize,
 });
 
-const NONE: PerSide = { top: 0, right: 0, bottom: 0, left: 0 };
-
 function windowsOf({ width, height, step, density }: WindowRange): Screen[] {
   return stepsIn(width, step).flatMap((w) =>
     stepsIn(height, step).map((h): Screen => {
-      const px = { width: Math.round(w * density), height: Math.round(h * density) };
+      const px = pxOf({ width: w, height: h }, density);
       return {
         id: `window-${w}x${h}`,
         label: 'Window of the range',
@@ -112,9 +113,7 @@ function windowsOf({ width, height, step, density }: WindowRange): Screen[] {
         framebufferPx: px,
         panelPx: px,
         density,
-        cornerRadius: 0,
-        insets: { 0: NONE, 90: NONE, 270: NONE },
-        bars: { status: { portrait: 0, landscape: 0 }, gesture: null, buttons: null },
+        ...BARE,
         cutouts: [],
         rotates: false,
         weight: 1,

@@ -1,5 +1,6 @@
 import type { Appearance } from '../values/values';
 import { caseId, type Case } from './cases';
+import { pxOf } from './own';
 import type { Screen } from './screen';
 
 export const FREE_WINDOW = 'free-window';
@@ -9,7 +10,7 @@ export const AROUND = ['nothing', 'screen'] as const;
 export type Around = (typeof AROUND)[number];
 
 const NONE = { top: 0, right: 0, bottom: 0, left: 0 };
-const BARE = {
+export const BARE = {
   cornerRadius: 0,
   insets: { 0: NONE, 90: NONE, 180: NONE, 270: NONE },
   bars: { status: { portrait: 0, landscape: 0 }, gesture: null, buttons: null },
@@ -34,8 +35,7 @@ export function freeWindow(
   around: Around = 'nothing',
 ): Case {
   const { density, family } = base;
-  const px = (lu: number) => Math.max(1, Math.round(lu * density));
-  const framebufferPx = { width: px(size.width), height: px(size.height) };
+  const framebufferPx = pxOf(size, density);
   const screen: Screen = {
     id: FREE_WINDOW,
     label: 'Free window',

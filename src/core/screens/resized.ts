@@ -1,6 +1,7 @@
 import type { Size } from '../geometry/rect';
 import type { Case } from './cases';
-import type { Cutout, Screen } from './screen';
+import { pxOf, withPx } from './own';
+import type { Cutout } from './screen';
 import { naturalSize } from './turn';
 
 /** A cutout keeps its place by its middle: one in the middle stays there, one in a corner beside its edges. */
@@ -25,17 +26,8 @@ function movedTo(cutout: Cutout, from: Size, to: Size): Cutout {
 export function resized(c: Case, size: Size): Case {
   const { screen, rotation } = c;
   const natural = rotation === 90 || rotation === 270 ? { width: size.height, height: size.width } : size;
-  const px = (lu: number) => Math.max(1, Math.round(lu * screen.density));
-  const framebufferPx = { width: px(natural.width), height: px(natural.height) };
-  const is = { width: framebufferPx.width / screen.density, height: framebufferPx.height / screen.density };
-  const was = naturalSize(screen);
-  const other: Screen = {
-    ...screen,
-    width: Math.max(1, Math.round(is.width)),
-    height: Math.max(1, Math.round(is.height)),
-    framebufferPx,
-    panelPx: framebufferPx,
-    cutouts: screen.cutouts.map((cutout) => movedTo(cutout, was, is)),
-  };
-  return { ...c, screen: other };
+  const other = withPx(screen, pxOf(natural, screen.density));
+  const [was, is] = [naturalSize(screen), naturalSize(other)];
+  const cutouts = screen.cutouts.map((cutout) => movedTo(cutout, was, is));
+  return { ...c, screen: { ...other, cutouts } };
 }

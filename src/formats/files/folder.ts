@@ -85,14 +85,16 @@ function withName(file: FolderFile, wanted: OutFile, all: readonly OutFile[]): F
   );
 }
 
-/** What is wrong with a file that bears no name of the project. */
+/** The file that one under another name is meant for: one that is not there. */
+const meantBy = ({ path, hash }: FolderFile, missing: readonly OutFile[]): OutFile | undefined =>
+  missing.find((w) => w.hash === hash) ?? missing.find((w) => w.path.toLowerCase() === path.toLowerCase());
+
+/** What is wrong with a file that bears no name of the project. @param meant the one that it is meant for, if any */
 function besides(
   { path, hash }: FolderFile,
-  missing: readonly OutFile[],
+  meant: OutFile | undefined,
   all: readonly OutFile[],
 ): FolderFault {
-  const otherCase = missing.find((w) => w.path.toLowerCase() === path.toLowerCase());
-  const meant = missing.find((w) => w.hash === hash) ?? otherCase;
   if (meant)
     return {
       rule: 'named-otherwise',
@@ -119,17 +121,19 @@ export function checkFolder({ wanted, found, heaviest = Infinity }: FolderAsked)
   const there = new Set(looked.map((f) => f.path));
   const missing = wanted.filter((w) => !there.has(w.path));
   const byPath = new Map(wanted.map((w) => [w.path, w]));
+  const named = new Set<OutFile>();
   const faults = looked.flatMap((file): FolderFault[] => {
     const own = byPath.get(file.path);
-    const fault = own ? withName(file, own, wanted) : besides(file, missing, wanted);
+    const meant = own ? undefined : meantBy(file, missing);
+    if (meant) named.add(meant);
+    const fault = own ? withName(file, own, wanted) : besides(file, meant, wanted);
     if (fault) return [fault];
     if (file.bytes <= heaviest) return [];
     const said = `It has ${sayFileSize(file.bytes)}; ${sayFileSize(heaviest)} are allowed.`;
     return [{ rule: 'too-heavy', path: file.path, said, mend: 'Encode it with less quality, or as WebP.' }];
   });
-  const named = new Set(faults.flatMap((f) => (f.rule === 'named-otherwise' ? [f.said] : [])));
   const gone = missing
-    .filter((w) => !named.has(`It should be called ${w.path}.`))
+    .filter((w) => !named.has(w))
     .map((w): FolderFault => ({
       rule: 'missing',
       path: w.path,

@@ -1,6 +1,13 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { countWindows, TEXT_SIZES, ZOOMS, type Axes, type WindowRange } from '@/core/screens/axes';
+import {
+  countWindows,
+  MOST_WINDOWS,
+  TEXT_SIZES,
+  ZOOMS,
+  type Axes,
+  type WindowRange,
+} from '@/core/screens/axes';
 import { countCases, countOf } from '@/core/words/words';
 import { NumberField } from '../scene/editors/NumberField';
 import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
@@ -36,13 +43,11 @@ function useAxes() {
       }),
     setLive: (windows: WindowRange) =>
       editLive(store, ({ project }) => {
-        if (countWindows(windows) <= MOST) project.axes = { ...project.axes, windows };
+        if (countWindows(windows) <= MOST_WINDOWS) project.axes = { ...project.axes, windows };
       }),
     onCommit: () => commit(store),
   };
 }
-/** Of windows of a range, so that all of them can still be looked at. */
-const MOST = 400;
 
 interface SharesProps {
   label: string;

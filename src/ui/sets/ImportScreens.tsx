@@ -87,8 +87,7 @@ interface Props {
 }
 
 /** What the lines of the file come to; `null` while it is not known which columns are the sizes. */
-function usePlan(opened: Opened | null): ImportPlan | null {
-  const screens = useAllScreens();
+function usePlan(opened: Opened | null, screens: readonly Screen[]): ImportPlan | null {
   return useMemo(() => {
     if (!opened || !mapsSize(opened.ways)) return null;
     return planImport(opened.read.table, opened.ways, screens, () => `own-${crypto.randomUUID()}`);
@@ -107,9 +106,10 @@ function take(store: WorkbenchStore, plan: ImportPlan, source: string, setId: st
 export function ImportScreens({ onClose, onSet }: Props) {
   const store = useWorkbenchStore();
   const project = useWorkbench((s) => s.documents.project);
-  const { opened, problem, onFile, setHeader, setWays } = useFile(useAllScreens());
+  const screens = useAllScreens();
+  const { opened, problem, onFile, setHeader, setWays } = useFile(screens);
   const [isSet, setIsSet] = useState(true);
-  const plan = usePlan(opened);
+  const plan = usePlan(opened, screens);
   const count = plan ? plan.joined.length + plan.added.length : 0;
   const refused = plan && tooMany(project, plan);
   const onTake = () => {
