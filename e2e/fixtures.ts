@@ -64,6 +64,16 @@ export async function seriousFindings(page: Page) {
     .map((v) => [v.id, v.nodes[0]?.html]);
 }
 
+/** What axe finds in each theme, which follows the system’s at once. */
+export async function seriousInBothThemes(page: Page) {
+  const found = [];
+  for (const colorScheme of ['dark', 'light'] as const) {
+    await page.emulateMedia({ colorScheme });
+    found.push(...(await seriousFindings(page)).map((finding) => [colorScheme, ...finding]));
+  }
+  return found;
+}
+
 /** By all rules, whatever their impact. */
 export async function allFindings(page: Page) {
   return (await axeFindings(page)).map((v) => `${v.id} (${v.impact}): ${v.nodes[0]?.html.slice(0, 160)}`);

@@ -9,10 +9,10 @@ import { test } from './test';
 /** A tenth of what the harness throws at the server when it is run by itself. */
 const SEED = 7;
 const RUNS: [string, () => Promise<Seen[]>][] = [
-  ['it is killed', () => kill(SEED, 4)],
+  ['it is killed', () => kill(SEED, 3)],
   ['inputs are wrong', () => fuzz(SEED, 150)],
   ['something is wrong with the store', () => faults()],
-  ['fifty people work at the same time', () => load(SEED, 6)],
+  ['fifty people work at the same time', () => load(SEED, 4)],
 ];
 
 for (const [when, run] of RUNS)

@@ -9,6 +9,7 @@ import {
   dropFiles,
   saving,
   seriousFindings,
+  seriousInBothThemes,
   tabTo,
   undo,
   type Upload,
@@ -129,31 +130,26 @@ test('where files belong is changed by hand, two never share a place, and undo t
   await expect(page.getByRole('rowgroup')).toHaveCount(before);
 });
 
-for (const colorScheme of ['light', 'dark'] as const) {
-  test(`the lens of sizes by keyboard, ${colorScheme} theme; the case that asks for the most opens`, async ({
-    page,
-  }) => {
-    await page.emulateMedia({ colorScheme });
-    await page.goto('/projects/larkmoor-ferries/sign-in');
-    await tabTo(page, lens(page, 'sizes'));
-    await page.keyboard.press('Enter');
-    const deck = page
-      .getByRole('rowgroup')
-      .filter({ has: page.getByRole('rowheader', { name: 'Deck photo', exact: true }) });
-    await expect(deck).toContainText('too small');
-    expect(await seriousFindings(page)).toEqual([]);
-    const asking = deck.getByRole('button', { name: /^Phone/ });
-    await tabTo(page, asking);
-    const asked = await asking.textContent();
-    await page.keyboard.press('Enter');
-    await expect(closeUp(page).getByRole('heading', { level: 2 })).toHaveText(asked!);
-    // The close-up says which file the case takes, and why.
-    await closeUp(page)
-      .getByRole('button', { name: /^File 640 × 480 px, 1x, light/ })
-      .click();
-    await expect(page.getByRole('dialog', { name: /^Why File/ })).toContainText('There is one file for it.');
-  });
-}
+test('the lens of sizes by keyboard; the case that asks for the most opens', async ({ page }) => {
+  await page.goto('/projects/larkmoor-ferries/sign-in');
+  await tabTo(page, lens(page, 'sizes'));
+  await page.keyboard.press('Enter');
+  const deck = page
+    .getByRole('rowgroup')
+    .filter({ has: page.getByRole('rowheader', { name: 'Deck photo', exact: true }) });
+  await expect(deck).toContainText('too small');
+  expect(await seriousInBothThemes(page)).toEqual([]);
+  const asking = deck.getByRole('button', { name: /^Phone/ });
+  await tabTo(page, asking);
+  const asked = await asking.textContent();
+  await page.keyboard.press('Enter');
+  await expect(closeUp(page).getByRole('heading', { level: 2 })).toHaveText(asked!);
+  // The close-up says which file the case takes, and why.
+  await closeUp(page)
+    .getByRole('button', { name: /^File 640 × 480 px, 1x, light/ })
+    .click();
+  await expect(page.getByRole('dialog', { name: /^Why File/ })).toContainText('There is one file for it.');
+});
 
 test('what the pixels say: uneven padding as numbers, and grounds that go with a picture', async ({
   page,

@@ -9,7 +9,7 @@ import { blobs } from './db/schema';
 import { listProjects, loadProject } from './services/projects';
 import { sweep } from './sweep';
 
-const ROUNDS = 20;
+const ROUNDS = 10;
 const store = mkdtempSync(path.join(tmpdir(), 'coulee-crash-'));
 
 /**
