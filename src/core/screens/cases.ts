@@ -34,10 +34,19 @@ export function casesOf(screens: readonly Screen[], appearances: readonly Appear
   );
 }
 
+/** Lists of screens are never changed in place, so that each is gone through once. */
+const indexes = new WeakMap<readonly Screen[], ReadonlyMap<string, Screen>>();
+
+function byId(screens: readonly Screen[]): ReadonlyMap<string, Screen> {
+  const index = indexes.get(screens) ?? new Map(screens.map((s) => [s.id, s]));
+  indexes.set(screens, index);
+  return index;
+}
+
 /** The case that an id names, or `null` when the screen is not in the list or the rest is not an id. */
 export function findCase(id: string, screens: readonly Screen[]): Case | null {
   const match = /^(.+)\.(\d+)\.(light|dark)$/.exec(id);
-  const screen = screens.find((s) => s.id === match?.[1]);
+  const screen = byId(screens).get(match?.[1] ?? '');
   const rotation = Rotation.safeParse(Number(match?.[2]));
   if (!match || !screen || !rotation.success) return null;
   return { id, screen, rotation: rotation.data, appearance: match[3] as Appearance };

@@ -4,17 +4,18 @@ import { Documents } from '@/core/project/documents';
 import { whereFits } from '@/core/patch/patch';
 import type { WorkbenchState, WorkbenchStore } from './workbench';
 
-/** What a tab keeps of its own over a reload; what its changes are to be laid on, as long as something is unsaved. */
+/** What a tab keeps of its own over a reload. */
 const Kept = z.object({
   undo: z.array(Change),
   redo: z.array(Change),
   pending: z.array(Change),
-  stored: Documents.optional(),
 });
 type Kept = z.infer<typeof Kept>;
 const keptKey = (s: WorkbenchState) => `coulee ${s.documents.project.id}`;
+/** What the unsaved changes are to be laid on; by itself, because it is large and takes long to write. */
+const baseKey = (s: WorkbenchState) => `${keptKey(s)} base`;
 
-function write(key: string, kept: Kept): boolean {
+function write(key: string, kept: Kept | Documents): boolean {
   try {
     sessionStorage.setItem(key, JSON.stringify(kept));
     return true;
@@ -26,18 +27,22 @@ function write(key: string, kept: Kept): boolean {
 
 /** Keeps the steps of this tab. Where there is no room for all of them, what is unsaved goes first. */
 export function keepOver(state: WorkbenchState): void {
-  const { undo, redo, pending, stored } = state;
-  const base = pending.length > 0 ? { stored } : {};
+  const { undo, redo, pending } = state;
   const key = keptKey(state);
-  const isKept =
-    write(key, { undo, redo, pending, ...base }) || write(key, { undo: [], redo: [], pending, ...base });
+  const isKept = write(key, { undo, redo, pending }) || write(key, { undo: [], redo: [], pending });
   if (!isKept) sessionStorage.removeItem(key);
 }
 
-function readKept(state: WorkbenchState): Kept | null {
+/** Keeps what the unsaved changes are to be laid on, for when they no longer fit; called when the page is left. */
+export function keepBase(state: WorkbenchState): void {
+  const key = baseKey(state);
+  if (state.pending.length === 0 || !write(key, state.stored)) sessionStorage.removeItem(key);
+}
+
+function readAs<T>(key: string, schema: z.ZodType<T>): T | null {
   try {
-    const text = sessionStorage.getItem(keptKey(state));
-    const kept = Kept.safeParse(text ? JSON.parse(text) : null);
+    const text = sessionStorage.getItem(key);
+    const kept = schema.safeParse(text ? JSON.parse(text) : null);
     return kept.success ? kept.data : null;
   } catch {
     return null;
@@ -59,9 +64,9 @@ export function takeUp(
   meet: (theirs: Documents, revision: number) => void,
 ): void {
   const state = store.getState();
-  const kept = readKept(state);
+  const kept = readAs(keptKey(state), Kept);
   if (!kept) return;
-  const { undo, redo, stored } = kept;
+  const { undo, redo } = kept;
   const isThere = ({ id }: Change) => arrived.includes(id);
   const pending = kept.pending.filter((change) => !isThere(change));
   if (pending.length === 0) {
@@ -74,6 +79,7 @@ export function takeUp(
     return;
   }
   // As it was when the tab last heard of the server, with what has arrived since.
+  const stored = readAs(baseKey(state), Documents);
   const base = stored && all(stored, kept.pending.filter(isThere));
   const mine = base && all(base, pending);
   if (!base || !mine) {

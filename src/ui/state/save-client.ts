@@ -6,7 +6,7 @@ import { merge3, type Version } from '@/core/project/merge';
 import { applyPatch, Operation, whereFits } from '@/core/patch/patch';
 import { messageOf, ask, RequestProblem } from '../api';
 import { committedOf, queueGesture } from './edit';
-import { keepOver, takeUp } from './kept-over';
+import { keepBase, keepOver, takeUp } from './kept-over';
 import type { WorkbenchStore } from './workbench';
 
 const RETRY_MS = 3000;
@@ -206,13 +206,16 @@ export function watchSaving(store: WorkbenchStore, arrived: readonly string[]): 
     if (store.getState().pending.length > 0) event.preventDefault();
   };
   const hide = () => {
-    if (document.visibilityState === 'hidden') queueGesture(store);
+    if (document.visibilityState !== 'hidden') return;
+    queueGesture(store);
+    keepBase(store.getState());
   };
   document.addEventListener('visibilitychange', hide);
   window.addEventListener('online', online);
   window.addEventListener('beforeunload', leave);
   return () => {
     ended = true;
+    keepBase(store.getState());
     clearTimeout(retry);
     unsubscribe();
     clearTimeout(rest);

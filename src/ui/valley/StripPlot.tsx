@@ -1,6 +1,7 @@
 'use client';
-import type { PointerEvent } from 'react';
+import { memo, type PointerEvent } from 'react';
 import { sayRatio, sayShare } from '@/core/words/numbers';
+import type { Mark } from '@/core/solve/mark';
 import { findCase } from '@/core/screens/cases';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
@@ -8,7 +9,7 @@ import { caseName } from '../words';
 import { MarkShape } from './MarkShape';
 import { RATIO_LABELS, xOf, yOf, type ValleyScale } from './scale';
 import { WORDS, type ValleyProps } from './limits';
-import { judgedBy } from './marks';
+import { distinct, judgedBy } from './marks';
 import { Curve, HeldRange } from './StripCurves';
 import { useStripDrag } from './useStripDrag';
 import { WindowOnStrip, type StripWindow } from './WindowOnStrip';
@@ -55,19 +56,24 @@ function Limits({ data, measure, scale, onDown }: LimitsProps) {
 }
 
 /** Every case where it lies; a click opens it, unless a window is dragged over them. */
-function Marks({ data, measure, scale, dragged }: ValleyProps & Scaled & { dragged: boolean }) {
+const Marks = memo(function Marks({
+  data,
+  measure,
+  scale,
+  dragged,
+}: ValleyProps & Scaled & { dragged: boolean }) {
   const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.screens);
   const chosen = useWorkbench((s) => s.view.case);
   const open = (id: string) => store.setState({ view: { ...store.getState().view, case: id } });
-  return data.marks.map((m) => {
+  const placeOf = (m: Mark) => ({ x: xOf(scale, m.ratio), y: yOf(scale, m.losses[measure]) });
+  return distinct(data.marks, measure, placeOf, chosen).map((m) => {
     const c = findCase(m.caseId, screens);
     const { look, said } = judgedBy(m, measure);
     return (
       <MarkShape
         key={m.caseId}
-        x={xOf(scale, m.ratio)}
-        y={yOf(scale, m.losses[measure])}
+        {...placeOf(m)}
         {...look}
         title={`${c ? caseName(c) : m.caseId}: ${said}`}
         chosen={!dragged && m.caseId === chosen}
@@ -75,7 +81,7 @@ function Marks({ data, measure, scale, dragged }: ValleyProps & Scaled & { dragg
       />
     );
   });
-}
+});
 
 /** @param free a window that is dragged over it, instead of a stretch that narrows the field */
 export function StripPlot({ data, measure, free }: ValleyProps & { free?: StripWindow }) {

@@ -21,8 +21,8 @@ import { AllowedBounds } from './AllowedBounds';
 import type { Range } from './allowed';
 import { LimitLines } from './LimitLines';
 import { MarkShape } from './MarkShape';
-import { judgedBy } from './marks';
-import { RATIO_LABELS } from './scale';
+import { distinct, judgedBy } from './marks';
+import { RATIO_LABELS, xOf, yOf } from './scale';
 import type { ValleyData } from './useValley';
 
 /** A curve of the chart and how it is drawn. */
@@ -46,6 +46,9 @@ interface Props {
   measure: ValleyMeasure | null;
   empty: readonly Range[];
 }
+
+/** About how large the chart is, px: by it marks are told apart. */
+const ABOUT = { width: 900, height: 500 };
 
 const TONES = ['crop', 'bare', 'distortion', 'softness', 'ink-2'].map((tone) => `var(--${tone})`);
 const ratioWords = new Map(RATIO_LABELS.map(([ratio, label]) => [ratio, label]));
@@ -80,10 +83,16 @@ function ChartMark({ cx, cy, mark, measure }: Shaped & { measure: ValleyMeasure 
 /** Loss over the ratio of the box: curves, cases, limits, stretches without screens, and what the project allows. */
 export function ValleyChart({ data, series, measure, empty }: Props) {
   const { low, high } = data.range;
+  const chosen = useWorkbench((s) => s.view.case);
+  const scale = { ...ABOUT, low, high, most: 1 };
+  const placeOf = (m: Mark) => ({ x: xOf(scale, m.ratio), y: yOf(scale, m.losses[measure ?? 'crop']) });
   const marks = measure
-    ? data.marks
-        .filter((m) => m.ratio >= low && m.ratio <= high)
-        .map((mark) => ({ ratio: mark.ratio, loss: Math.min(1, mark.losses[measure]), mark }))
+    ? distinct(
+        data.marks.filter((m) => m.ratio >= low && m.ratio <= high),
+        measure,
+        placeOf,
+        chosen,
+      ).map((mark) => ({ ratio: mark.ratio, loss: Math.min(1, mark.losses[measure]), mark }))
     : [];
   const ticks = RATIO_LABELS.map(([ratio]) => ratio).filter((r) => r > low && r < high);
   return (

@@ -1,5 +1,5 @@
 'use client';
-import { useRef, useState, type PointerEvent } from 'react';
+import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useElementSize } from '../drawing/useElementSize';
 import { useWorkbenchStore } from '../state/context';
 import type { ValleyMeasure } from '@/core/solve/valley';
@@ -36,7 +36,8 @@ export function useStripDrag(data: ValleyData, measure: ValleyMeasure, free: Str
   const store = useWorkbenchStore();
   const { set, onCommit } = useLimit(measure);
   const svg = useRef<SVGSVGElement>(null);
-  const scale = scaleOf(data, measure, useElementSize(svg).width);
+  const { width } = useElementSize(svg);
+  const scale = useMemo(() => scaleOf(data, measure, width), [data, measure, width]);
   const [drag, setDrag] = useState<Drag>(null);
   const pointOf = (e: PointerEvent) => {
     const box = svg.current!.getBoundingClientRect();
