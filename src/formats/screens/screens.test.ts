@@ -72,8 +72,8 @@ describe('a table of screens', () => {
     expect(() => readTable(file)).toThrow(why);
   });
 
-  it('comes back as it was written: every screen of the catalogue joins itself, or its like', () => {
-    const { table } = read(writeScreens(SCREENS));
+  it.each(['csv', 'json'] as const)('comes back as it was written as %s, every screen joined', (type) => {
+    const { table } = read(writeScreens(SCREENS, type));
     const ways = { mapping: guessMapping(table.columns), unit: 'px' as const, decimalComma: false };
     const { joined, added, bad } = planImport(table, ways, SCREENS, () => 'new');
     expect([added, bad]).toEqual([[], []]);

@@ -16,9 +16,21 @@ const COLUMNS: readonly (readonly [string, (s: Screen) => string | number])[] = 
   ['id', (s) => s.id],
 ];
 
-/** Screens as CSV, sizes in device px, as they can be read again. */
-export const writeScreens = (screens: readonly Screen[]): string =>
-  Papa.unparse({
+/** What a table of screens can be written as. */
+export const TABLE_TYPES = { csv: 'text/csv;charset=utf-8', json: 'application/json' } as const;
+export type TableType = keyof typeof TABLE_TYPES;
+
+/** Screens as a table, sizes in device px, as it can be read again: CSV, or JSON as a list of objects. */
+export function writeScreens(screens: readonly Screen[], type: TableType): string {
+  const rows = screens.map((s) => COLUMNS.map(([name, of]) => [name, of(s)] as const));
+  if (type === 'json')
+    return `${JSON.stringify(
+      rows.map((row) => Object.fromEntries(row)),
+      null,
+      2,
+    )}\n`;
+  return Papa.unparse({
     fields: COLUMNS.map(([name]) => name),
-    data: screens.map((s) => COLUMNS.map(([, of]) => of(s))),
+    data: rows.map((row) => row.map(([, value]) => value)),
   });
+}

@@ -57,8 +57,16 @@ function Tools({ exported, word, onAdd, onSet }: ToolsProps) {
         import
       </Button>
       <SharedScreens />
-      <Button variant="quiet" size="sm" onClick={() => exportScreens(exported)}>
+      <Button variant="quiet" size="sm" onClick={() => exportScreens(exported, 'csv')}>
         export {word} as CSV
+      </Button>
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-label={`export ${word} as JSON`}
+        onClick={() => exportScreens(exported, 'json')}
+      >
+        as JSON
       </Button>
       <Button variant="quiet" size="sm" onClick={() => look({ lens: 'template' })}>
         template for designers
