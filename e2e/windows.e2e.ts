@@ -15,7 +15,7 @@ const VIEWS = [
 ] as const;
 
 /** CSS px; 640 is a window of 1280 at 200 %. */
-const WIDTHS = [320, 390, 640, 700, 1024, 1280, 1920, 2560];
+const WIDTHS = [320, 390, 640, 700, 900, 1024, 1280, 1920, 2560];
 
 /** What reaches over the sides of the window, unless it lies in something that scrolls by itself. */
 const cutOff = (page: Page) =>
@@ -34,7 +34,25 @@ const cutOff = (page: Page) =>
       .map((e) => `${e.tagName}.${e.getAttribute('class')}`);
   });
 
-test('nothing is cut off, and nothing scrolls sideways, at any width', async ({ page }) => {
+/** Words that lie under something else: in the middle of them is neither what they are part of nor a part of them. */
+const covered = (page: Page) =>
+  page.evaluate(() =>
+    [...document.querySelectorAll('main *, nav *')]
+      .filter((e) => {
+        const hasWords = [...e.childNodes].some((n) => n.nodeType === 3 && n.textContent!.trim() !== '');
+        if (!hasWords || !e.checkVisibility() || e.closest('svg, .visually-hidden')) return false;
+        const words = document.createRange();
+        words.selectNodeContents(e);
+        // What is too long for its place is cut there.
+        const [w, box] = [words.getBoundingClientRect(), e.getBoundingClientRect()];
+        const [left, right] = [Math.max(w.left, box.left), Math.min(w.right, box.right)];
+        const at = document.elementFromPoint((left + right) / 2, (w.top + w.bottom) / 2);
+        return left < right && at !== null && !at.contains(e) && !e.contains(at);
+      })
+      .map((e) => `${e.tagName}.${e.getAttribute('class')} “${e.textContent!.slice(0, 30)}”`),
+  );
+
+test('nothing is cut off or covered, and nothing scrolls sideways, at any width', async ({ page }) => {
   test.setTimeout(180_000);
   for (const [name, address, there] of VIEWS) {
     await page.setViewportSize({ width: WIDTHS[0]!, height: 800 });
@@ -44,6 +62,7 @@ test('nothing is cut off, and nothing scrolls sideways, at any width', async ({ 
       await page.setViewportSize({ width, height: 800 });
       // What is drawn by the size of its room follows.
       await expect.poll(() => cutOff(page), { message: `${name}, ${width} px wide` }).toEqual([]);
+      await expect.poll(() => covered(page), { message: `${name}, ${width} px wide` }).toEqual([]);
       const scrolls = await page.evaluate(
         () => document.documentElement.scrollWidth - document.documentElement.clientWidth,
       );
