@@ -1,10 +1,10 @@
 import { expect, type Page } from '@playwright/test';
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
+import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
-import { unzipSync } from 'fflate';
+import { unzipSync, zipSync } from 'fflate';
 import { Sheet } from '../src/formats/sheet/schema';
-import { seriousFindings, tabTo } from './fixtures';
+import { logoPng, seriousFindings, tabTo } from './fixtures';
 import { test } from './test';
 
 const SHIP = '/projects/larkmoor-ferries/winter-splash?lens=ship';
@@ -150,11 +150,11 @@ test('all files are taken along under names of one’s own, and a name that is t
   const pattern = files.getByLabel('Names');
   await pattern.fill('{name}');
   await expect(files.getByRole('alert')).toContainText('Two files would be called');
-  await expect(files.getByRole('button', { name: 'ZIP' })).toBeDisabled();
+  await expect(files.getByRole('button', { name: 'ZIP', exact: true })).toBeDisabled();
   await pattern.fill('{density}x/{name}[-{cut}][-{appearance}]');
   await expect(files.getByRole('rowheader', { name: '4x/' })).toBeVisible();
   const download = page.waitForEvent('download');
-  await files.getByRole('button', { name: 'ZIP' }).focus();
+  await files.getByRole('button', { name: 'ZIP', exact: true }).focus();
   await page.keyboard.press('Enter');
   const zip = await readFile(await (await download).path(), 'latin1');
   expect([...zip.matchAll(/PK\x01\x02/g)]).toHaveLength(count);
@@ -162,6 +162,62 @@ test('all files are taken along under names of one’s own, and a name that is t
   const svg = await taken(page, /^SVG: /);
   expect(svg.name).toMatch(/^winter-splash-.+\.svg$/);
   expect(svg.text).toMatch(/^<svg [^>]*viewBox/);
+});
+
+test('a folder is held against the files, and what mends it is taken along, by keyboard', async ({
+  page,
+}, info) => {
+  await page.goto(SHIP);
+  const files = section(page, 'Files');
+  const zip = async (button: string) => {
+    const download = page.waitForEvent('download', { timeout: 60_000 });
+    await files.getByRole('button', { name: button, exact: true }).press('Enter');
+    return unzipSync(await readFile(await (await download).path()));
+  };
+  await expect(files.getByRole('rowheader', { name: 'emblem@4x.png', exact: true })).toBeVisible({
+    timeout: 60_000,
+  });
+  const right = await zip('ZIP');
+  const count = Object.keys(right).length;
+
+  const folder = info.outputPath('shipped');
+  const write = (of: Record<string, Uint8Array>) => {
+    rmSync(folder, { recursive: true, force: true });
+    for (const [name, bytes] of Object.entries(of)) {
+      mkdirSync(path.dirname(path.join(folder, name)), { recursive: true });
+      writeFileSync(path.join(folder, name), bytes);
+    }
+  };
+  const check = section(page, 'Check a folder');
+  write(right);
+  await check.getByLabel('choose a folder').setInputFiles(folder);
+  await expect(check).toContainText(`shipped holds the ${count} files of the project, and nothing else.`, {
+    timeout: 60_000,
+  });
+
+  const { 'emblem@4x.png': emblem, ...spoilt } = right;
+  spoilt['Rope.png'] = emblem!;
+  spoilt['emblem@2x.png'] = new Uint8Array(await logoPng(512));
+  write(spoilt);
+  await check.getByLabel('choose a folder').setInputFiles(folder);
+  const faults = check.getByRole('list', { name: 'Faults' }).getByRole('listitem');
+  await expect(faults).toHaveCount(2, { timeout: 60_000 });
+  await expect(faults.filter({ hasText: 'Rope.png' })).toContainText('It should be called emblem@4x.png.');
+  await expect(faults.filter({ hasText: 'emblem@2x.png' })).toContainText(
+    /It shows something else than the file of the project: their colours are [\d.]+ apart on average \(CIEDE2000\)/,
+  );
+  expect(await seriousFindings(page)).toEqual([]);
+  await tabTo(page, check.getByRole('button', { name: /^Take along the 2 files/ }));
+  const mend = await zip('Take along the 2 files that mend it');
+  expect(Object.keys(mend).toSorted()).toEqual(['emblem@2x.png', 'emblem@4x.png']);
+  for (const [name, bytes] of Object.entries(mend))
+    expect(Buffer.from(bytes).equals(right[name]!)).toBe(true);
+
+  const cut = Buffer.from(zipSync(right)).subarray(0, 9000);
+  await check
+    .getByLabel('choose a ZIP')
+    .setInputFiles({ name: 'cut.zip', mimeType: 'application/zip', buffer: cut });
+  await expect(check.getByRole('alert')).toContainText('it is no ZIP, or it was cut short.');
 });
 
 test('a project is taken along as an archive, and opened again beside itself', async ({ page }, info) => {

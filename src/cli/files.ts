@@ -60,7 +60,7 @@ function bytesOf(heaviest: string | undefined): number | undefined {
 async function checked(opened: Opened, { check, pattern, heaviest }: FilesAsked, io: Io): Promise<0 | 1> {
   const most = bytesOf(heaviest);
   const wanted = await namedFiles(opened, pattern);
-  const found = await filesIn(check!);
+  const found = await filesIn(check!, wanted, opened.bytes);
   const faults = checkFolder({ wanted, found, heaviest: most });
   const lines = faults.map(({ path, said, mend }) => `▲ ${path}\n    ${said} ${mend}`);
   const sum =

@@ -36,6 +36,8 @@ export const JobAsked = z.discriminatedUnion('kind', [
         .default('telling'),
       /** by which files are named */
       pattern: z.string().max(200).default(DEFAULT_PATTERN),
+      /** of files: the paths of those that are taken; all when absent */
+      only: z.array(z.string().max(400)).min(1).max(5000).optional(),
     }),
   }),
 ]);

@@ -141,7 +141,7 @@ function uploadOnce<T extends z.ZodType>(
     xhr.upload.onprogress = (e) => onProgress(e.lengthComputable ? e.loaded / e.total : 0);
     xhr.onload = () => {
       const body = (xhr.response ?? {}) as Record<string, unknown>;
-      if (xhr.status !== 201) {
+      if (xhr.status < 200 || xhr.status > 299) {
         const words = String(body.detail ?? `“${file.name}” was refused.`);
         return reject(new RequestProblem(xhr.status, words, body));
       }
@@ -168,6 +168,15 @@ export const uploadFont = (projectId: string, file: File, sending: Sending): Pro
 /** Has a project taken in from an archive. @throws as above */
 export const uploadArchive = (file: File, sending: Sending): Promise<AnswerOf<typeof takeInArchive>> =>
   upload(addressOf(takeInArchive, {}, { name: file.name }), file, takeInArchive.answer.json, sending);
+
+/** Has a folder in a ZIP held against the files of a project. @throws as above */
+export const uploadFolder = (
+  project: string,
+  zip: File,
+  query: { pattern: string; heaviest?: number },
+  sending: Sending,
+): Promise<AnswerOf<typeof files.checkFiles>> =>
+  upload(addressOf(files.checkFiles, { project }, query), zip, files.checkFiles.answer.json, sending);
 
 /** Has the server make a file from another. @throws RequestProblem */
 export const derive = (project: string, body: Derivation): Promise<KeptFile> =>

@@ -3,7 +3,8 @@ import { Derivation } from '@/core/pictures/derive';
 import { KeptFile } from '@/core/pictures/kept-file';
 import { Statistics } from '@/core/pixels/statistics';
 import { ProjectFont } from '@/core/text/style';
-import { FileFacts } from '../files/names';
+import { FolderFault } from '../files/folder';
+import { DEFAULT_PATTERN, FileFacts } from '../files/names';
 import type { Operation } from './operation';
 
 const Called = z.object({
@@ -38,6 +39,29 @@ export const addFile = {
   query: Called,
   file: 'the picture',
   answer: { status: 201, about: 'What is kept of it', json: KeptFile },
+} as const satisfies Operation;
+
+export const checkFiles = {
+  id: 'checkFiles',
+  group,
+  method: 'POST',
+  path: '/api/v1/projects/{project}/checks',
+  about:
+    'Holds a folder against the files of the pictures that scenes show: missing, surplus, of another size, edited.',
+  query: z.object({
+    pattern: z.string().max(200).default(DEFAULT_PATTERN).describe('by which files are named'),
+    heaviest: z.coerce.number().positive().optional().describe('bytes that no file may be heavier than'),
+  }),
+  file: 'the folder in a ZIP',
+  answer: {
+    status: 200,
+    about: 'One fault a file, the gravest of it, and how many files there are and should be',
+    json: z.object({
+      faults: z.array(FolderFault),
+      found: z.int().nonnegative(),
+      wanted: z.int().nonnegative(),
+    }),
+  },
 } as const satisfies Operation;
 
 export const fetchFile = {

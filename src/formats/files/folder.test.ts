@@ -34,6 +34,7 @@ const FAULTS: Record<FolderRule, (f: FolderFile, n: number) => FolderFile[]> = {
   swapped: (f, n) => [{ ...f, hash: hash(n + 1) }],
   'wrong-size': (f) => [{ ...f, hash: hash(900), widthPx: f.widthPx + 1 }],
   'not-a-picture': (f) => [{ ...f, hash: hash(901), type: null }],
+  'another-picture': (f) => [{ ...f, hash: hash(907), apart: 23.4 }],
   'wrong-type': (f) => [{ ...f, hash: hash(902), type: 'jpeg' }],
   alpha: (f) => [{ ...f, hash: hash(903), transparent: true }],
   profile: (f) => [{ ...f, hash: hash(904), profile: 'Wide' }],

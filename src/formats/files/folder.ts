@@ -1,4 +1,6 @@
-import { sayFileSize } from '@/core/words/numbers';
+import { z } from 'zod';
+import { ANOTHER_PICTURE } from '@/core/pixels/apart';
+import { sayFileSize, sayNumber } from '@/core/words/numbers';
 import type { OutFile } from './names';
 
 /** A file that lies in a folder. */
@@ -14,6 +16,8 @@ export interface FolderFile {
   transparent: boolean;
   /** the colour profile where that is not sRGB */
   profile: string | null;
+  /** how far it lies from the file of the project that has its name, as `core/pixels/apart` says; absent where nobody looked */
+  apart?: number;
 }
 
 export const FOLDER_RULES = [
@@ -22,6 +26,7 @@ export const FOLDER_RULES = [
   'swapped',
   'wrong-size',
   'not-a-picture',
+  'another-picture',
   'wrong-type',
   'alpha',
   'profile',
@@ -32,14 +37,16 @@ export const FOLDER_RULES = [
 ] as const;
 export type FolderRule = (typeof FOLDER_RULES)[number];
 
-/** One thing that is wrong with a folder of files. */
-export interface FolderFault {
-  rule: FolderRule;
-  path: string;
-  said: string;
-  /** what is to be done about it */
-  mend: string;
-}
+/** One thing that is wrong with a folder of files, and what is to be done about it. */
+export const FolderFault = z.object({
+  rule: z.enum(FOLDER_RULES),
+  path: z.string(),
+  said: z.string(),
+  mend: z.string(),
+  /** the file of the project that mends it once it is written there, by its path; `null` where that mends nothing */
+  written: z.string().nullable(),
+});
+export type FolderFault = z.infer<typeof FolderFault>;
 
 export interface FolderAsked {
   /** the files of the project, as they are named there */
@@ -61,16 +68,30 @@ const endingOf = (path: string) => /\.([^./]+)$/.exec(path)?.[1]?.toLowerCase() 
 const sayPx = ({ widthPx, heightPx }: { widthPx: number; heightPx: number }) => `${widthPx} × ${heightPx} px`;
 const sizeOf = ({ widthPx, heightPx }: { widthPx: number; heightPx: number }) => `${widthPx}x${heightPx}`;
 
+const sayApart = (apart: number) => `${sayNumber(apart)} apart on average (CIEDE2000)`;
+
 const TAKE_IT = 'Write it again from the project.';
 
 /** What is wrong with a file that bears the name of one of the project; what is graver first. */
 function withName(file: FolderFile, wanted: OutFile, all: readonly OutFile[]): FolderFault | null {
   const { path, type } = file;
-  const fault = (rule: FolderRule, said: string, mend = TAKE_IT): FolderFault => ({ rule, path, said, mend });
+  const fault = (rule: FolderRule, said: string, mend = TAKE_IT): FolderFault => ({
+    rule,
+    path,
+    said,
+    mend,
+    written: path,
+  });
   if (type === null) return fault('not-a-picture', 'It is no picture that can be read.');
   if (file.hash === wanted.hash) return null;
   const swapped = all.find((w) => w.hash === file.hash);
   if (swapped) return fault('swapped', `It is the file that belongs to ${swapped.path}.`);
+  if (file.apart !== undefined && file.apart > ANOTHER_PICTURE)
+    return fault(
+      'another-picture',
+      `It shows something else than the file of the project: their colours are ${sayApart(file.apart)}.`,
+      'Write it again from the project, or import it there if it is the right one.',
+    );
   if (!ENDINGS[type].includes(endingOf(path)))
     return fault('wrong-type', `It is ${type.toUpperCase()}, whatever its name says.`);
   if (!wanted.vector && sizeOf(file) !== sizeOf(wanted))
@@ -80,7 +101,9 @@ function withName(file: FolderFile, wanted: OutFile, all: readonly OutFile[]): F
   if (file.profile !== null) return fault('profile', `Its colours are in ${file.profile}, not in sRGB.`);
   return fault(
     'edited',
-    `It is not the file of the project, though as large: ${sayFileSize(file.bytes)} instead of ${sayFileSize(wanted.bytes)}.`,
+    `It was edited, or encoded in another way: ${sayFileSize(file.bytes)} instead of ${sayFileSize(wanted.bytes)}${
+      file.apart === undefined ? '' : `, its colours ${sayApart(file.apart)}`
+    }.`,
     'Write it again from the project, or import it there if it is the newer one.',
   );
 }
@@ -101,14 +124,23 @@ function besides(
       path,
       said: `It should be called ${meant.path}.`,
       mend: `Rename it to ${meant.path}.`,
+      written: meant.path,
     };
   const same = all.find((w) => w.hash === hash);
-  if (same) return { rule: 'twice', path, said: `It is ${same.path} once more.`, mend: 'Leave it out.' };
+  if (same)
+    return {
+      rule: 'twice',
+      path,
+      said: `It is ${same.path} once more.`,
+      mend: 'Leave it out.',
+      written: null,
+    };
   return {
     rule: 'surplus',
     path,
     said: 'No scene of the project shows it.',
     mend: 'Leave it out, or import it and show it.',
+    written: null,
   };
 }
 
@@ -130,7 +162,8 @@ export function checkFolder({ wanted, found, heaviest = Infinity }: FolderAsked)
     if (fault) return [fault];
     if (file.bytes <= heaviest) return [];
     const said = `It has ${sayFileSize(file.bytes)}; ${sayFileSize(heaviest)} are allowed.`;
-    return [{ rule: 'too-heavy', path: file.path, said, mend: 'Encode it with less quality, or as WebP.' }];
+    const mend = 'Encode it with less quality, or as WebP.';
+    return [{ rule: 'too-heavy', path: file.path, said, mend, written: null }];
   });
   const gone = missing
     .filter((w) => !named.has(w))
@@ -139,6 +172,7 @@ export function checkFolder({ wanted, found, heaviest = Infinity }: FolderAsked)
       path: w.path,
       said: `${w.about} is not there.`,
       mend: TAKE_IT,
+      written: w.path,
     }));
   return [...faults, ...gone].sort((a, b) => (a.path < b.path ? -1 : a.path > b.path ? 1 : 0));
 }

@@ -1,5 +1,6 @@
 import { contact } from './contact';
 import { examine } from './examine';
+import { inspect } from './inspect';
 import { make } from './make';
 import type { TaskProgress } from './progress';
 import { film, paint } from './paint';
@@ -12,6 +13,7 @@ import { telling } from './telling';
 export const TASKS = {
   examine,
   make,
+  inspect,
   look,
   read: (file: ToRead) => read(file),
   paint,

@@ -108,7 +108,7 @@ async function contactSheet(
 
 /** @throws Problem 404 for a scene or a target that is not there */
 async function exported(options: Options<'export'>, by: For): Promise<Made> {
-  const { as, target, pattern } = options;
+  const { as, target, pattern, only } = options;
   const { documents, revision } = loadProject(by.project);
   const { project } = documents;
   const { screens } = targetOf(project, target);
@@ -124,7 +124,11 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
     case 'archive':
       return makeArchive({ documents, revision }, STORED_BYTES, by.onProgress);
     case 'files':
-      return makeFiles({ documents, pattern, facts: fileFacts(documents) }, STORED_BYTES, by.onProgress);
+      return makeFiles(
+        { documents, pattern, facts: fileFacts(documents), only },
+        STORED_BYTES,
+        by.onProgress,
+      );
   }
 }
 

@@ -9,7 +9,7 @@ import { openOriginal } from '../blobs';
 import { Problem } from '../problem';
 import { seedDemo } from '../seed';
 import { ownStore } from '../testing/store';
-import { ARCHIVE_LIMITS } from '../archives/read';
+import { ARCHIVE_LIMITS } from '../archives/zip';
 import { importArchive } from './archive';
 import { deleteProject, listProjects, loadProject, removeProject } from './projects';
 

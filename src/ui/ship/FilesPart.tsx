@@ -7,6 +7,7 @@ import { type FileFacts, outFiles, PatternFault, type OutFile } from '@/formats/
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
 import { useWorkbench } from '../state/context';
+import { FolderCheck } from './FolderCheck';
 import type { FileNaming } from './useFileNaming';
 
 /** The files that would be taken along, or why there are none by this pattern. */
@@ -105,6 +106,7 @@ export function FilesPart({ naming }: { naming: FileNaming }) {
         </p>
       )}
       {files.length > 0 && <Tree files={files} />}
+      {files.length > 0 && <FolderCheck pattern={pattern} />}
     </section>
   );
 }

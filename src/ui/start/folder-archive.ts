@@ -1,5 +1,5 @@
-import { Zip, ZipPassThrough } from 'fflate';
 import { HEADER_FILE, OWN_FOLDERS } from '@/formats/folder-names';
+import { packed } from '../parts/packed';
 
 const entriesOf = (folder: FileSystemDirectoryEntry): Promise<FileSystemEntry[]> => {
   const reader = folder.createReader();
@@ -50,17 +50,6 @@ export async function archiveOf(name: string, files: ReadonlyMap<string, File>):
     throw new Error(
       `There is no project in the folder ${name}: it has no ${HEADER_FILE}. Drop the folder that coulee export has written.`,
     );
-  const chunks: Uint8Array<ArrayBuffer>[] = [];
-  const zip = new Zip((error, chunk) => {
-    if (error) throw error;
-    chunks.push(chunk as Uint8Array<ArrayBuffer>);
-  });
-  for (const [path, file] of [...files].toSorted(([a], [b]) => (a < b ? -1 : 1))) {
-    if (!belongs(path)) continue;
-    const entry = new ZipPassThrough(path);
-    zip.add(entry);
-    entry.push(new Uint8Array(await file.arrayBuffer()), true);
-  }
-  zip.end();
-  return new File(chunks, `${name}.zip`, { type: 'application/zip' });
+  const own = [...files].filter(([path]) => belongs(path)).toSorted(([a], [b]) => (a < b ? -1 : 1));
+  return packed(`${name}.zip`, own);
 }

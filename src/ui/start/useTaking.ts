@@ -1,17 +1,12 @@
 'use client';
 import { useEffect, useRef, useState } from 'react';
 import { messageOf, uploadArchive } from '../api';
+import type { Reading } from '../parts/Sent';
 
 export interface TakingProps {
   /** hears the name of the project that was taken in */
   onTaken: (name: string) => void;
   onProblem: (message: string) => void;
-}
-
-/** Something that is sent or read: what it is called, and the share of it that is sent, 0..1. */
-export interface Reading {
-  name: string;
-  share: number;
 }
 
 /** Takes a project in, one after another. */

@@ -3,7 +3,7 @@ import type { ReadableStream } from 'node:stream/web';
 import { takeInArchive } from '@/formats/api/projects';
 import { whileOnDisk } from '@/server/blobs';
 import { Problem } from '@/server/problem';
-import { ARCHIVE_LIMITS } from '@/server/archives/read';
+import { ARCHIVE_LIMITS } from '@/server/archives/zip';
 import { importArchive } from '@/server/services/archive';
 import { serve } from '../../serve';
 

@@ -1,0 +1,113 @@
+'use client';
+import { useId, useState } from 'react';
+import { Button } from 'react-bootstrap';
+import type { FolderFault } from '@/formats/files/folder';
+import { countOf } from '@/core/words/words';
+import { FileField } from '../parts/FileField';
+import { Making } from '../parts/Making';
+import { Sent } from '../parts/Sent';
+import { useDropTarget } from '../parts/useDropTarget';
+import { useJob } from '../parts/useJob';
+import { OUTCOME_SHAPES } from '../words';
+import { useFolderCheck, type Checked } from './useFolderCheck';
+
+/** Every fault by the path of its file: what is wrong, and what is to be done. */
+const Faults = ({ faults }: { faults: readonly FolderFault[] }) => (
+  <ul className="folder-faults" aria-label="Faults">
+    {faults.map(({ path, rule, said, mend }) => (
+      <li key={`${path} ${rule}`}>
+        <b className="outcome-fail">{OUTCOME_SHAPES.fail}</b> <b>{path}</b>
+        <p>
+          {said} <span className="quiet">{mend}</span>
+        </p>
+      </li>
+    ))}
+  </ul>
+);
+
+/** What a folder came to, and the files of the project that mend it. */
+function Result({ checked, pattern }: { checked: Checked; pattern: string }) {
+  const { job, begin, callOff } = useJob();
+  if ('problem' in checked)
+    return (
+      <p className="problem" role="alert">
+        {checked.problem}
+      </p>
+    );
+  const { name, faults, found, wanted } = checked;
+  const only = [...new Set(faults.flatMap((f) => f.written ?? []))];
+  const take = () => void begin('The ZIP', { kind: 'export', options: { as: 'files', pattern, only } });
+  return (
+    <>
+      <p role="status" className={faults.length > 0 ? 'outcome-fail' : 'outcome-clear'}>
+        {faults.length > 0
+          ? `${OUTCOME_SHAPES.fail} ${countOf(faults.length, 'fault')} in ${name}: ${countOf(found, 'file')}, where ${wanted} should be.`
+          : `${OUTCOME_SHAPES.clear} ${name} holds the ${countOf(wanted, 'file')} of the project, and nothing else.`}
+      </p>
+      {faults.length > 0 && <Faults faults={faults} />}
+      {only.length > 0 && (
+        <p>
+          <Button variant="primary" size="sm" disabled={job !== null} onClick={take}>
+            Take along the {countOf(only.length, 'file')} that {only.length === 1 ? 'mends' : 'mend'} it
+          </Button>
+        </p>
+      )}
+      {job && <Making what="The ZIP" progress={job.progress} callOff={callOff} />}
+    </>
+  );
+}
+
+/** Holds what goes into the app against the files of the project: a folder or a ZIP, chosen or dropped. */
+export function FolderCheck({ pattern }: { pattern: string }) {
+  const id = useId();
+  const [heaviest, setHeaviest] = useState('');
+  const { reading, checked, cancel, close, checkDropped, checkFiles } = useFolderCheck(pattern, heaviest);
+  const { over, target } = useDropTarget(checkDropped);
+  const disabled = reading !== null;
+  return (
+    <section
+      className={over ? 'sheet-section folder-check folder-check-over' : 'sheet-section folder-check'}
+      aria-label="Check a folder"
+      {...target}
+    >
+      <header>
+        <h3>Check a folder</h3>
+        <span className="ship-acts">
+          <FileField label="choose a folder" disabled={disabled} onChoose={checkFiles} />
+          <FileField
+            label="choose a ZIP"
+            accept=".zip,application/zip"
+            disabled={disabled}
+            onChoose={checkFiles}
+          />
+        </span>
+      </header>
+      <p className="quiet">
+        Drop the folder that goes into the app, or a ZIP of it. Each file is held against the one of its name
+        above; nothing of it is kept.
+      </p>
+      <p className="folder-heaviest">
+        <label htmlFor={id}>No file heavier than</label>
+        <input
+          id={id}
+          className="form-control form-control-sm"
+          type="number"
+          min={1}
+          placeholder="any"
+          value={heaviest}
+          onChange={(e) => setHeaviest(e.target.value)}
+        />
+        kB
+      </p>
+      {reading && <Sent reading={reading} onCancel={cancel} />}
+      {checked && !reading && (
+        <>
+          <Result checked={checked} pattern={pattern} />
+          <Button variant="quiet" size="sm" onClick={close}>
+            close
+          </Button>
+        </>
+      )}
+    </section>
+  );
+}
