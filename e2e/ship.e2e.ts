@@ -3,6 +3,7 @@ import { mkdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import { unzipSync, zipSync } from 'fflate';
+import sharp from 'sharp';
 import { Sheet } from '../src/formats/sheet/schema';
 import { logoPng, seriousFindings, tabTo } from './fixtures';
 import { test } from './test';
@@ -159,6 +160,23 @@ test('all files are taken along under names of one’s own, and a name that is t
   const zip = await readFile(await (await download).path(), 'latin1');
   expect([...zip.matchAll(/PK\x01\x02/g)]).toHaveLength(count);
   expect(zip).toContain('4x/emblem.png');
+  // Encoded anew.
+  await files.getByLabel('Written').selectOption('webp');
+  await expect(files.getByRole('rowheader', { name: 'emblem.webp' }).first()).toBeVisible();
+  const number = files.getByRole('spinbutton', { name: 'Quality, 1 to 100' });
+  await number.fill('0');
+  await expect(files.getByRole('alert')).toContainText('A whole number from 1 to 100.');
+  await number.fill('40');
+  expect(await seriousFindings(page)).toEqual([]);
+  const encoded = page.waitForEvent('download', { timeout: 60_000 });
+  await files.getByRole('button', { name: 'ZIP', exact: true }).press('Enter');
+  const parts = Object.entries(unzipSync(await readFile(await (await encoded).path())));
+  const webp = parts.filter(([name]) => name.endsWith('.webp'));
+  expect(webp.length).toBeGreaterThan(10);
+  for (const [, bytes] of webp) expect((await sharp(bytes).metadata()).format).toBe('webp');
+  await expect(page.getByRole('status', { name: 'Message' })).toContainText(
+    /files as WebP, .+ at quality 40/,
+  );
   const svg = await taken(page, /^SVG: /);
   expect(svg.name).toMatch(/^winter-splash-.+\.svg$/);
   expect(svg.text).toMatch(/^<svg [^>]*viewBox/);

@@ -1,5 +1,5 @@
 import { spawnSync } from 'node:child_process';
-import { copyFileSync, cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { copyFileSync, cpSync, mkdtempSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -247,6 +247,29 @@ describe('coulee sheet, page and screens', () => {
     );
     expect(readdirSync(folder).filter((f) => f.endsWith('.part'))).toEqual([]);
   });
+
+  it('encode the files anew on their way out, within a budget', async () => {
+    const to = path.join(folder, 'encoded');
+    const made = await coulee('files', exported, '--out', `${to}/`, '--as', 'webp', '--budget', '400');
+    expect(made).toMatchObject({ code: 0, err: '' });
+    expect(made.out).toMatch(
+      /as WebP, [\d.]+ kB, at quality \d+\. Least like what it was: .+, structural similarity 0\.\d{3}\./,
+    );
+    const names = readdirSync(to, { recursive: true }).map(String);
+    expect(names).toContain('emblem@4x.webp');
+    const weight = (endings: RegExp) =>
+      names.filter((n) => endings.test(n)).reduce((sum, n) => sum + statSync(path.join(to, n)).size, 0);
+    expect(weight(/\.webp$/)).toBeLessThanOrEqual(400_000);
+    expect(names.filter((n) => !/\.(webp|svg)$/.test(n))).toEqual([]);
+    const wrong = async (...options: string[]) =>
+      (await coulee('files', exported, '--out', `${to}/`, ...options)).err;
+    expect(await wrong('--as', 'webp', '--budget', '1')).toContain('are allowed. Allow more');
+    expect(await wrong('--as', 'jpeg')).toContain('is see-through in parts, which a JPEG cannot be');
+    expect(await wrong('--budget', '400')).toContain('Say as what the files are encoded');
+    expect(await wrong('--as', 'webp', '--quality', '101')).toContain('“101” is no quality');
+    expect(await wrong('--as', 'webp', '--budget', '-3')).toContain('“-3” is no number of kB');
+    expect(await wrong('--as', 'webp', '--quality', '5', '--budget', '9')).toContain('exclude each other');
+  }, 300_000);
 
   it('put the files into a folder, once, and say what is wrong with one', async () => {
     const to = path.join(folder, 'taken');

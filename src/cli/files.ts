@@ -5,14 +5,18 @@ import { shownPictures } from '@/core/project/documents';
 import { countOf } from '@/core/words/words';
 import { checkFolder } from '@/formats/files/folder';
 import { outFiles, PatternFault, type OutFile } from '@/formats/files/names';
-import { readableOf } from '@/server/exports/made';
+import { hashOf } from '@/server/blobs';
+import { encodeFiles, type ToEncode } from '@/server/drawing/encode';
+import { encodedFiles, makeEncoded } from '@/server/exports/encoded';
 import { makeFiles } from '@/server/exports/files';
+import { readableOf, type Made } from '@/server/exports/made';
 import { open, type ProjectAsked } from './asked';
 import type { Io } from './check';
+import { bytesOf, encodingOf, type EncodingAsked } from './encoding';
 import { filesIn, isFolder, writeFiles } from './in-folder';
 import { Refusal, type Opened } from './opened';
 
-export interface FilesAsked extends ProjectAsked {
+export interface FilesAsked extends ProjectAsked, EncodingAsked {
   pattern: string;
   /** a ZIP, or a folder: one that is there, or written with / at its end */
   out?: string;
@@ -32,14 +36,10 @@ async function namedFiles(opened: Opened, pattern: string): Promise<OutFile[]> {
   }
 }
 
-/** All files in a ZIP; half of one is never left behind. */
-async function zip(opened: Opened, pattern: string, out: string, io: Io): Promise<void> {
+/** What was made of all files, in a ZIP; half of one is never left behind. */
+async function zip(made: Made, out: string, io: Io): Promise<void> {
   const temporary = `${out}.part`;
   try {
-    const made = makeFiles(
-      { documents: opened.documents, pattern, facts: await opened.facts() },
-      opened.bytes,
-    );
     await pipeline(readableOf(made), createWriteStream(temporary));
     await rename(temporary, out);
     io.out(`All files were written to ${out}.\n`);
@@ -48,17 +48,40 @@ async function zip(opened: Opened, pattern: string, out: string, io: Io): Promis
   }
 }
 
-/** @throws Refusal for anything but a number of kB */
-function bytesOf(heaviest: string | undefined): number | undefined {
-  if (heaviest === undefined) return undefined;
-  const kb = Number(heaviest);
-  if (!(kb > 0)) throw new Refusal(`“${heaviest}” is no number of kB. Write --heaviest 300.`);
-  return kb * 1000;
+/** Writes all files, as they are or encoded anew, to a folder or into a ZIP. @throws Problem, Refusal */
+async function write(opened: Opened, asked: FilesAsked & { out: string }, io: Io): Promise<void> {
+  const { out, pattern } = asked;
+  const encoding = encodingOf(asked);
+  const input = { documents: opened.documents, pattern, facts: await opened.facts() };
+  const encode = (of: ToEncode) => encodeFiles(of, opened.bytes.original, () => {});
+  if (!isFolder(out)) {
+    const made = encoding
+      ? await makeEncoded({ ...input, encoding }, opened.bytes, encode)
+      : makeFiles(input, opened.bytes);
+    await zip(made, out, io);
+    if (made.said) io.out(`${made.said}\n`);
+    return;
+  }
+  const set = encoding && (await encodedFiles({ ...input, encoding }, opened.bytes, encode));
+  const files = set
+    ? set.files.map(({ path, content }) => ({
+        path,
+        hash: hashOf(content),
+        read: () => Promise.resolve(content),
+      }))
+    : (await namedFiles(opened, pattern)).map(({ path, hash }) => ({
+        path,
+        hash,
+        read: () => opened.bytes.original(hash),
+      }));
+  const { written, unchanged } = await writeFiles(out, files);
+  io.out(`${countOf(written, 'file')} written to ${out}, ${unchanged} unchanged.\n`);
+  if (set) io.out(`${set.said}\n`);
 }
 
 /** Holds a folder against the files of the project. @returns 1 where anything is wrong with it */
 async function checked(opened: Opened, { check, pattern, heaviest }: FilesAsked, io: Io): Promise<0 | 1> {
-  const most = bytesOf(heaviest);
+  const most = bytesOf(heaviest, '--heaviest');
   const wanted = await namedFiles(opened, pattern);
   const found = await filesIn(check!, wanted, opened.bytes);
   const faults = checkFolder({ wanted, found, heaviest: most });
@@ -76,17 +99,14 @@ async function checked(opened: Opened, { check, pattern, heaviest }: FilesAsked,
  * @returns the exit code @throws Refusal where neither is asked for
  */
 export async function files(asked: FilesAsked, io: Io): Promise<0 | 1> {
-  const { out, pattern, check } = asked;
+  const { out, check } = asked;
   if (out === undefined && check === undefined)
     throw new Refusal(
       'Say where the files are written to: --out FILE.zip or --out FOLDER/, or which folder is checked: --check FOLDER.',
     );
   const opened = await open(asked);
   try {
-    if (out !== undefined && isFolder(out)) {
-      const { written, unchanged } = await writeFiles(out, await namedFiles(opened, pattern), opened.bytes);
-      io.out(`${countOf(written, 'file')} written to ${out}, ${unchanged} unchanged.\n`);
-    } else if (out !== undefined) await zip(opened, pattern, out, io);
+    if (out !== undefined) await write(opened, { ...asked, out }, io);
     return check === undefined ? 0 : await checked(opened, asked, io);
   } finally {
     opened.close();

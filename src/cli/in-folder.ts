@@ -3,7 +3,6 @@ import path from 'node:path';
 import { hashOf } from '@/server/blobs';
 import type { FolderFile } from '@/formats/files/folder';
 import type { OutFile } from '@/formats/files/names';
-import { wholeOf } from '@/server/exports/made';
 import type { Bytes } from '@/server/exports/page';
 import { folderFile } from '@/server/pictures/folder-file';
 import { Refusal } from './opened';
@@ -44,18 +43,24 @@ export async function filesIn(
 export const isFolder = (place: string): boolean =>
   /[\\/]$/.test(place) || (statSync(place, { throwIfNoEntry: false })?.isDirectory() ?? false);
 
+/** A file that is written into a folder. */
+export interface ToWrite {
+  path: string;
+  hash: string;
+  read: () => Promise<Buffer>;
+}
+
 /** Writes files into a folder; those that lie there already, to the byte, are left as they are. */
 export async function writeFiles(
   folder: string,
-  files: readonly OutFile[],
-  from: Pick<Bytes, 'open'>,
+  files: readonly ToWrite[],
 ): Promise<{ written: number; unchanged: number }> {
   let written = 0;
-  for (const { path: name, hash } of files) {
+  for (const { path: name, hash, read } of files) {
     const place = path.join(folder, ...name.split('/'));
     const isThere = statSync(place, { throwIfNoEntry: false })?.isFile();
     if (isThere && hashOf(readFileSync(place)) === hash) continue;
-    const bytes = await wholeOf({ content: await from.open(hash), name, mediaType: '' });
+    const bytes = await read();
     mkdirSync(path.dirname(place), { recursive: true });
     const temporary = `${place}.part`;
     try {

@@ -6,6 +6,7 @@ import { PRODUCT_VERSION } from '@/core/review/version';
 import { z } from 'zod';
 import { check, type CheckAsked, type Io } from './check';
 import { runConformance } from './conformance/run';
+import { BUDGET_FOR, ENCODED_AS } from '@/formats/files/encoding';
 import { DEFAULT_PATTERN } from '@/formats/files/names';
 import { exportProject } from './export';
 import { files, type FilesAsked } from './files';
@@ -94,6 +95,12 @@ function addScene(program: Command, io: Io, end: (code: number) => void): void {
       'say what is missing, surplus or wrong in a folder of them; ends with 1 where anything is',
     )
     .option('--heaviest <kB>', 'with --check, what no file may be heavier than')
+    .addOption(new Option('--as <type>', 'encode them anew; vectors stay as they are').choices(ENCODED_AS))
+    .option('--quality <1..100>', 'with --as, at which quality; 80 when neither it nor a budget is said')
+    .option('--budget <kB>', 'with --as, at the best quality that keeps within it')
+    .addOption(
+      new Option('--for <what>', 'with --budget, what it is for; the set when absent').choices(BUDGET_FOR),
+    )
     .action(async (folder: string | undefined, options: Omit<FilesAsked, 'folder'>) => {
       end(await files({ ...options, folder }, io));
     });

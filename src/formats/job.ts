@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { STARTS } from '@/core/launch/timeline';
 import { REVIEW_FORMAT_IDS } from './all';
+import { Encoding } from './files/encoding';
 import { DEFAULT_PATTERN } from './files/names';
 
 /** What a server is asked to make that takes longer than a request may. */
@@ -36,6 +37,8 @@ export const JobAsked = z.discriminatedUnion('kind', [
         .default('telling'),
       /** by which files are named */
       pattern: z.string().max(200).default(DEFAULT_PATTERN),
+      /** of files: how they are encoded anew; as they are when absent */
+      encoding: Encoding.optional(),
       /** of files: the paths of those that are taken; all when absent */
       only: z.array(z.string().max(400)).min(1).max(5000).optional(),
     }),
@@ -61,6 +64,8 @@ export const Job = z.object({
       name: z.string(),
       bytes: z.int().nonnegative(),
       mediaType: z.string(),
+      /** what there is to say of it, such as at which quality files were encoded */
+      said: z.string().optional(),
     })
     .optional(),
   /** of one that failed: what went wrong, and the way out */

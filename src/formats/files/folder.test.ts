@@ -7,6 +7,7 @@ const side = (n: number) => 10 + (n % 40);
 /** 40 files of a project, each with bytes and a size of its own. */
 const wanted: OutFile[] = Array.from({ length: 40 }, (_, n) => ({
   path: `set/picture-${n}.png`,
+  pictureId: `p${n}`,
   hash: hash(n),
   bytes: 1000 + n,
   about: `Picture ${n}`,

@@ -99,6 +99,7 @@ export type FileFacts = z.infer<typeof FileFacts>;
 export interface OutFile {
   /** with folders and its ending */
   path: string;
+  pictureId: string;
   hash: string;
   bytes: number;
   /** what it is, such as “Emblem, dark, 2×” */
@@ -124,6 +125,7 @@ const ENDINGS: Record<string, string> = { jpeg: 'jpg' };
 
 /** A file with its name by a pattern: folders and all but the ending. */
 interface NamedBy {
+  pictureId: string;
   hash: string;
   stem: string;
   ending: string;
@@ -146,6 +148,7 @@ export function namesBy(pictures: readonly Picture[], pattern: string, facts: Fi
         const file = { picture, cut, rendition };
         return [
           {
+            pictureId: picture.id,
             hash: rendition.hash,
             stem: said(pieces, file),
             ending: ENDINGS[known.type] ?? known.type,
@@ -166,7 +169,11 @@ export function namesBy(pictures: readonly Picture[], pattern: string, facts: Fi
  */
 export function outFiles(pictures: readonly Picture[], pattern: string, facts: FileFacts): OutFile[] {
   const files = new Map<string, OutFile>();
-  for (const { hash, stem, ending, bytes, about, rendition } of namesBy(pictures, pattern, facts)) {
+  for (const { pictureId, hash, stem, ending, bytes, about, rendition } of namesBy(
+    pictures,
+    pattern,
+    facts,
+  )) {
     const path = `${stem}.${ending}`;
     const key = path.toLowerCase();
     const other = files.get(key);
@@ -175,7 +182,7 @@ export function outFiles(pictures: readonly Picture[], pattern: string, facts: F
         `Two files would be called ${path}: ${other.about}, and ${about}. Let the pattern say in what they differ.`,
       );
     const { widthPx, heightPx, vector, transparent } = rendition;
-    files.set(key, { path, hash, bytes, about, widthPx, heightPx, vector, transparent });
+    files.set(key, { path, pictureId, hash, bytes, about, widthPx, heightPx, vector, transparent });
   }
   return [...files.values()].toSorted((a, b) => (a.path < b.path ? -1 : 1));
 }

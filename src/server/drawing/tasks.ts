@@ -1,4 +1,5 @@
 import { contact } from './contact';
+import { encode } from './encode';
 import { examine } from './examine';
 import { inspect } from './inspect';
 import { make } from './make';
@@ -14,6 +15,7 @@ export const TASKS = {
   examine,
   make,
   inspect,
+  encode,
   look,
   read: (file: ToRead) => read(file),
   paint,

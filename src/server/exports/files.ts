@@ -1,6 +1,6 @@
 import { shownPictures, type Documents } from '@/core/project/documents';
 import { fileStem } from '@/formats/file-name';
-import { outFiles, PatternFault, type FileFacts } from '@/formats/files/names';
+import { outFiles, PatternFault, type FileFacts, type OutFile } from '@/formats/files/names';
 import { Problem } from '../problem';
 import type { TaskProgress } from '../drawing/progress';
 import type { Made } from './made';
@@ -16,14 +16,10 @@ export interface FilesToMake {
 }
 
 /**
- * All files of the pictures that scenes show, in a ZIP, under the names that a pattern gives them.
- * @throws Problem 422 for a pattern that cannot be used, or where there is no file; 410, while it is read, for a lost one
+ * The files of the pictures that scenes show, under the names that a pattern gives them, or those of them that are taken.
+ * @throws Problem 422 for a pattern that cannot be used, or where there is no file
  */
-export function makeFiles(
-  { documents, pattern, facts, only }: FilesToMake,
-  from: Pick<Bytes, 'open'>,
-  onProgress: (progress: TaskProgress) => void = () => {},
-): Made {
+export function namedFiles({ documents, pattern, facts, only }: FilesToMake): OutFile[] {
   const files = (() => {
     try {
       return outFiles(shownPictures(documents), pattern, facts);
@@ -32,15 +28,24 @@ export function makeFiles(
       throw error;
     }
   })();
-  const isTaken = ({ path }: { path: string }) => only?.includes(path) ?? true;
-  const taken = files.filter(isTaken);
-  if (only && taken.length === 0)
-    throw new Problem(
-      422,
-      `None of these is a file of this project under this pattern: ${only.slice(0, 3).join(', ')}.`,
-    );
   if (files.length === 0)
     throw new Problem(422, 'No scene of this project shows a picture: there is no file to take along.');
+  const taken = only ? files.filter(({ path }) => only.includes(path)) : files;
+  if (taken.length > 0) return taken;
+  const some = only!.slice(0, 3).join(', ');
+  throw new Problem(422, `None of these is a file of this project under this pattern: ${some}.`);
+}
+
+/**
+ * These files in a ZIP, as they are.
+ * @throws Problem as above; 410, while it is read, for a lost file
+ */
+export function makeFiles(
+  input: FilesToMake,
+  from: Pick<Bytes, 'open'>,
+  onProgress: (progress: TaskProgress) => void = () => {},
+): Made {
+  const taken = namedFiles(input);
   const say = (done: number) => onProgress({ done, of: taken.length, doing: 'packing its files' });
   say(0);
   const entries = taken.map(({ path, hash }) => ({
@@ -50,7 +55,7 @@ export function makeFiles(
   }));
   return {
     content: zipOf(entries, say),
-    name: `${fileStem(documents.project.name)}-files.zip`,
+    name: `${fileStem(input.documents.project.name)}-files.zip`,
     mediaType: 'application/zip',
   };
 }

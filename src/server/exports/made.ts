@@ -6,6 +6,8 @@ export interface Made {
   /** for whoever keeps it */
   name: string;
   mediaType: string;
+  /** what there is to say of it */
+  said?: string;
 }
 
 /** What was made, to be read bit by bit. */

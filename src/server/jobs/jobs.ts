@@ -20,7 +20,7 @@ type Row = typeof jobs.$inferSelect;
 
 /** How a job ended. */
 interface Ended {
-  result?: { hash: string; name: string; bytes: number; mediaType: string };
+  result?: { hash: string; name: string; bytes: number; mediaType: string; said?: string };
   problem?: { status: number; detail: string };
 }
 
@@ -109,9 +109,9 @@ async function run({ id, projectId, asked }: Row, live: Live): Promise<void> {
     };
     const made = await make(JobAsked.parse(JSON.parse(asked)), { project: projectId, signal, onProgress });
     const { hash, bytes } = await keepResult(readableOf(made), signal);
-    const { name, mediaType } = made;
+    const { name, mediaType, said } = made;
     // What was called off in the last moment stays so.
-    if (!signal.aborted) setState(id, 'done', { result: { hash, name, bytes, mediaType } });
+    if (!signal.aborted) setState(id, 'done', { result: { hash, name, bytes, mediaType, said } });
   } catch (error) {
     if (!signal.aborted) setState(id, 'failed', { problem: problemOf(error) });
   } finally {

@@ -7,6 +7,8 @@ import { LARGEST } from '../drawing/cost';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { makeArchive } from '../exports/archive';
+import type { ToEncode } from '../drawing/encode';
+import { makeEncoded } from '../exports/encoded';
 import { makeFiles } from '../exports/files';
 import { makePage, type Bytes } from '../exports/page';
 import type { Made } from '../exports/made';
@@ -106,9 +108,28 @@ async function contactSheet(
   return { content, name: `${fileStem(scene.name)}-cases.${form}`, mediaType };
 }
 
+/** The files of pictures in a ZIP, as they are or encoded anew. @throws Problem */
+async function files(documents: Documents, options: Options<'export'>, by: For): Promise<Made> {
+  const { pattern, only, encoding } = options;
+  const input = { documents, pattern, only, facts: fileFacts(documents) };
+  if (!encoding) return makeFiles(input, STORED_BYTES, by.onProgress);
+  const encode = (asked: ToEncode) =>
+    drawn(
+      {
+        kind: 'encode',
+        input: asked,
+        cost: LARGEST,
+        deadlineMs: DRAWING.decodeMs,
+        name: 'The encoding of these files',
+      },
+      by,
+    );
+  return makeEncoded({ ...input, encoding }, STORED_BYTES, encode);
+}
+
 /** @throws Problem 404 for a scene or a target that is not there */
 async function exported(options: Options<'export'>, by: For): Promise<Made> {
-  const { as, target, pattern, only } = options;
+  const { as, target } = options;
   const { documents, revision } = loadProject(by.project);
   const { project } = documents;
   const { screens } = targetOf(project, target);
@@ -124,11 +145,7 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
     case 'archive':
       return makeArchive({ documents, revision }, STORED_BYTES, by.onProgress);
     case 'files':
-      return makeFiles(
-        { documents, pattern, facts: fileFacts(documents), only },
-        STORED_BYTES,
-        by.onProgress,
-      );
+      return files(documents, options, by);
   }
 }
 

@@ -46,7 +46,9 @@ export function useJob() {
         now = await ask(readJob, { project, job: now.id });
         if (isMine()) setJob(now);
       }
-      if (isMine()) await take(now);
+      if (!isMine()) return;
+      await take(now);
+      if (now.result?.said) store.setState({ message: now.result.said });
     } catch (error) {
       store.setState({ message: `${what} could not be made. ${messageOf(error)}` });
     } finally {
