@@ -32,9 +32,12 @@ export interface EncodedFile {
   alike: number;
 }
 
+/** Of AVIF: a search encodes each file up to a dozen times, and more effort takes 14 times as long for 6 % fewer bytes. */
+const AVIF_EFFORT = 2;
+
 const ENCODERS: Record<EncodedAs, (image: Sharp, quality: number) => Sharp> = {
-  webp: (image, quality) => image.webp({ quality, alphaQuality: 100, smartSubsample: true }),
-  avif: (image, quality) => image.avif({ quality }),
+  webp: (image, quality) => image.webp({ quality, alphaQuality: 100 }),
+  avif: (image, quality) => image.avif({ quality, effort: AVIF_EFFORT }),
   jpeg: (image, quality) => image.jpeg({ quality, mozjpeg: true }),
   png: (image, quality) => image.png({ palette: true, quality }),
 };
