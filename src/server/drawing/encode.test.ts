@@ -39,7 +39,7 @@ describe('files that are encoded within a budget', () => {
     const files: SourceFile[] = [];
     for (let n = 1; n <= 12; n++) {
       const bytes = await photo(32 * n, 24 * n, 3);
-      files.push({ hash: keep(bytes), group: '' });
+      files.push({ hash: keep(bytes), group: '', about: 'Photo' });
     }
     const budget = 200_000;
     const steps: number[] = [];
@@ -77,7 +77,7 @@ describe('files that are encoded within a budget', () => {
     async (as, seed) => {
       const [width, height] = [32, 24];
       const hash = keep(await photo(width, height, seed));
-      const files = [{ hash, group: '' }];
+      const files = [{ hash, group: '', about: 'Photo' }];
       const raw = (bytes: Buffer) => sharp(bytes).toColourspace('srgb').ensureAlpha().raw().toBuffer();
       const source = { width, height, data: await raw(bytesOf.get(hash)!) };
       const all: { bytes: number; alike: number }[] = [];
@@ -105,8 +105,8 @@ describe('files that are encoded within a budget', () => {
 
   it('have a budget each where that is asked for', async () => {
     const files = [
-      { hash: keep(await photo(60, 60, 7)), group: 'a' },
-      { hash: keep(await photo(300, 300, 8)), group: 'b' },
+      { hash: keep(await photo(60, 60, 7)), group: 'a', about: 'Photo' },
+      { hash: keep(await photo(300, 300, 8)), group: 'b', about: 'Photo' },
     ];
     const made = await encodeFiles(
       { files, as: 'jpeg', keep: { by: 'budget', bytes: 9000, for: 'file' } },
@@ -118,7 +118,7 @@ describe('files that are encoded within a budget', () => {
   });
 
   it('are refused in words where not even the least quality fits', async () => {
-    const files = [{ hash: keep(await photo(300, 300, 9)), group: '' }];
+    const files = [{ hash: keep(await photo(300, 300, 9)), group: '', about: 'Photo' }];
     const asked = encodeFiles(
       { files, as: 'webp', keep: { by: 'budget', bytes: 100, for: 'set' } },
       read,

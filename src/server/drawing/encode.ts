@@ -16,6 +16,8 @@ export interface SourceFile {
   hash: string;
   /** files of one group share one quality, and one budget */
   group: string;
+  /** what it is, for messages */
+  about: string;
 }
 
 export interface ToEncode {
@@ -47,6 +49,15 @@ type Say = (progress: TaskProgress) => void;
 
 /** Px of decoded files that are held at once; others are decoded each time. */
 const HELD_PX = 40_000_000;
+
+/** @throws Problem 422 for a file of which something is see-through */
+async function refuseSeeThrough(image: Sharp, about: string): Promise<void> {
+  if ((await image.stats()).isOpaque) return;
+  throw new Problem(
+    422,
+    `${about} is see-through in parts, which a JPEG cannot be. Choose WebP, AVIF or PNG.`,
+  );
+}
 
 /** Files as they are encoded at a quality; each is decoded once where there is room. */
 function encoder(as: EncodedAs, read: Read) {
@@ -133,6 +144,8 @@ async function encodeGroup(
   // As many at once as the encoders have threads.
   const sum = async (of: (hash: string) => Promise<number>) =>
     (await Promise.all(group.map(({ hash }) => of(hash)))).reduce((total, n) => total + n, 0);
+  if (asked.as === 'jpeg')
+    for (const { hash, about } of group) await refuseSeeThrough(await source(hash), about);
   const quality = await qualityOf(group.length, asked, {
     weigh: (q) => sum(async (hash) => (await one(hash, q)).length),
     alike: async (q) => (await sum(async (hash) => alikeOf(hash, await one(hash, q)))) / group.length,
@@ -151,7 +164,7 @@ async function encodeGroup(
 
 /**
  * Encodes files anew, each group at the quality that is asked for, or at the best that keeps within its budget.
- * @param read the bytes of a file by its hash @throws Problem 422 where a budget cannot be met
+ * @param read the bytes of a file by its hash @throws Problem 422 where a budget cannot be met, or a file cannot be a JPEG
  */
 export async function encodeFiles(
   { files, ...asked }: ToEncode,

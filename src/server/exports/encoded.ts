@@ -16,17 +16,11 @@ const GROUPS: Record<'file' | 'picture' | 'set', (file: OutFile) => string> = {
   set: () => '',
 };
 
-/** What is encoded anew of files. @throws Problem 422 where one of them cannot be of that type */
+/** What is encoded anew of files. */
 function asked(files: readonly OutFile[], { as, keep }: Encoding): ToEncode {
   const rasters = files.filter((f) => !f.vector);
-  const seeThrough = rasters.find((f) => f.transparent !== false);
-  if (as === 'jpeg' && seeThrough)
-    throw new Problem(
-      422,
-      `${seeThrough.about} is see-through in parts, which a JPEG cannot be. Choose WebP, AVIF or PNG.`,
-    );
   const groupOf = GROUPS[keep.by === 'budget' ? keep.for : 'file'];
-  const byHash = new Map(rasters.map((f) => [f.hash, { hash: f.hash, group: groupOf(f) }]));
+  const byHash = new Map(rasters.map((f) => [f.hash, { hash: f.hash, group: groupOf(f), about: f.about }]));
   return { files: [...byHash.values()], as, keep };
 }
 
