@@ -1,5 +1,4 @@
-import type { Encoding, EncodedAs, BudgetFor } from '@/formats/files/encoding';
-import { Encoding as Schema } from '@/formats/files/encoding';
+import { Encoding, USUAL_QUALITY, type BudgetFor, type EncodedAs } from '@/formats/files/encoding';
 import { Refusal } from './opened';
 
 /** How files are to be encoded anew, as it is written on the command line. */
@@ -11,9 +10,6 @@ export interface EncodingAsked {
   budget?: string;
   for?: BudgetFor;
 }
-
-/** At which files are encoded where nothing is said of it. */
-const USUAL_QUALITY = 80;
 
 /** A size in kB as bytes. @param option it was written behind @throws Refusal for anything but a number of kB */
 export function bytesOf(kilobytes: string | undefined, option: string): number | undefined {
@@ -37,7 +33,7 @@ export function encodingOf({ as, quality, budget, for: each }: EncodingAsked): E
     bytes === undefined
       ? { by: 'quality' as const, quality: Number(quality ?? USUAL_QUALITY) }
       : { by: 'budget' as const, bytes, for: each ?? 'set' };
-  const read = Schema.safeParse({ as, keep });
+  const read = Encoding.safeParse({ as, keep });
   if (!read.success) throw new Refusal(`“${quality}” is no quality. Write a whole number from 1 to 100.`);
   return read.data;
 }

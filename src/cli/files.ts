@@ -1,14 +1,12 @@
 import { createWriteStream } from 'node:fs';
 import { rename, rm } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
-import { shownPictures } from '@/core/project/documents';
 import { countOf } from '@/core/words/words';
 import { checkFolder } from '@/formats/files/folder';
-import { outFiles, PatternFault, type OutFile } from '@/formats/files/names';
 import { hashOf } from '@/server/blobs';
 import { encodeFiles, type ToEncode } from '@/server/drawing/encode';
 import { encodedFiles, makeEncoded } from '@/server/exports/encoded';
-import { makeFiles } from '@/server/exports/files';
+import { allFiles, makeFiles } from '@/server/exports/files';
 import { readableOf, type Made } from '@/server/exports/made';
 import { open, type ProjectAsked } from './asked';
 import type { Io } from './check';
@@ -26,15 +24,12 @@ export interface FilesAsked extends ProjectAsked, EncodingAsked {
   heaviest?: string;
 }
 
-/** @throws Refusal for a pattern that cannot be used */
-async function namedFiles(opened: Opened, pattern: string): Promise<OutFile[]> {
-  try {
-    return outFiles(shownPictures(opened.documents), pattern, await opened.facts());
-  } catch (error) {
-    if (error instanceof PatternFault) throw new Refusal(error.message);
-    throw error;
-  }
-}
+/** The files of a project under their names, and what they are made of. */
+const inputOf = async ({ documents, facts }: Opened, pattern: string) => ({
+  documents,
+  pattern,
+  facts: await facts(),
+});
 
 /** What was made of all files, in a ZIP; half of one is never left behind. */
 async function zip(made: Made, out: string, io: Io): Promise<void> {
@@ -52,7 +47,7 @@ async function zip(made: Made, out: string, io: Io): Promise<void> {
 async function write(opened: Opened, asked: FilesAsked & { out: string }, io: Io): Promise<void> {
   const { out, pattern } = asked;
   const encoding = encodingOf(asked);
-  const input = { documents: opened.documents, pattern, facts: await opened.facts() };
+  const input = await inputOf(opened, pattern);
   const encode = (of: ToEncode) => encodeFiles(of, opened.bytes.original, () => {});
   if (!isFolder(out)) {
     const made = encoding
@@ -69,7 +64,7 @@ async function write(opened: Opened, asked: FilesAsked & { out: string }, io: Io
         hash: hashOf(content),
         read: () => Promise.resolve(content),
       }))
-    : (await namedFiles(opened, pattern)).map(({ path, hash }) => ({
+    : allFiles(input).map(({ path, hash }) => ({
         path,
         hash,
         read: () => opened.bytes.original(hash),
@@ -82,7 +77,7 @@ async function write(opened: Opened, asked: FilesAsked & { out: string }, io: Io
 /** Holds a folder against the files of the project. @returns 1 where anything is wrong with it */
 async function checked(opened: Opened, { check, pattern, heaviest }: FilesAsked, io: Io): Promise<0 | 1> {
   const most = bytesOf(heaviest, '--heaviest');
-  const wanted = await namedFiles(opened, pattern);
+  const wanted = allFiles(await inputOf(opened, pattern));
   const found = await filesIn(check!, wanted, opened.bytes);
   const faults = checkFolder({ wanted, found, heaviest: most });
   const lines = faults.map(({ path, said, mend }) => `▲ ${path}\n    ${said} ${mend}`);

@@ -1,5 +1,5 @@
 import { ciede2000, labOf, over } from './colour';
-import type { Raster, Rgba } from './raster';
+import { checkSameSize, type Raster, type Rgba } from './raster';
 
 /** What a see-through pixel is laid on: a difference that one of them hides shows on the other. */
 const GROUNDS: readonly Omit<Rgba, 'a'>[] = [
@@ -23,8 +23,7 @@ const pixelAt = ({ data }: Raster, i: number): Rgba => ({
  * @throws RangeError for two sizes
  */
 export function apart(one: Raster, two: Raster): number {
-  if (one.width !== two.width || one.height !== two.height)
-    throw new RangeError(`${one.width} × ${one.height} px against ${two.width} × ${two.height} px`);
+  checkSameSize(one, two);
   const count = one.width * one.height;
   let sum = 0;
   for (let i = 0; i < count; i++) {

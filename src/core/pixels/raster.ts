@@ -5,6 +5,12 @@ export interface Raster {
   data: Uint8Array | Uint8ClampedArray;
 }
 
+/** @throws RangeError for rasters of two sizes */
+export function checkSameSize(one: Raster, two: Raster): void {
+  if (one.width !== two.width || one.height !== two.height)
+    throw new RangeError(`${one.width} × ${one.height} px against ${two.width} × ${two.height} px`);
+}
+
 /** Channels 0..255 and alpha 0..1, coded in sRGB. */
 export interface Rgba {
   r: number;

@@ -1,4 +1,4 @@
-import type { Raster } from './raster';
+import { checkSameSize, type Raster } from './raster';
 
 /** Weights of a window, as wide as it is high. Source: Wang et al. 2004, §III.B: 11 × 11, Gaussian of 1.5 px, sum 1. */
 const RADIUS = 5;
@@ -56,9 +56,8 @@ const products = (a: Float64Array, b: Float64Array) => a.map((v, i) => v * b[i]!
  * @throws RangeError for two sizes
  */
 export function ssim(one: Raster, two: Raster): number {
+  checkSameSize(one, two);
   const { width, height } = one;
-  if (width !== two.width || height !== two.height)
-    throw new RangeError(`${width} × ${height} px against ${two.width} × ${two.height} px`);
   const [a, b] = [lumaOf(one), lumaOf(two)];
   const isSmall = Math.min(width, height) <= 2 * RADIUS;
   const mean = (values: Float64Array) =>

@@ -5,6 +5,9 @@ import type { FileFacts } from './names';
 export const ENCODED_AS = ['webp', 'avif', 'jpeg', 'png'] as const;
 export type EncodedAs = (typeof ENCODED_AS)[number];
 
+/** At which files are encoded where nothing is said of it. */
+export const USUAL_QUALITY = 80;
+
 /** What one budget is for: each file, the files of each picture together, or all of them. */
 export const BUDGET_FOR = ['file', 'picture', 'set'] as const;
 export type BudgetFor = (typeof BUDGET_FOR)[number];

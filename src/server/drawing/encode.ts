@@ -100,7 +100,7 @@ interface Tried {
   weigh: (quality: number) => Promise<number>;
   alike: (quality: number) => Promise<number>;
   /** of all of them together */
-  px: number;
+  px: () => Promise<number>;
 }
 
 /** @throws Problem 422 where not even the least quality fits */
@@ -111,7 +111,9 @@ async function qualityOf(
 ): Promise<number> {
   if (keep.by === 'quality') return keep.quality;
   const { bytes } = keep;
-  const found = await (px <= ALL_TRIED_PX ? mostAlike(weigh, alike, bytes) : bestQuality(weigh, bytes));
+  const found = await ((await px()) <= ALL_TRIED_PX
+    ? mostAlike(weigh, alike, bytes)
+    : bestQuality(weigh, bytes));
   if ('quality' in found) return found.quality;
   const { least } = found;
   throw new Problem(
@@ -149,10 +151,11 @@ async function encodeGroup(
   const quality = await qualityOf(group.length, asked, {
     weigh: (q) => sum(async (hash) => (await one(hash, q)).length),
     alike: async (q) => (await sum(async (hash) => alikeOf(hash, await one(hash, q)))) / group.length,
-    px: await sum(async (hash) => {
-      const { width, height } = await decode(await read(hash)).metadata();
-      return width * height;
-    }),
+    px: () =>
+      sum(async (hash) => {
+        const { width, height } = await decode(await read(hash)).metadata();
+        return width * height;
+      }),
   });
   const encoded: EncodedFile[] = [];
   for (const { hash } of group) {

@@ -1,6 +1,6 @@
 import { sayFileSize } from '@/core/words/numbers';
 import { countOf } from '@/core/words/words';
-import { ENCODED_WORDS, encodedFacts, type Encoding } from '@/formats/files/encoding';
+import { ENCODED_WORDS, encodedFacts, type BudgetFor, type Encoding } from '@/formats/files/encoding';
 import { fileStem } from '@/formats/file-name';
 import type { OutFile } from '@/formats/files/names';
 import type { EncodedFile, ToEncode } from '../drawing/encode';
@@ -10,7 +10,7 @@ import type { Made } from './made';
 import type { Bytes } from './page';
 import { zipOf } from './zip';
 
-const GROUPS: Record<'file' | 'picture' | 'set', (file: OutFile) => string> = {
+const GROUPS: Record<BudgetFor, (file: OutFile) => string> = {
   file: ({ hash }) => hash,
   picture: ({ pictureId }) => pictureId,
   set: () => '',

@@ -16,18 +16,21 @@ export interface FilesToMake {
 }
 
 /**
- * The files of the pictures that scenes show, under the names that a pattern gives them, or those of them that are taken.
- * @throws Problem 422 for a pattern that cannot be used, or where there is no file
+ * All files of the pictures that scenes show, under the names that a pattern gives them; none where no scene shows one.
+ * @throws Problem 422 for a pattern that cannot be used
  */
-export function namedFiles({ documents, pattern, facts, only }: FilesToMake): OutFile[] {
-  const files = (() => {
-    try {
-      return outFiles(shownPictures(documents), pattern, facts);
-    } catch (error) {
-      if (error instanceof PatternFault) throw new Problem(422, error.message);
-      throw error;
-    }
-  })();
+export function allFiles({ documents, pattern, facts }: Omit<FilesToMake, 'only'>): OutFile[] {
+  try {
+    return outFiles(shownPictures(documents), pattern, facts);
+  } catch (error) {
+    if (error instanceof PatternFault) throw new Problem(422, error.message);
+    throw error;
+  }
+}
+
+/** These files, or those of them that are taken. @throws Problem 422 as above, and where there is no file */
+export function namedFiles({ only, ...input }: FilesToMake): OutFile[] {
+  const files = allFiles(input);
   if (files.length === 0)
     throw new Problem(422, 'No scene of this project shows a picture: there is no file to take along.');
   const taken = only ? files.filter(({ path }) => only.includes(path)) : files;

@@ -30,19 +30,17 @@ export const tooLarge = (name: string) =>
 /** Px that a drawing is taken to have before it is looked at, and px for each byte of a file. */
 const GUESS = { drawing: 10_000_000, perByte: 4 };
 
-function examined(bytes: Buffer, type: PictureType, name: string, asker: For): Promise<Examined> {
-  const vector = type === 'svg';
-  return drawn(
-    {
-      kind: 'examine',
-      input: { bytes, type, name },
-      cost: vector ? GUESS.drawing : bytes.length * GUESS.perByte,
-      deadlineMs: vector ? DRAWING.deadlineMs : DRAWING.decodeMs,
-      name: `“${name}”`,
-    },
+/** What it may cost to look at a file, and for how long. */
+export const effortOf = (bytes: Buffer, type: PictureType) =>
+  type === 'svg'
+    ? { cost: GUESS.drawing, deadlineMs: DRAWING.deadlineMs }
+    : { cost: bytes.length * GUESS.perByte, deadlineMs: DRAWING.decodeMs };
+
+const examined = (bytes: Buffer, type: PictureType, name: string, asker: For): Promise<Examined> =>
+  drawn(
+    { kind: 'examine', input: { bytes, type, name }, ...effortOf(bytes, type), name: `“${name}”` },
     asker,
   );
-}
 
 function known(hash: string): KeptFile | null {
   return getDb().select().from(blobs).where(eq(blobs.hash, hash)).get() ?? null;

@@ -1,10 +1,11 @@
-import { shownPictures, type Documents } from '@/core/project/documents';
+import type { Documents } from '@/core/project/documents';
 import { checkFolder, type FolderFault, type FolderFile } from '@/formats/files/folder';
-import { outFiles, PatternFault, type OutFile } from '@/formats/files/names';
+import type { OutFile } from '@/formats/files/names';
 import { openFiles, type OpenZip } from '../archives/zip';
 import { drawn, type For } from '../drawing/drawn';
-import { DRAWING } from '../drawing/limits';
+import { allFiles } from '../exports/files';
 import { noPicture } from '../pictures/folder-file';
+import { effortOf } from '../pictures/import';
 import { sniff } from '../pictures/sniff';
 import { Problem } from '../problem';
 import { fileFacts } from './pictures';
@@ -12,24 +13,11 @@ import { fileFacts } from './pictures';
 const refuse = (why: string) =>
   new Problem(422, `This folder cannot be checked: ${why} Nothing was changed.`);
 
-/** Px for each byte of a file that is to be looked at. */
-const PX_PER_BYTE = 4;
-
 /** The folder that everything in a ZIP lies in, with its /, as programs that pack a folder write it; '' without one. */
 export function sharedFolder(paths: readonly string[], wanted: readonly Pick<OutFile, 'path'>[]): string {
   const first = /^[^/]+\//.exec(paths[0] ?? '')?.[0] ?? '';
   const isOwn = wanted.some((w) => w.path.startsWith(first));
   return first !== '' && !isOwn && paths.every((p) => p.startsWith(first)) ? first : '';
-}
-
-/** @throws Problem 422 for a pattern that cannot be used */
-function wantedOf(documents: Documents, pattern: string): OutFile[] {
-  try {
-    return outFiles(shownPictures(documents), pattern, fileFacts(documents));
-  } catch (error) {
-    if (error instanceof PatternFault) throw new Problem(422, error.message);
-    throw error;
-  }
 }
 
 /** One file as it lies in the ZIP; one of the project, to the byte, need not be looked at. @throws Problem 503 */
@@ -40,17 +28,18 @@ async function looked(
   by: For,
 ): Promise<FolderFile> {
   const none = noPicture(path, bytes);
+  const type = await sniff(bytes);
+  if (!type) return none;
   if (wanted?.hash === none.hash) {
     const { widthPx, heightPx, transparent = false } = wanted;
-    return { ...none, type: await sniff(bytes), widthPx, heightPx, transparent };
+    return { ...none, type, widthPx, heightPx, transparent };
   }
   try {
     return await drawn(
       {
         kind: 'inspect',
         input: { path, bytes, own: wanted?.hash ?? null },
-        cost: bytes.length * PX_PER_BYTE,
-        deadlineMs: DRAWING.decodeMs,
+        ...effortOf(bytes, type),
         name: `“${path}”`,
       },
       by,
@@ -91,7 +80,7 @@ export async function checkZip(
   { pattern, heaviest }: { pattern: string; heaviest?: number },
   by: For,
 ): Promise<CheckedFolder> {
-  const wanted = wantedOf(documents, pattern);
+  const wanted = allFiles({ documents, pattern, facts: fileFacts(documents) });
   const zip = await openFiles(file, { refuse, notThere: () => null });
   try {
     const found = await filesIn(zip, wanted, by);

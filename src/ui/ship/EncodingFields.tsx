@@ -1,6 +1,6 @@
 'use client';
 import { useId } from 'react';
-import { BUDGET_FOR, ENCODED_AS, ENCODED_WORDS, Encoding } from '@/formats/files/encoding';
+import { BUDGET_FOR, ENCODED_AS, ENCODED_WORDS, Encoding, USUAL_QUALITY } from '@/formats/files/encoding';
 
 /** How files are encoded on their way out, as it is typed. */
 export interface EncodingTyped {
@@ -11,7 +11,12 @@ export interface EncodingTyped {
   kilobytes: string;
 }
 
-export const AS_THEY_ARE: EncodingTyped = { as: '', by: 'quality', quality: '80', kilobytes: '500' };
+export const AS_THEY_ARE: EncodingTyped = {
+  as: '',
+  by: 'quality',
+  quality: String(USUAL_QUALITY),
+  kilobytes: '500',
+};
 
 /** What was typed as it is asked for: `undefined` for files as they are, `null` for a number that cannot be. */
 export function encodingOf({ as, by, quality, kilobytes }: EncodingTyped): Encoding | undefined | null {

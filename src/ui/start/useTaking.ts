@@ -1,7 +1,6 @@
 'use client';
-import { useEffect, useRef, useState } from 'react';
-import { messageOf, uploadArchive } from '../api';
-import type { Reading } from '../parts/Sent';
+import { uploadArchive } from '../api';
+import { useSending } from '../parts/useSending';
 
 export interface TakingProps {
   /** hears the name of the project that was taken in */
@@ -9,32 +8,11 @@ export interface TakingProps {
   onProblem: (message: string) => void;
 }
 
-/** Takes a project in, one after another. */
-function useUpload({ onTaken, onProblem }: TakingProps) {
-  const [reading, setReading] = useState<Reading | null>(null);
-  const running = useRef<AbortController | null>(null);
-  useEffect(() => () => running.current?.abort(), []);
-  const take = async (name: string, make: () => Promise<File>) => {
-    if (reading) return;
-    const abort = (running.current = new AbortController());
-    const onProgress = (share: number) => setReading({ name, share });
-    onProgress(0);
-    try {
-      const file = await make();
-      const { name: taken } = await uploadArchive(file, { onProgress, signal: abort.signal });
-      onTaken(taken);
-    } catch (error) {
-      if (!abort.signal.aborted) onProblem(messageOf(error));
-    } finally {
-      setReading(null);
-    }
-  };
-  return { reading, take, cancel: () => running.current?.abort() };
-}
-
 /** Takes a project in from an archive or a folder: chosen, or dropped. */
-export function useTaking(props: TakingProps) {
-  const { reading, take, cancel } = useUpload(props);
+export function useTaking({ onTaken, onProblem }: TakingProps) {
+  const { reading, send, cancel } = useSending();
+  const take = (name: string, make: () => Promise<File>) =>
+    send(name, async (sending) => onTaken((await uploadArchive(await make(), sending)).name), onProblem);
   const takeFile = (file: File | undefined) => file && void take(file.name, () => Promise.resolve(file));
   const takeDropped = ({ items, files }: DataTransfer) => {
     const entry = items[0]?.webkitGetAsEntry();

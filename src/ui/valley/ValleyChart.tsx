@@ -80,20 +80,23 @@ function ChartMark({ cx, cy, mark, measure }: Shaped & { measure: ValleyMeasure 
   );
 }
 
+/** The cases of a measure, as recharts takes them. */
+function pointsOf({ marks, range: { low, high } }: ValleyData, measure: ValleyMeasure, chosen?: string) {
+  const scale = { ...ABOUT, low, high, most: 1 };
+  const placeOf = (m: Mark) => ({ x: xOf(scale, m.ratio), y: yOf(scale, m.losses[measure]) });
+  const within = marks.filter((m) => m.ratio >= low && m.ratio <= high);
+  return distinct(within, measure, placeOf, chosen).map((mark) => ({
+    ratio: mark.ratio,
+    loss: Math.min(1, mark.losses[measure]),
+    mark,
+  }));
+}
+
 /** Loss over the ratio of the box: curves, cases, limits, stretches without screens, and what the project allows. */
 export function ValleyChart({ data, series, measure, empty }: Props) {
   const { low, high } = data.range;
   const chosen = useWorkbench((s) => s.view.case);
-  const scale = { ...ABOUT, low, high, most: 1 };
-  const placeOf = (m: Mark) => ({ x: xOf(scale, m.ratio), y: yOf(scale, m.losses[measure ?? 'crop']) });
-  const marks = measure
-    ? distinct(
-        data.marks.filter((m) => m.ratio >= low && m.ratio <= high),
-        measure,
-        placeOf,
-        chosen,
-      ).map((mark) => ({ ratio: mark.ratio, loss: Math.min(1, mark.losses[measure]), mark }))
-    : [];
+  const marks = measure ? pointsOf(data, measure, chosen) : [];
   const ticks = RATIO_LABELS.map(([ratio]) => ratio).filter((r) => r > low && r < high);
   return (
     <ResponsiveContainer width="100%" height="100%">

@@ -21,7 +21,7 @@ export function distinct(
   const seen = new Map<string, Mark>();
   for (const mark of marks) {
     const { x, y } = placeOf(mark);
-    const { outcome, failsBesides, solid } = judgedBy(mark, measure).look;
+    const { outcome, failsBesides, solid } = lookOf(mark, measure);
     const key =
       mark.caseId === chosen ? 'chosen' : [Math.round(x), Math.round(y), outcome, failsBesides, solid].join();
     if (!seen.has(key)) seen.set(key, mark);
@@ -29,12 +29,16 @@ export function distinct(
   return [...seen.values()];
 }
 
-/** How a mark is drawn where one measure is looked at, and what is said of it. */
-export function judgedBy({ outcomes, besides, losses, solid }: Mark, measure: ValleyMeasure) {
-  const failsBesides = besides[measure] === 'fail';
-  const said = `${WORDS[measure]} ${sayShare(losses[measure])}, ${outcomes[measure]}`;
-  return {
-    look: { outcome: outcomes[measure], failsBesides, solid },
-    said: failsBesides ? `${said}; fails by something else` : said,
-  };
+/** How a mark is drawn where one measure is looked at. */
+const lookOf = ({ outcomes, besides, solid }: Mark, measure: ValleyMeasure) => ({
+  outcome: outcomes[measure],
+  failsBesides: besides[measure] === 'fail',
+  solid,
+});
+
+/** The same, and what is said of it. */
+export function judgedBy(mark: Mark, measure: ValleyMeasure) {
+  const look = lookOf(mark, measure);
+  const said = `${WORDS[measure]} ${sayShare(mark.losses[measure])}, ${look.outcome}`;
+  return { look, said: look.failsBesides ? `${said}; fails by something else` : said };
 }
