@@ -17,6 +17,7 @@ const ROOMS = [
   'scene',
   'measure',
   'project',
+  'icons',
   'survey',
   'solve',
   'map',

@@ -1,7 +1,7 @@
 import type { Launch, Target } from '../src/core/project/launch';
-import type { Screen } from '../src/core/screens/screen';
+import type { Kind } from '../src/core/screens/screen';
 
-const HAND: Screen['kind'][] = [
+const HAND: Kind[] = [
   'compact-phone',
   'phone',
   'large-phone',

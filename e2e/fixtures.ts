@@ -69,6 +69,15 @@ export async function seriousInBothThemes(page: Page) {
   const found = [];
   for (const colorScheme of ['dark', 'light'] as const) {
     await page.emulateMedia({ colorScheme });
+    // A colour that is on its way from one theme to the other is of neither.
+    await page.evaluate(() =>
+      Promise.allSettled(
+        document
+          .getAnimations()
+          .filter((a) => a instanceof CSSTransition)
+          .map((a) => a.finished),
+      ),
+    );
     found.push(...(await seriousFindings(page)).map((finding) => [colorScheme, ...finding]));
   }
   return found;

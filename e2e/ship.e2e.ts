@@ -141,6 +141,7 @@ test('the verdict names what is wrong, and all of it is taken along in each form
 test('all files are taken along under names of one’s own, and a name that is there twice is refused', async ({
   page,
 }) => {
+  test.setTimeout(240_000);
   await page.goto(SHIP);
   const files = page.getByRole('region', { name: 'Files' });
   await expect(files.getByRole('rowheader', { name: 'emblem@4x.png', exact: true })).toBeVisible({
@@ -160,6 +161,11 @@ test('all files are taken along under names of one’s own, and a name that is t
   const zip = await readFile(await (await download).path(), 'latin1');
   expect([...zip.matchAll(/PK\x01\x02/g)]).toHaveLength(count);
   expect(zip).toContain('4x/emblem.png');
+  // They have been taken now, and nothing has changed since.
+  const changed = files.getByRole('checkbox', { name: /^only what has changed since .+: 0 files$/ });
+  await changed.check();
+  await expect(files.getByRole('button', { name: 'ZIP', exact: true })).toBeDisabled();
+  await changed.uncheck();
   // Encoded anew.
   await files.getByLabel('Written').selectOption('webp');
   await expect(files.getByRole('rowheader', { name: 'emblem.webp' }).first()).toBeVisible();
@@ -167,6 +173,13 @@ test('all files are taken along under names of one’s own, and a name that is t
   await number.fill('0');
   await expect(files.getByRole('alert')).toContainText('A whole number from 1 to 100.');
   await number.fill('40');
+  // One of them is looked at where it differs most, before all are encoded.
+  await files.getByRole('combobox', { name: 'File that is looked at' }).selectOption('1x/emblem.webp');
+  await files.getByRole('button', { name: 'look at what it becomes' }).press('Enter');
+  await expect(files.locator('.encoding-look')).toContainText(
+    /WebP at quality 40, [\d.]+ kB, structural similarity [01]\.\d{3}/,
+    { timeout: 60_000 },
+  );
   expect(await seriousFindings(page)).toEqual([]);
   const encoded = page.waitForEvent('download', { timeout: 60_000 });
   await files.getByRole('button', { name: 'ZIP', exact: true }).press('Enter');
@@ -225,6 +238,11 @@ test('a folder is held against the files, and what mends it is taken along, by k
     /It shows something else than the file of the project: their colours are [\d.]+ apart on average \(CIEDE2000\)/,
   );
   expect(await seriousFindings(page)).toEqual([]);
+  // What is left as it is, is not taken along.
+  await faults.getByRole('button', { name: 'Leave emblem@2x.png' }).press('Enter');
+  await expect(check.getByRole('button', { name: 'Take along the 1 file that mends it' })).toBeVisible();
+  await faults.getByRole('button', { name: 'Mend emblem@2x.png' }).press('Enter');
+  await expect(faults.getByRole('button', { name: 'Take emblem@2x.png into the project' })).toBeVisible();
   await tabTo(page, check.getByRole('button', { name: /^Take along the 2 files/ }));
   const mend = await zip('Take along the 2 files that mend it');
   expect(Object.keys(mend).toSorted()).toEqual(['emblem@2x.png', 'emblem@4x.png']);

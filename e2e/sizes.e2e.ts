@@ -15,6 +15,9 @@ import {
   type Upload,
 } from './fixtures';
 
+// All files are measured on all screens before anything is said of them, which takes long on a store that was just made.
+test.describe.configure({ timeout: 240_000 });
+
 const NAMES = ['harbour', 'emblem', 'wordmark', 'rope', 'deck', 'gull', 'anchor', 'buoy', 'chart', 'pier'];
 
 const upload = async (name: string, image: Sharp): Promise<Upload> => ({
@@ -102,7 +105,7 @@ test('where files belong is changed by hand, two never share a place, and undo t
   page,
 }) => {
   await page.goto('/projects/larkmoor-ferries/winter-splash?lens=sizes');
-  await expect(page.getByRole('rowgroup').first()).toBeVisible({ timeout: 30_000 });
+  await expect(page.getByRole('rowgroup').first()).toBeVisible({ timeout: 90_000 });
   const before = await page.getByRole('rowgroup').count();
   const list = [
     await upload('emblem@3x.png', plain(768, 768, 5)),
@@ -137,7 +140,7 @@ test('the lens of sizes by keyboard; the case that asks for the most opens', asy
   const deck = page
     .getByRole('rowgroup')
     .filter({ has: page.getByRole('rowheader', { name: 'Deck photo', exact: true }) });
-  await expect(deck).toContainText('too small');
+  await expect(deck).toContainText('too small', { timeout: 90_000 });
   expect(await seriousInBothThemes(page)).toEqual([]);
   const asking = deck.getByRole('button', { name: /^Phone/ });
   await tabTo(page, asking);

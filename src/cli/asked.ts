@@ -4,6 +4,7 @@ import { scenesInOrder } from '@/core/project/documents';
 import { onlyScene } from '@/core/project/scenes';
 import type { Scene } from '@/core/scene/scene';
 import { findCase, type Case } from '@/core/screens/cases';
+import type { Screen } from '@/core/screens/screen';
 import { screenTargets, type ScreenTarget } from '@/formats/sheet/targets';
 import { openArchived } from './archive';
 import { openFolder } from './folder';
@@ -64,7 +65,7 @@ export const targetOf = ({ documents, screens }: Opened, wanted = 'all'): Screen
   named(screenTargets(documents.project, screens), wanted, 'set of screens');
 
 /** @throws Refusal for a case that is not there */
-export function casesNamed(ids: readonly string[], { screens }: Pick<Opened, 'screens'>): Case[] {
+export function casesNamed(ids: readonly string[], screens: readonly Screen[]): Case[] {
   return ids.map((id) => {
     const found = findCase(id, screens);
     if (!found) throw new Refusal(`There is no case “${id}”. One is such as ${screens[0]!.id}.0.light.`);

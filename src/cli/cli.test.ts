@@ -13,6 +13,7 @@ import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
 import { changeBetween } from '@/core/patch/change';
+import { newIcon } from '@/core/icons/new';
 import type { Project } from '@/core/project/project';
 import type { Scene } from '@/core/scene/scene';
 import { buildLines } from '@/formats/build-line';
@@ -279,6 +280,31 @@ describe('coulee sheet, page and screens', () => {
     expect(await wrong('--as', 'webp', '--budget', '-3')).toContain('“-3” is no number of kB');
     expect(await wrong('--as', 'webp', '--quality', '5', '--budget', '9')).toContain('exclude each other');
   }, 300_000);
+
+  it('draw all files of an icon, once, and say what is none', async () => {
+    const own = path.join(folder, 'with-icon');
+    cpSync(exported, own, { recursive: true });
+    const file = path.join(own, 'project.json');
+    const project = JSON.parse(readFileSync(file, 'utf8')) as Project;
+    const icon = newIcon('Icon', project.pictures[0]!, () => crypto.randomUUID());
+    project.scenes.push(icon.id);
+    project.iconSets = ['phones', 'status-bar'];
+    writeFileSync(file, JSON.stringify(project));
+    writeFileSync(path.join(own, 'scenes', `${icon.id}.json`), JSON.stringify(icon));
+    const to = path.join(folder, 'icons');
+    const made = await coulee('icons', own, '--out', `${to}/`);
+    expect(made).toMatchObject({ code: 0, err: '' });
+    expect(made.out).toMatch(/^\d+ files written to .+, 0 unchanged\.\n\d+ files of the icon\.\n$/);
+    expect(await sharp(path.join(to, 'phones', 'home-screen-60@3x.png')).metadata()).toMatchObject({
+      width: 180,
+      height: 180,
+      hasAlpha: false,
+    });
+    expect((await coulee('icons', own, '--out', to)).out).toContain('0 files written');
+    const none = await coulee('icons', own, '--scene', 'Winter splash', '--out', to);
+    expect(none.err).toContain('“Winter splash” is no icon.');
+    expect((await coulee('icons', own)).err).toContain('Say where the files are written to');
+  }, 120_000);
 
   it('put the files into a folder, once, and say what is wrong with one', async () => {
     const to = path.join(folder, 'taken');

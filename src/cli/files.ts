@@ -3,7 +3,6 @@ import { rename, rm } from 'node:fs/promises';
 import { pipeline } from 'node:stream/promises';
 import { countOf } from '@/core/words/words';
 import { checkFolder } from '@/formats/files/folder';
-import { hashOf } from '@/server/blobs';
 import { encodeFiles, type ToEncode } from '@/server/drawing/encode';
 import { encodedFiles, makeEncoded } from '@/server/exports/encoded';
 import { allFiles, makeFiles } from '@/server/exports/files';
@@ -11,7 +10,7 @@ import { readableOf, type Made } from '@/server/exports/made';
 import { open, type ProjectAsked } from './asked';
 import type { Io } from './check';
 import { bytesOf, encodingOf, type EncodingAsked } from './encoding';
-import { filesIn, isFolder, writeFiles } from './in-folder';
+import { filesIn, heldFile, isFolder, writeFiles } from './in-folder';
 import { Refusal, type Opened } from './opened';
 
 export interface FilesAsked extends ProjectAsked, EncodingAsked {
@@ -32,7 +31,7 @@ const inputOf = async ({ documents, facts }: Opened, pattern: string) => ({
 });
 
 /** What was made of all files, in a ZIP; half of one is never left behind. */
-async function zip(made: Made, out: string, io: Io): Promise<void> {
+export async function writeZip(made: Made, out: string, io: Io): Promise<void> {
   const temporary = `${out}.part`;
   try {
     await pipeline(readableOf(made), createWriteStream(temporary));
@@ -53,17 +52,13 @@ async function write(opened: Opened, asked: FilesAsked & { out: string }, io: Io
     const made = encoding
       ? await makeEncoded({ ...input, encoding }, opened.bytes, encode)
       : makeFiles(input, opened.bytes);
-    await zip(made, out, io);
+    await writeZip(made, out, io);
     if (made.said) io.out(`${made.said}\n`);
     return;
   }
   const set = encoding && (await encodedFiles({ ...input, encoding }, opened.bytes, encode));
   const files = set
-    ? set.files.map(({ path, content }) => ({
-        path,
-        hash: hashOf(content),
-        read: () => Promise.resolve(content),
-      }))
+    ? set.files.map(({ path, content }) => heldFile(path, content))
     : allFiles(input).map(({ path, hash }) => ({
         path,
         hash,

@@ -50,6 +50,13 @@ export interface ToWrite {
   read: () => Promise<Buffer>;
 }
 
+/** A file that lies in memory. */
+export const heldFile = (path: string, bytes: Buffer): ToWrite => ({
+  path,
+  hash: hashOf(bytes),
+  read: () => Promise.resolve(bytes),
+});
+
 /** Writes files into a folder; those that lie there already, to the byte, are left as they are. */
 export async function writeFiles(
   folder: string,

@@ -10,6 +10,7 @@ import { BUDGET_FOR, ENCODED_AS } from '@/formats/files/encoding';
 import { DEFAULT_PATTERN } from '@/formats/files/names';
 import { exportProject } from './export';
 import { files, type FilesAsked } from './files';
+import { icons, type IconsAsked } from './icons';
 import { importProject } from './import';
 import { render, type RenderAsked } from './render';
 import { report, type ReportAsked } from './report';
@@ -104,6 +105,12 @@ function addScene(program: Command, io: Io, end: (code: number) => void): void {
     .action(async (folder: string | undefined, options: Omit<FilesAsked, 'folder'>) => {
       end(await files({ ...options, folder }, io));
     });
+  ofProject(program.command('icons [folder]'))
+    .description('draw all files of an icon, for the sets of slots that the project makes its icons for')
+    .option('--scene <name>', 'the icon, by its name or its id; may be left out where there is one')
+    .action((folder: string | undefined, options: Omit<IconsAsked, 'folder'>) =>
+      icons({ ...options, folder }, io),
+    );
   ofProject(program.command('render [folder]'))
     .description('draw cases of a scene as PNG at the px of their screens, or as a contact sheet')
     .option('--scene <name>', 'the scene, by its name or its id')

@@ -1,6 +1,7 @@
 import { mkdirSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { fontsOfScene } from '@/core/project/documents';
+import { screensFor } from '@/core/icons/slots';
 import { casesOf } from '@/core/screens/cases';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
 import { APPEARANCES } from '@/core/values/values';
@@ -25,8 +26,10 @@ export interface RenderAsked extends ProjectAsked {
 /** Each case as PNG at the px of its screen, in a folder. */
 async function pictures(opened: Opened, asked: RenderAsked, folder: string, io: Io): Promise<void> {
   const scene = sceneOf(opened, asked.scene);
-  const { screens } = targetOf(opened, asked.target);
-  const cases = asked.case ? casesNamed(asked.case, opened) : casesOf(screens, APPEARANCES);
+  const { project } = opened.documents;
+  const screens = screensFor(scene, project, targetOf(opened, asked.target).screens);
+  const known = screensFor(scene, project, opened.screens);
+  const cases = asked.case ? casesNamed(asked.case, known) : casesOf(screens, APPEARANCES);
   const fonts = fontsFor(opened.documents, opened.bytes.font);
   const input = surveyInput(opened.documents, scene, { fonts });
   const progress = createProgress(io);
@@ -50,7 +53,8 @@ async function contactSheet(opened: Opened, asked: RenderAsked, file: string, io
     throw new Refusal(`A contact sheet is a .png or a .pdf: --out cases.png, not ${file}.`);
   const scene = sceneOf(opened, asked.scene);
   const { screens } = targetOf(opened, asked.target);
-  const named = asked.case && casesNamed(asked.case, opened).map((c) => c.id);
+  const known = screensFor(scene, opened.documents.project, opened.screens);
+  const named = asked.case && casesNamed(asked.case, known).map((c) => c.id);
   const cases = named ?? (asked.all ? ('all' as const) : ('telling' as const));
   const { documents, host, bytes } = opened;
   const progress = createProgress(io);

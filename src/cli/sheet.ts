@@ -19,7 +19,7 @@ export async function sheet(asked: SheetAsked, io: Io): Promise<void> {
   const opened = await open(asked);
   try {
     const { documents, revision } = opened;
-    const chosen = asked.case === undefined ? null : casesNamed([asked.case], opened)[0]!;
+    const chosen = asked.case === undefined ? null : casesNamed([asked.case], opened.screens)[0]!;
     const labels = fileLabels(documents.project.pictures);
     const made = buildSheet({
       documents,

@@ -26,7 +26,7 @@ export const JobAsked = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('export'),
     options: z.object({
-      as: z.enum(['page', 'files', 'contact-png', 'contact-pdf', 'report', 'archive']),
+      as: z.enum(['page', 'files', 'contact-png', 'contact-pdf', 'report', 'archive', 'icons']),
       /** of what is made of a scene */
       scene: z.string().min(1).max(64).optional(),
       /** for which screens, as `screenTargets` calls them */

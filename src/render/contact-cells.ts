@@ -1,6 +1,7 @@
 import type { Size } from '@/core/geometry/rect';
 import type { Outcome } from '@/core/measure/judge';
 import { filesOfScene, fontsOfScene, sceneWith, type Documents } from '@/core/project/documents';
+import { screensFor } from '@/core/icons/slots';
 import { casesOf, type Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
 import type { Screen } from '@/core/screens/screen';
@@ -53,9 +54,10 @@ export async function contactCells(
   host: Host,
   cell: Size,
 ): Promise<{ count: number; cells: () => Generator<ContactCell> }> {
-  const { documents, sceneId, screens } = asked;
+  const { documents, sceneId } = asked;
   const scene = sceneWith(documents, sceneId);
   if (!scene) throw new Error(`There is no scene “${sceneId}” in this project.`);
+  const screens = screensFor(scene, documents.project, asked.screens);
   const fonts = await host.fonts(fontsOfScene(scene));
   const pixels = await host.pixels(filesOfScene(scene, documents.project.pictures));
   const input = surveyInput(documents, scene, { fonts, pixels });

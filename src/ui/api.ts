@@ -1,5 +1,5 @@
 import type { z } from 'zod';
-import type { Derivation } from '@/core/pictures/derive';
+import type { DerivationAsked } from '@/core/pictures/derive';
 import { KeptFile } from '@/core/pictures/kept-file';
 import { ProjectFont } from '@/core/text/style';
 import * as door from '@/formats/api/door';
@@ -179,7 +179,7 @@ export const uploadFolder = (
   upload(addressOf(files.checkFiles, { project }, query), zip, files.checkFiles.answer.json, sending);
 
 /** Has the server make a file from another. @throws RequestProblem */
-export const derive = (project: string, body: Derivation): Promise<KeptFile> =>
+export const derive = (project: string, body: DerivationAsked): Promise<KeptFile> =>
   ask(files.deriveFile, { project }, { body });
 
 /** Has the server take in a picture from a public address. @throws RequestProblem */

@@ -34,13 +34,17 @@ export const answering = {
     if (finding.source === 'launch')
       return launchBecause((await launchAsked(documents, finding.in.id))!, finding);
     const { outside } = await askedOf(documents, finding.in.id);
-    return because(surveyInput(documents, documents.scenes[finding.in.id]!, outside), finding, memory.all);
+    return because(
+      surveyInput(documents, documents.scenes[finding.in.id]!, outside),
+      finding,
+      casesIn(documents, finding.in.id),
+    );
   },
   /** The same in one sentence, of a finding of a scene. @param here a case of it that somebody looks at */
   async inShort(documents: Documents, finding: SceneFinding, here?: string): Promise<InShort> {
     const { outside } = await askedOf(documents, finding.in.id);
     const input = surveyInput(documents, documents.scenes[finding.in.id]!, outside);
-    return inShort(input, finding, casesIn(documents), here);
+    return inShort(input, finding, casesIn(documents, finding.in.id), here);
   },
   /** Where one rule of a layer can hold its picture so that its keep areas are seen on all cases; `null` without any. */
   async position(
@@ -53,7 +57,7 @@ export const answering = {
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    return positionOf(layer, surveyInput(documents, scene, outside), casesIn(documents), rule);
+    return positionOf(layer, surveyInput(documents, scene, outside), casesIn(documents, sceneId), rule);
   },
   /** Which parts of a cut of a layer’s picture are seen on how much of the weight; `null` without a picture. */
   async seen(
@@ -66,7 +70,7 @@ export const answering = {
     const scene = documents.scenes[sceneId]!;
     const layer = scene.layers.find((l) => l.id === layerId);
     if (layer?.kind !== 'picture') return null;
-    return seenParts(layer, cut, surveyInput(documents, scene, outside), casesIn(documents));
+    return seenParts(layer, cut, surveyInput(documents, scene, outside), casesIn(documents, sceneId));
   },
   /** Where along an axis of a free window anything that is wrong comes or goes. */
   async stretches(documents: Documents, sceneId: string, across: Across): Promise<Stretch[]> {
@@ -83,7 +87,7 @@ export const answering = {
     const tried = patches.map((patch) => applyPatch(documents, patch));
     const files = tried.flatMap((after) => filesOfScene(after.scenes[sceneId]!, after.project.pictures));
     const { outside } = await askedOf(documents, sceneId, files);
-    const cases = casesIn(documents);
+    const cases = casesIn(documents, sceneId);
     const weights = weightsOf(cases);
     return tried.map((after) => {
       try {
@@ -104,7 +108,7 @@ export const answering = {
     const tried = patches.map((patch) => applyPatch(documents, patch));
     const files = tried.flatMap((after) => filesOfScene(after.scenes[sceneId]!, after.project.pictures));
     const { outside } = await askedOf(documents, sceneId, files);
-    const cases = casesIn(documents);
+    const cases = casesIn(documents, sceneId);
     const tallyOf = (of: Documents) =>
       tally(survey(surveyInput(of, of.scenes[sceneId]!, outside), cases, memory.earlier));
     const drawn = (of: Documents) => {
@@ -124,7 +128,7 @@ export const answering = {
     most: number,
   ): Promise<string[]> {
     const { outside } = await askedOf(documents, sceneId);
-    const here = distinctCases(casesIn(documents).filter((c) => c.appearance === appearance)).map(
+    const here = distinctCases(casesIn(documents, sceneId).filter((c) => c.appearance === appearance)).map(
       (c) => c.shown,
     );
     const results = survey(surveyInput(documents, documents.scenes[sceneId]!, outside), here);

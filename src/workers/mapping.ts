@@ -36,7 +36,7 @@ export const mapping = {
     { appearance, most }: { appearance: Appearance; most: number },
     goOn: GoOn<null>,
   ): Promise<Near[] | null> {
-    const cases = casesIn(documents).filter((c) => c.appearance === appearance);
+    const cases = casesIn(documents, sceneId).filter((c) => c.appearance === appearance);
     return goingOn(nearestFailing(await inputOf(documents, sceneId), cases, most), goOn);
   },
 };

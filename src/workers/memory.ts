@@ -1,5 +1,6 @@
 import { type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
+import { countedFor } from '@/core/icons/slots';
 import { countedCases } from '@/core/screens/counted';
 import type { Fonts } from '@/render/fonts';
 import { type AdviceAsked } from '@/core/findings/advise';
@@ -58,8 +59,9 @@ export async function inputOf(asked: Documented, more: readonly string[] = []): 
   };
 }
 
-/** The cases that a project counts. */
-export const casesIn = ({ project }: Documents) => countedCases(memory.all, project.ratios);
+/** The cases on which a scene is judged. */
+export const casesIn = ({ project, scenes }: Documents, sceneId: string) =>
+  countedFor(scenes[sceneId], project, memory.all);
 
 const fontsOfProject = ({ project }: Documents) => (project.fonts ?? []).map((f) => f.hash);
 
@@ -79,7 +81,7 @@ export async function askedOf(
   return {
     documents,
     sceneId,
-    cases: casesIn(documents),
+    cases: casesIn(documents, sceneId),
     outside: { fonts: known, pixels },
     newId: () => crypto.randomUUID(),
     earlier: memory.earlier,
@@ -97,7 +99,7 @@ export async function launchAsked(documents: Documents, launchId: string): Promi
   return {
     documents,
     launch,
-    cases: casesIn(documents),
+    cases: countedCases(memory.all, documents.project.ratios),
     outside: { fonts: await fontsWith(fontsOfProject(documents)), pixels },
     earlier: launchKept && samePixels(launchKept.pixels, pixels) ? launchKept.kept : null,
   };

@@ -1,5 +1,6 @@
 import { casesOf } from '@/core/screens/cases';
-import { countedCases, type Ratios } from '@/core/screens/counted';
+import { countedFor } from '@/core/icons/slots';
+import type { Project } from '@/core/project/project';
 import type { Screen } from '@/core/screens/screen';
 import { APPEARANCES } from '@/core/values/values';
 import type { Needed } from '@/core/survey/needed';
@@ -16,6 +17,9 @@ export interface SceneSurvey {
   /** of the background, on the cases that show one */
   marks: Mark[];
 }
+
+/** What of a project says which cases count. */
+export type Counting = Pick<Project, 'ratios' | 'iconSets'>;
 
 /** It is said how far a survey is each time so many cases more are through. */
 const COUNTED_EACH = 50;
@@ -35,11 +39,11 @@ export const surveying = {
    */
   async survey(
     asked: Documented,
-    ratios?: Ratios,
+    project: Counting,
     onCount?: (counted: number) => void,
   ): Promise<SceneSurvey> {
     const input = await inputOf(asked);
-    const cases = countedCases(memory.all, ratios);
+    const cases = countedFor(asked.scene, project, memory.all);
     const marks: Mark[] = [];
     const summaries: CaseSummary[] = [];
     const judged: Judged[] = [];
@@ -64,9 +68,9 @@ export const surveying = {
     return withParts(input, findingsOf(input.scene, judged, cases), cases);
   },
   /** Pixels that each picture needs in these scenes. */
-  async needed(asked: Documented[], ratios?: Ratios): Promise<Map<string, Needed[]>> {
+  async needed(asked: Documented[], project: Counting): Promise<Map<string, Needed[]>> {
     const inputs = [];
     for (const one of asked) inputs.push(await inputOf(one));
-    return pixelsNeeded(inputs, countedCases(memory.all, ratios));
+    return pixelsNeeded(inputs, ({ scene }) => countedFor(scene, project, memory.all));
   },
 };

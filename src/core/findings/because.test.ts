@@ -13,7 +13,8 @@ import { findingsOf } from './scene';
 /** Of less is worse. */
 const LEAST: readonly MeasureName[] = ['clearance-safe', 'clearance-screen', 'contrast', 'letter-size'];
 const OF_TEXTS: readonly MeasureName[] = ['missing-letters', 'shortened', 'letter-size'];
-const MEASURES = measuresFor('logo');
+/** What is only measured in the slots of icons is in none of these scenes. */
+const MEASURES = measuresFor('logo').filter((m) => m !== 'thin-line');
 
 /** Cases with cutouts, folds and corners, a few of each. */
 const cases = demoCases.filter(

@@ -30,6 +30,7 @@ const KIND_WORDS: Record<(typeof KIND_GROUPS)[number]['id'], string> = {
   tablets: 'tablets',
   windows: 'windows',
   television: 'televisions',
+  icons: 'slots',
 };
 
 /** “On upright phones”: what the cases of a finding have in common that others have not. */

@@ -3,6 +3,7 @@ import { demoDocuments } from '../../../demo/documents';
 import { halfWide } from '../testing/fonts';
 import { pictureOf, SCREENS } from '../testing/scenes';
 import { casesOf } from '../screens/cases';
+import type { Kind } from '../screens/screen';
 import { distinctCases } from '../screens/likeness';
 import { openCases } from '../findings/finding';
 import { gravestBreach } from '../measure/judge';
@@ -160,7 +161,7 @@ it('screens that are drawn alike are told apart by their first windows', () => {
     system: 'icon',
   });
   const { launch } = asked((l) => {
-    l.targets = [target('a', screen.kind), target('b', twin.kind)];
+    l.targets = [target('a', screen.kind as Kind), target('b', twin.kind)];
   });
   const alone = distinctCases(casesOf([screen], ['light'])).length;
   expect(distinctCases(both)).toHaveLength(alone);

@@ -3,6 +3,7 @@ import { bare } from './each/bare';
 import { bareScreen } from './each/bare-screen';
 import { distortion } from './each/distortion';
 import { enlargement } from './each/enlargement';
+import { thinLine } from './each/thin-line';
 import { clearanceSafe } from './each/clearance-safe';
 import { clearanceScreen } from './each/clearance-screen';
 import { shareWidth } from './each/share-width';
@@ -38,6 +39,7 @@ export const ALL = [
   bareScreen,
   distortion,
   enlargement,
+  thinLine,
   clearanceSafe,
   clearanceScreen,
   shareWidth,

@@ -111,6 +111,11 @@ interface Described<Id extends string, Role extends LimitRole> {
   limits: readonly StartLimit<Role>[];
   /** the figures of a screen that it hinges on, which may be approximate */
   hinges: readonly string[];
+  /**
+   * Whether a limit on it means anything in a slot of an icon, which has no bars and any size; every one does when absent.
+   * `alone` says that a glyph stands on nothing there.
+   */
+  inSlots?: (limit: Pick<StartLimit<Role>, 'min' | 'max'>, alone: boolean) => boolean;
   /** the likeliest first */
   mends: readonly MenderName[];
 }

@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { ALL } from './all';
 import { LIMIT_ROLES, type LayerDescriptor } from './descriptor';
+import { SLOT_KIND, type Screen } from '../screens/screen';
 import type { Figure } from './read';
 import { MeasureSide } from './side';
 
@@ -51,6 +52,28 @@ const isFor = (role: Limit['role'], d: Every): boolean => {
   const { roles }: Pick<LayerDescriptor, 'roles'> = d;
   return role !== 'bar' && role !== 'scene' && (!roles || roles.includes(role));
 };
+
+/** Limits that mean something in the slots of icons, by all of a project; such lists are never changed in place. */
+const ofSlots = new WeakMap<readonly Limit[], Record<'whole' | 'alone', readonly Limit[]>>();
+
+const isInSlots = (limit: Limit, alone: boolean): boolean => {
+  const { inSlots }: Pick<LayerDescriptor, 'inSlots'> = MEASURE[limit.measure];
+  return inSlots?.(limit, alone) ?? true;
+};
+
+/** The limits that a case on a screen is held against. */
+export function limitsOn(
+  { kind, shows }: Pick<Screen, 'kind' | 'shows'>,
+  limits: readonly Limit[],
+): readonly Limit[] {
+  if (kind !== SLOT_KIND) return limits;
+  const own = ofSlots.get(limits) ?? {
+    whole: limits.filter((l) => isInSlots(l, false)),
+    alone: limits.filter((l) => isInSlots(l, true)),
+  };
+  ofSlots.set(limits, own);
+  return shows ? own.alone : own.whole;
+}
 
 /** Measures that a limit of a role can be set on. */
 export const measuresFor = (role: Limit['role']): readonly MeasureName[] =>

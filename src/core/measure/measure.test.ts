@@ -172,6 +172,7 @@ describe('limits', () => {
     return {
       placement: p,
       ink: null,
+      linePx: null,
       crop: crop(p, screen),
       bare: bare(p),
       bareScreen: bareScreen(p, screen, screen),
@@ -227,7 +228,7 @@ describe('limits', () => {
   it('all have a reason, and are said in words', () => {
     for (const limit of DEFAULT_LIMITS) {
       expect(limit.reason).toMatch(/\.$/);
-      expect(sayLimit(limit)).toMatch(/^limit: (at least |exactly )?[\d.]+( %| ×| lu²?| axes| : 1)?$/);
+      expect(sayLimit(limit)).toMatch(/^limit: (at least |exactly )?[\d.]+( %| ×| lu²?| axes| : 1| px)?$/);
     }
     const limit = DEFAULT_LIMITS[0]!;
     expect(sayBreach({ subjectId: 'a', limit, value: 0.6537, by: 0.1537 }, 'Harbour')).toBe(

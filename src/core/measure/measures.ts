@@ -3,6 +3,7 @@ import type { Placement } from '../fit/place';
 import type { KeepArea, Rendition } from '../pictures/picture';
 import type { FileInk } from '../pixels/file';
 import type { Regions } from '../screens/regions';
+import { SLOT_KIND, type Screen } from '../screens/screen';
 import type { Outline } from '../screens/outline';
 import type { Turned } from '../screens/turn';
 import { bare, bareScreen, type BareScreen } from './bare';
@@ -42,6 +43,8 @@ export class Measures {
   /** area shared with logos, texts and panels that it is not inside of, lu² */
   overlap: number;
   readonly share: Share;
+  /** of its thinnest line, device px; in a slot of an icon, of a picture whose pixels are known, and which does not repeat */
+  linePx: number | null;
   /** of each keep area of the cut that is shown */
   readonly keep: KeptSubject[] | null;
   /** WCAG ratio with what lies under it, of a text or a logo whose pixels are known */
@@ -74,6 +77,7 @@ export class Measures {
     this.subPixel = all.subPixel;
     this.overlap = all.overlap;
     this.share = all.share;
+    this.linePx = all.linePx;
     this.keep = all.keep;
     this.contrast = all.contrast;
     this.collapsed = all.collapsed;
@@ -82,6 +86,17 @@ export class Measures {
     this.shortened = all.shortened;
     this.letterSize = all.letterSize;
   }
+}
+
+/** How thick the thinnest line of a picture is drawn in a slot of an icon, device px; `null` anywhere else. */
+export function linePx(
+  { drawn, tiles }: Placement,
+  ink: FileInk | null,
+  { kind, density }: Pick<Screen, 'kind' | 'density'>,
+): number | null {
+  // Asked last: it is only found when somebody asks.
+  if (kind !== SLOT_KIND || !ink || tiles.x || tiles.y || ink.line === null) return null;
+  return ink.line * drawn.width * density;
 }
 
 export interface Measured {
@@ -129,6 +144,7 @@ export function measure({
     subPixel: subPixel(p.drawn, screen.density),
     clearance: clearance(seen, regions.safe, regions.screen),
     share: share(seen, regions.screen, screen),
+    linePx: linePx(p, ink, screen),
     keep: keep(p, keepAreas, outline),
     // What lies under a layer is only known to the survey.
     contrast: null,

@@ -28,5 +28,6 @@ export const UNITS = {
   area: unitOf('lu²', sayArea, { step: 16 }),
   times: unitOf('×', sayTimes, { sayBy: sayRatio, step: 0.25 }),
   contrast: unitOf(': 1', sayContrast, { names: false, step: 0.5 }),
+  px: unitOf('px', (value) => `${sayNumber(value)} px`, { step: 0.5 }),
   count: unitOf('', String, { names: false, counts: true }),
 } as const;

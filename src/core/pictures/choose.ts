@@ -1,8 +1,9 @@
 import type { Size } from '../geometry/rect';
-import type { Screen } from '../screens/screen';
+import { SLOT_KIND, type Screen } from '../screens/screen';
 import { isPortrait, type Orientation } from '../screens/turn';
 import type { Appearance } from '../values/values';
-import type { Cut, Picture, Rendition } from './picture';
+import { masterOfSet } from './master';
+import { widestOf, type Cut, type Picture, type Rendition } from './picture';
 
 /** The file that a case takes, and the cut it belongs to. */
 export interface Choice {
@@ -57,6 +58,8 @@ export function chooseRendition(
   const candidates = candidatesOf(cut, appearance);
   const vector = candidates.find((r) => r.vector);
   if (vector || candidates.length === 1) return { cut, rendition: vector ?? candidates[0]! };
+  // An icon is made from its master: nothing chooses among files while it is looked at.
+  if (screen.kind === SLOT_KIND) return { cut, rendition: masterOfSet(candidates) ?? widestOf(candidates) };
   const dpis = candidates.map((r) => Math.round(r.density * BASELINE_DPI));
   const picked =
     screen.family === 'whole-number'

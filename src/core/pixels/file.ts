@@ -1,5 +1,6 @@
-import { inkOf } from './ink';
+import { inkOf, type Ink } from './ink';
 import { rgbaOf, type Raster, type Rgba } from './raster';
+import { thinnestOf } from './thinnest';
 import { sumsOf, type Sums } from './sums';
 import type { Rect } from '../geometry/rect';
 
@@ -12,6 +13,8 @@ export interface FileInk {
   /** mean place of the ink, each pixel counted by how much of it there is */
   centroid: { x: number; y: number };
   colour: Rgba;
+  /** how thin its thinnest lines are, a share of the picture’s width, found when it is first asked for; `null` of an opaque picture */
+  readonly line: number | null;
 }
 
 /** What measures read of the pixels of one file. */
@@ -23,11 +26,25 @@ export interface FilePixels {
   border: Rgba | null;
 }
 
+/** The ink of a raster as measures read it. */
+function fileInkOf({ bounds, centroid, colour, by }: Ink, raster: Raster): FileInk {
+  let found: number | null = null;
+  return {
+    bounds,
+    centroid,
+    colour: rgbaOf(colour),
+    // Only slots of icons ask for it, and it takes longer than all the rest.
+    get line() {
+      return by === 'alpha' ? (found ??= thinnestOf(raster) / raster.width) : null;
+    },
+  };
+}
+
 export function filePixelsOf(raster: Raster): FilePixels {
   const ink = inkOf(raster);
   return {
     sums: sumsOf(raster),
-    ink: ink && { bounds: ink.bounds, centroid: ink.centroid, colour: rgbaOf(ink.colour) },
+    ink: ink && fileInkOf(ink, raster),
     border: ink?.border ? rgbaOf(ink.border) : null,
   };
 }
@@ -43,7 +60,7 @@ const WHOLE: Pick<FileInk, 'bounds' | 'centroid'> = {
  * which is then its ink.
  */
 export const inkIn = ({ sums, ink }: FilePixels, tinted: boolean): FileInk | null =>
-  tinted && isOpaque(sums) ? { ...WHOLE, colour: ink?.colour ?? NOTHING } : ink;
+  tinted && isOpaque(sums) ? { ...WHOLE, colour: ink?.colour ?? NOTHING, line: null } : ink;
 
 const NOTHING: Rgba = { r: 0, g: 0, b: 0, a: 0 };
 

@@ -15,7 +15,7 @@ export interface Ink {
 }
 
 /** Alpha from which on a pixel counts as ink, of 255; a tenth. */
-const LEAST_ALPHA = 25.5;
+export const LEAST_ALPHA = 25.5;
 /** Difference from the colour of the border, in the most different channel, from which on a pixel counts. */
 const LEAST_DIFFERENCE = 24;
 

@@ -89,7 +89,7 @@ export const isIn = ({ families, kinds, ids }: Target, screen: Screen): boolean 
   if (families.length + kinds.length === 0) return false;
   return (
     (families.length === 0 || families.includes(screen.family)) &&
-    (kinds.length === 0 || kinds.includes(screen.kind))
+    (kinds.length === 0 || (kinds as readonly string[]).includes(screen.kind))
   );
 };
 

@@ -25,6 +25,17 @@ const said = ({ clashes }: ReturnType<typeof merge3>, mine: Documents, theirs: D
 const launched = new Set((demo.project.launches ?? []).flatMap(scenesShown));
 
 describe('what two people made of the same project', () => {
+  it('is taken together where each adds a set of slots that icons are made for', () => {
+    const base = changed((d) => void (d.project.iconSets = ['phones']));
+    const mine = { ...structuredClone(base) };
+    const theirs = { ...structuredClone(base) };
+    mine.project.iconSets = ['phones', 'web'];
+    theirs.project.iconSets = ['phones', 'store'];
+    const { documents, clashes } = merge3(base, mine, theirs);
+    expect(clashes).toEqual([]);
+    expect([...documents.project.iconSets!].toSorted()).toEqual(['phones', 'store', 'web']);
+  });
+
   it('is taken together where they changed different things, also of one layer', () => {
     const mine = changed((d) => void (layer(d, first).opacity = 0.4));
     const theirs = changed((d) => {

@@ -44,6 +44,7 @@ const LISTS: Partial<Record<string, (entry: unknown) => string>> = {
   limits: named('role', 'measure', 'side', 'outcome'),
   accepted: named('scene', 'layer', 'measure', 'reason'),
   scenes: text,
+  iconSets: text,
 };
 
 /** Objects that are compared key by key: what stands in them means something by itself. */

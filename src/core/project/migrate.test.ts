@@ -13,7 +13,7 @@ const middle = { kind: 'middle' as const, region: 'safe' as const, shift: lu(0),
 const idle = { x: middle, y: middle, ratio: { value: 2, strict: true } };
 
 /** What versions after the first have added to the limits of a start. */
-const LATER = [2, 3, 4, 5].flatMap(limitsSince);
+const LATER = [2, 3, 4, 5, 6].flatMap(limitsSince);
 
 /** The first version did not know letters that fonts lack, and judged by roles alone. */
 function asVersionOne({ project }: Documents): void {

@@ -64,6 +64,7 @@ const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
   2: (documents) => withLimits(documents, limitsSince(3)),
   3: (documents) => withLimits(documents, limitsSince(4)),
   4: (documents) => withLimits(documents, limitsSince(5)),
+  5: (documents) => withLimits(documents, limitsSince(6)),
 };
 
 /** The version of documents that are not read yet. @throws ZodError */

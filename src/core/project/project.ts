@@ -16,9 +16,9 @@ import { Id, NamedValue } from '../values/values';
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.
  * 2: no shape beside two given extents; a limit on letters that fonts lack. 3: what is drawn is judged whatever its role.
  * 4: a limit on files that are far larger than drawn; a named value may stand for another. 5: a limit on logos that are
- * heavier on one side.
+ * heavier on one side. 6: a limit on lines that are thinner than a px.
  */
-export const SCHEMA_VERSION = 5;
+export const SCHEMA_VERSION = 6;
 
 /** A project has no more named values than this. */
 export const MOST_NAMED = 500;
@@ -68,5 +68,7 @@ export const Project = z.looseObject({
   naming: Naming.optional(),
   /** the densities that a picture of several files should have, px per lu; the usual ones when absent */
   densities: z.array(z.number().positive()).min(1).max(12).optional(),
+  /** the sets of slots that icons are made for; the usual ones when absent */
+  iconSets: z.array(Id).min(1).max(40).optional(),
 });
 export type Project = z.infer<typeof Project>;

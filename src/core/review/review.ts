@@ -8,6 +8,7 @@ import type { Launch } from '../project/launch';
 import { hasToJudge } from '../scene/layers';
 import { setInUse } from '../project/screens';
 import type { Scene } from '../scene/scene';
+import { countedFor } from '../icons/slots';
 import { casesOf, type Case } from '../screens/cases';
 import { countedCases } from '../screens/counted';
 import type { Screen } from '../screens/screen';
@@ -52,7 +53,9 @@ interface Scope extends ReviewInput {
   weights: ReadonlyMap<string, number>;
 }
 
-function* reviewScene({ documents, outside, cases, weights }: Scope, scene: Scene, needed: Gathering) {
+function* reviewScene({ documents, outside, ...scope }: Scope, scene: Scene, needed: Gathering) {
+  const cases = countedFor(scene, documents.project, scope.cases);
+  const weights = cases === scope.cases ? scope.weights : weightsOf(cases);
   const input = surveyInput(documents, scene, outside);
   const next = createSurvey(input);
   const judged: Judged[] = [];
@@ -152,14 +155,19 @@ export function* review(input: ReviewInput): Generator<ReviewProgress, Review> {
   const needed = gatherNeeded();
   const scenes = scenesInOrder(documents);
   const launches = project.launches ?? [];
-  const of = counted.length * (scenes.length + launches.length);
+  const sizes = scenes.map((s) => countedFor(s, project, counted).length);
+  const ofScenes = sizes.reduce((sum, n) => sum + n, 0);
+  const of = ofScenes + counted.length * launches.length;
   const judged = [];
-  for (const [i, scene] of scenes.entries())
-    judged.push(yield* passedOn(reviewScene(scope, scene, needed), i * counted.length, of, scene.name));
+  let before = 0;
+  for (const [i, scene] of scenes.entries()) {
+    judged.push(yield* passedOn(reviewScene(scope, scene, needed), before, of, scene.name));
+    before += sizes[i]!;
+  }
   const launched = [];
-  for (const [i, launch] of launches.entries()) {
-    const before = (scenes.length + i) * counted.length;
+  for (const launch of launches) {
     launched.push(yield* passedOn(reviewLaunch(scope, launch), before, of, launch.name));
+    before += counted.length;
   }
   // Read by its schema, so that nothing else is in it and everything stands in one order.
   const whole = Review.parse({

@@ -1,4 +1,5 @@
 import type { Case } from './cases';
+import { SLOT_KIND } from './screen';
 import { turnedSize } from './turn';
 
 /** Ratios, width ÷ height, from the least to the greatest that a window may have. */
@@ -10,9 +11,9 @@ export interface Ratios {
 /** Bounds are given in thousandths. */
 const ROUNDING = 5e-4;
 
-/** Whether a window of this ratio is one that the app may have; without bounds every one is. */
+/** Whether a window of this ratio is one that the app may have; without bounds every one is, and so is a slot of an icon. */
 export function isCounted({ screen, rotation }: Pick<Case, 'screen' | 'rotation'>, ratios?: Ratios): boolean {
-  if (!ratios) return true;
+  if (!ratios || screen.kind === SLOT_KIND) return true;
   const { width, height } = turnedSize(screen, rotation);
   return width / height >= ratios.low - ROUNDING && width / height <= ratios.high + ROUNDING;
 }

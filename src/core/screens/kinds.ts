@@ -1,4 +1,4 @@
-import type { Screen } from './screen';
+import { SLOT_KIND, type Screen } from './screen';
 
 interface KindGroup {
   id: string;
@@ -17,7 +17,11 @@ export const KIND_GROUPS = [
   { id: 'tablets', label: 'Tablets', kinds: ['tablet'] },
   { id: 'windows', label: 'Split and desktop windows', kinds: ['split-window', 'desktop-window'] },
   { id: 'television', label: 'Television and car', kinds: ['tv'] },
+  { id: 'icons', label: 'Slots of icons', kinds: [SLOT_KIND] },
 ] as const satisfies readonly KindGroup[];
+
+/** Those of what somebody holds or sits before. */
+export const SCREEN_GROUPS = KIND_GROUPS.filter((g) => g.id !== 'icons');
 
 export const kindGroupOf = (screen: Screen) =>
   KIND_GROUPS.find((g) => (g.kinds as readonly string[]).includes(screen.kind))!;

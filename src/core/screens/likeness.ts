@@ -19,18 +19,20 @@ export function likeness(c: Case): string {
 
 function likenessOf(c: Case): string {
   const { size, insets, cutouts } = turn(c.screen, c.rotation);
-  const { density, cornerRadius, family, bars, panelPx, ppi, textSize } = c.screen;
+  const { density, cornerRadius, maskInset, family, bars, panelPx, ppi, textSize, shows } = c.screen;
   return JSON.stringify([
     size,
     insets,
     cutouts,
     density,
     cornerRadius,
+    maskInset,
     family,
     bars,
     panelPx,
     ppi,
     textSize,
+    shows,
     c.appearance,
   ]);
 }

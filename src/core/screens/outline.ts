@@ -1,4 +1,4 @@
-import { bottom, fromSize, right, type Rect } from '../geometry/rect';
+import { bottom, fromSize, inset, right, type Rect } from '../geometry/rect';
 import type { Turned } from './turn';
 
 /** A rectangle with circular corners; `radius` is at most half of the shorter side. */
@@ -13,7 +13,7 @@ export interface Outline {
 }
 
 /**
- * What the glass hides, in lu: the screen with its rounded corners, and the cutouts. A notch is drawn out over
+ * What the glass hides, in lu: the screen with its rounded corners, or what a mask leaves of it, and the cutouts. A notch is drawn out over
  * the edge it hangs on, so that only its inner corners are round. Fold lines without width are left out.
  */
 export function outlineOf({ size, screen, cutouts }: Turned): Outline {
@@ -24,7 +24,9 @@ export function outlineOf({ size, screen, cutouts }: Turned): Outline {
       const rect = { x, y, width, height };
       return shape === 'notch' ? drawnOut(rect, radius, whole) : { rect, radius };
     });
-  return { glass: { rect: whole, radius: screen.cornerRadius }, holes };
+  const { maskInset: m = 0, cornerRadius: radius } = screen;
+  const seen = m > 0 ? inset(whole, { left: m, right: m, top: m, bottom: m }) : whole;
+  return { glass: { rect: seen, radius }, holes };
 }
 
 function drawnOut(r: Rect, radius: number, whole: Rect): RoundRect {

@@ -12,6 +12,14 @@ export const KINDS = [
   'desktop-window',
   'tv',
 ] as const;
+export type Kind = (typeof KINDS)[number];
+
+/** What an icon is shown in: a screen to all that measures and draws, and none that somebody holds. */
+export const SLOT_KIND = 'icon-slot';
+
+/** What of a scene a file of an icon shows: all of it, what stands on its ground and plates, those alone, or its shape in one colour. */
+export const ICON_VERSIONS = ['whole', 'glyph', 'plate', 'one-colour'] as const;
+export type IconVersion = (typeof ICON_VERSIONS)[number];
 
 /** Clockwise turns of the content against the natural position; the natural top is at the left at 90. */
 export const Rotation = z.union([z.literal(0), z.literal(90), z.literal(180), z.literal(270)]);
@@ -40,7 +48,7 @@ export type Cutout = z.infer<typeof Cutout>;
 export const Screen = z.looseObject({
   id: Id,
   label: z.string().max(200),
-  kind: z.enum(KINDS),
+  kind: z.enum([...KINDS, SLOT_KIND]),
   family: z.enum(['whole-number', 'density-class']),
   width: positive,
   height: positive,
@@ -49,6 +57,8 @@ export const Screen = z.looseObject({
   density: positive,
   ppi: positive.optional(),
   cornerRadius: length,
+  /** where a mask leaves less than the whole to be seen: how far it reaches in on each side, lu; its corners are the screen’s */
+  maskInset: length.optional(),
   insets: z.object({ 0: Insets, 90: Insets, 180: Insets.optional(), 270: Insets }),
   bars: z.object({
     status: z.object({ portrait: length, landscape: length }),
@@ -65,5 +75,7 @@ export const Screen = z.looseObject({
   turnsOver: z.boolean().optional(),
   /** the size of text that its owner has chosen, as a share of the usual one; 1 when absent */
   textSize: positive.optional(),
+  /** of a slot: what of an icon is seen in it; all when absent */
+  shows: z.enum(ICON_VERSIONS).optional(),
 });
 export type Screen = z.infer<typeof Screen>;

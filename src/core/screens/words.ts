@@ -1,6 +1,6 @@
 import type { Case } from './cases';
 import type { KIND_GROUPS } from './kinds';
-import type { Screen } from './screen';
+import { SLOT_KIND, type Screen } from './screen';
 import { orientationOf, type Orientation } from './turn';
 
 /** What screens and cases are called. */
@@ -22,6 +22,7 @@ const KIND_NAMES: Record<(typeof KIND_GROUPS)[number]['kinds'][number], string> 
   'split-window': 'Split window',
   'desktop-window': 'Desktop window',
   tv: 'Television or car',
+  'icon-slot': 'Slot',
 };
 
 /** The size of a case by its whole-number label, turned: “852 × 393”. The exact one stands in the close-up. */
@@ -38,7 +39,9 @@ export const caseTurn = (c: Case) => ORIENTATION_LABELS[orientationOf(c.screen, 
 
 /** “Phone 393 × 852, portrait” */
 export const caseName = (c: Case) =>
-  `${kindName(c.screen)} ${caseSize(c)}, ${caseTurn(c)}${sayTextSize(c.screen)}`;
+  c.screen.kind === SLOT_KIND
+    ? c.screen.label
+    : `${kindName(c.screen)} ${caseSize(c)}, ${caseTurn(c)}${sayTextSize(c.screen)}`;
 
 const sayTextSize = ({ textSize = 1 }: Screen) =>
   textSize === 1 ? '' : `, text at ${Math.round(textSize * 100)} %`;

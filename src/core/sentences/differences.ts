@@ -46,6 +46,7 @@ const KEYS: Partial<Record<string, string>> = {
   tokens: 'design tokens',
   naming: 'how names of files are read',
   densities: 'densities',
+  iconSets: 'what icons are made for',
   cuts: 'files and keep areas',
   placing: 'place and size',
   fit: 'fit',

@@ -2,7 +2,7 @@ import { placeAsIs, placePicture, type Placement } from '../fit/place';
 import { placePaint } from '../fit/gradient';
 import { laidAround } from '../placing/presets';
 import { fittingRadius, intersect, partOf, rectOf, type Axis, type Rect } from '../geometry/rect';
-import { measure, Measures } from '../measure/measures';
+import { linePx, measure, Measures } from '../measure/measures';
 import { offCentre, OffCentres, type OffCentre } from '../measure/off-centre';
 import { inkIn, type FileInk } from '../pixels/file';
 import { naturalSizeOf } from '../pictures/choose';
@@ -140,6 +140,7 @@ function drawPicture(layer: PictureLayer, scope: CaseScope): PictureResult {
     if (twin.rendition.hash !== rendition.hash) {
       const ink = inkOfFile(layer, rendition, scope);
       alike.measures.ink = ink;
+      alike.measures.linePx = linePx(twin.placement, ink, c.screen);
       alike.measures.offCentre = offCentres(layer, twin.placement, ink, scope);
     }
     const { pictureId, unmarked } = twin;

@@ -1,5 +1,7 @@
 import type { Size } from '../geometry/rect';
 import { isPlaced, type Layer } from '../scene/scene';
+import { layersShown } from '../icons/versions';
+import type { Screen } from '../screens/screen';
 import { onSize, ruleOn } from '../scene/when';
 
 /** The layers of a scene as they are on some screens: which of their rules hold. */
@@ -32,8 +34,11 @@ function inTextSize(layer: Layer, textSize: number): Layer {
   return { ...layer, style: { ...layer.style, size: layer.style.size * textSize } };
 }
 
-function lineUp(all: readonly Layer[], size: Size, textSize: number): LineUp {
-  const layers = all.map((l) => inTextSize(isPlaced(l) ? onSize(l, size) : l, textSize));
+/** In what layers are looked at, beside a size. */
+type Looked = Pick<Screen, 'textSize' | 'shows'>;
+
+function lineUp(all: readonly Layer[], size: Size, { textSize = 1, shows = 'whole' }: Looked): LineUp {
+  const layers = layersShown(all, shows).map((l) => inTextSize(isPlaced(l) ? onSize(l, size) : l, textSize));
   return { layers, drawn: inDrawingOrder(layers).filter((l) => isShown(l, layers)) };
 }
 
@@ -42,14 +47,14 @@ const known = new WeakMap<readonly Layer[], Map<string, LineUp>>();
 
 /**
  * @param size of the screen as it is turned, lu
- * @param textSize that its owner has chosen, as a share of the usual one
+ * @param looked the size of text that its owner has chosen, and what of an icon is seen in a slot
  */
-export function lineUpOn(all: readonly Layer[], size: Size, textSize = 1): LineUp {
-  let rules = `${textSize} `;
+export function lineUpOn(all: readonly Layer[], size: Size, looked: Looked = {}): LineUp {
+  let rules = `${looked.textSize} ${looked.shows} `;
   for (const l of all) if (isPlaced(l) && l.when) rules += `${ruleOn(l.when, size)} `;
   let alike = known.get(all);
   if (!alike) known.set(all, (alike = new Map()));
   let found = alike.get(rules);
-  if (!found) alike.set(rules, (found = lineUp(all, size, textSize)));
+  if (!found) alike.set(rules, (found = lineUp(all, size, looked)));
   return found;
 }

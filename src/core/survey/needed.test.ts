@@ -34,7 +34,7 @@ const worst = (d: ReturnType<typeof documents>, pictureId: string) =>
   );
 
 describe('the pixels that a picture needs', () => {
-  const needed = pixelsNeeded(inputs(documents()), cases);
+  const needed = pixelsNeeded(inputs(documents()), () => cases);
 
   it('are of the case that enlarges it most, for each cut and appearance that is drawn', () => {
     expect([...needed.keys()].toSorted()).toEqual([
@@ -77,7 +77,7 @@ describe('a picture that is stretched', () => {
       [pictureOf('logo', { widthPx: 800, heightPx: 600, density: 1 })],
     );
     const all = casesOf(SCREENS, ['light']);
-    const [asked] = pixelsNeeded([input], all).get('logo')!;
+    const [asked] = pixelsNeeded([input], () => all).get('logo')!;
     const px = all
       .map((c) => surveyCase(input, c).regions.screen)
       .map((r, i) => ({

@@ -67,9 +67,12 @@ export function gatherNeeded(): Gathering {
   return { add, found: () => new Map([...all].map(([id, list]) => [id, [...list.values()]])) };
 }
 
-/** How many pixels each picture would need in these scenes, over all cases. */
-export function pixelsNeeded(inputs: readonly SurveyInput[], cases: readonly Case[]): Map<string, Needed[]> {
+/** How many pixels each picture would need in these scenes, over all cases of each. */
+export function pixelsNeeded(
+  inputs: readonly SurveyInput[],
+  casesFor: (input: SurveyInput) => readonly Case[],
+): Map<string, Needed[]> {
   const { add, found } = gatherNeeded();
-  for (const input of inputs) surveyEach(input, cases, add);
+  for (const input of inputs) surveyEach(input, casesFor(input), add);
   return found();
 }

@@ -102,7 +102,7 @@ export function prepareCase(input: SurveyInput, c: Case): Prepared {
   const { scene, named } = input;
   const turned = turn(c.screen, c.rotation);
   const regions = regionsOf(turned, scene.bars, drawnMargin(scene), named);
-  const { layers, drawn } = lineUpOn(scene.layers, turned.size, c.screen.textSize);
+  const { layers, drawn } = lineUpOn(scene.layers, turned.size, c.screen);
   const chosen = choices(input, layers, turned, c);
   return withLaid({ turned, regions, layers, drawn, chosen }, input);
 }
@@ -128,7 +128,7 @@ const ofId = (id: string, layers: readonly Layer[], likely: number) =>
 /** Prepares a case that was prepared before, taking over what cannot have changed. */
 export function prepareAgain(input: SurveyInput, c: Case, before: Before): Prepared {
   const { turned, regions } = before.prepared;
-  const { layers, drawn } = lineUpOn(input.scene.layers, turned.size, turned.screen.textSize);
+  const { layers, drawn } = lineUpOn(input.scene.layers, turned.size, turned.screen);
   const chosen = chosenBefore(layers, before) ?? choices(input, layers, turned, c);
   return withLaid({ turned, regions, layers, drawn, chosen }, input, before);
 }

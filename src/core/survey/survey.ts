@@ -1,5 +1,6 @@
 import { withAccepted } from '../measure/accept';
 import { breachesOf, judged, openAgain, outcomeOf, type Breach } from '../measure/judge';
+import { limitsOn } from '../measure/limit';
 import { sceneMeasures } from '../measure/scene';
 import type { Documents } from '../project/documents';
 import { emptyPanels } from '../scene/layers';
@@ -37,7 +38,8 @@ export const surveyInput = ({ project }: Documents, scene: Scene, outside: Outsi
 
 /** Limits broken by the layers, the bars and the case as a whole. */
 function judge({ layers, barContrast }: Together, { input, c, prepared, bars, kept }: CaseScope): Breach[] {
-  const { limits, named } = input;
+  const { named } = input;
+  const limits = limitsOn(c.screen, input.limits);
   const was = kept?.judgedAlike ? kept.result : null;
   const found: Breach[] = [];
   let empty: ReadonlySet<string> | null = null;

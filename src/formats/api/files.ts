@@ -1,8 +1,10 @@
 import { z } from 'zod';
 import { Derivation } from '@/core/pictures/derive';
 import { KeptFile } from '@/core/pictures/kept-file';
+import { Hash } from '@/core/pictures/picture';
 import { Statistics } from '@/core/pixels/statistics';
 import { ProjectFont } from '@/core/text/style';
+import { EncodedFileSaid, Encoding } from '../files/encoding';
 import { FolderFault } from '../files/folder';
 import { DEFAULT_PATTERN, FileFacts } from '../files/names';
 import type { Operation } from './operation';
@@ -86,6 +88,16 @@ export const deriveFile = {
   about: 'Makes a file from another: in another size, or without the room around it.',
   body: Derivation,
   answer: { status: 201, about: 'What is kept of it', json: KeptFile },
+} as const satisfies Operation;
+
+export const compareEncoded = {
+  id: 'compareEncoded',
+  group,
+  method: 'POST',
+  path: '/api/v1/projects/{project}/encoded',
+  about: 'What becomes of one file that is encoded anew, with the part of it that differs most.',
+  body: z.object({ hash: Hash, encoding: Encoding }),
+  answer: { status: 200, about: 'How heavy and how alike it is', json: EncodedFileSaid },
 } as const satisfies Operation;
 
 export const addFont = {

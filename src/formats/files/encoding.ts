@@ -34,3 +34,16 @@ export const encodedFacts = (facts: FileFacts, as: EncodedAs): FileFacts =>
   Object.fromEntries(
     Object.entries(facts).map(([hash, fact]) => [hash, fact.type === 'svg' ? fact : { ...fact, type: as }]),
   );
+
+/** What becomes of one file that is encoded anew, as the server says it. */
+export const EncodedFileSaid = z.object({
+  was: z.int().positive().describe('bytes before'),
+  bytes: z.int().positive(),
+  quality: z.int(),
+  alike: z.number().describe('structural similarity to what it was, 1 for the same'),
+  part: z
+    .object({ x: z.int(), y: z.int(), width: z.int(), height: z.int() })
+    .describe('where it differs most, px'),
+  picture: z.string().describe('that part before, after, and how they differ, as a data address of a PNG'),
+});
+export type EncodedFileSaid = z.infer<typeof EncodedFileSaid>;

@@ -8,6 +8,7 @@ import type { Documents } from '@/core/project/documents';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import type { Scene } from '@/core/scene/scene';
 import type { Case } from '@/core/screens/cases';
+import { countedFor } from '@/core/icons/slots';
 import { distinctCases } from '@/core/screens/likeness';
 import { caseName } from '@/core/screens/words';
 import { layerSentence } from '@/core/sentences/layer';
@@ -99,12 +100,14 @@ async function reported(finding: ReviewFinding, rank: number, scene: Surveyed): 
 
 /** What is said of a scene. @param judged the scene in the review */
 export async function reportScene(judged: Review['scenes'][number], told: Told): Promise<ReportedPart> {
-  const { documents, cases, outside } = told;
+  const { documents, outside } = told;
   const scene = documents.scenes[judged.id]!;
+  const cases = countedFor(scene, documents.project, told.cases);
   const earlier = surveyAgain(surveyInput(documents, scene, outside), cases, null);
   const results = resultsOf(earlier, cases);
   const surveyed: Surveyed = {
     ...told,
+    cases,
     scene,
     earlier,
     results,

@@ -24,7 +24,37 @@ const withRoom = (image: Sharp, { left, right, top, bottom }: Roomy, type: strin
     image.ensureAlpha().extend({ left, right, top, bottom, background: { r: 0, g: 0, b: 0, alpha: 0 } }),
     type === 'jpeg' ? 'png' : type,
   );
-type Roomy = Extract<Derivation, { make: 'room' }>;
+type Roomy = Pick<Extract<Derivation, { make: 'room' }>, 'left' | 'right' | 'top' | 'bottom'>;
+
+const resizedTo = (image: Sharp, { widthPx, heightPx }: { widthPx: number; heightPx: number }): Sharp =>
+  // Decoders that shrink while they read do it in another way.
+  image.resize(widthPx, heightPx, { fit: 'fill', kernel: 'lanczos3', fastShrinkOnLoad: false });
+
+/** With what of its master a file keeps; sRGB and nothing else unless it is asked for. */
+const keeping = (image: Sharp, keep: Sized['keep']): Sharp => {
+  if (keep === 'nothing') return image;
+  return keep === 'profile' ? image.keepIccProfile() : image.keepMetadata();
+};
+type Sized = Extract<Derivation, { make: 'size' }>;
+
+/** A part of a file, or all of it, in another size. */
+async function sized(original: Buffer, asked: Sized, file: ToMake['file']): Promise<Sharp> {
+  const { part = WHOLE, ground, keep, linear } = asked;
+  const whole = { widthPx: asked.widthPx / part.width, heightPx: asked.heightPx / part.height };
+  let image = await resampleable(original, file, whole);
+  if (asked.part) {
+    // A drawing is rendered at a multiple of its own size.
+    const { width, height } = file.vector
+      ? await image.metadata()
+      : { width: file.widthPx, height: file.heightPx };
+    const px = pxOfPart(part, { widthPx: width, heightPx: height });
+    image = image.extract({ left: px.x, top: px.y, width: px.width, height: px.height });
+  }
+  if (linear) image = image.pipelineColourspace('scrgb');
+  const resized = resizedTo(image, asked);
+  return keeping(ground === undefined ? resized : resized.flatten({ background: ground }), keep);
+}
+const WHOLE = { x: 0, y: 0, width: 1, height: 1 };
 
 export interface ToMake {
   asked: Derivation;
@@ -37,9 +67,13 @@ export async function make({ asked, file }: ToMake): Promise<Buffer> {
   const original = await readOriginal(asked.hash);
   if (asked.make === 'trim') {
     const { x, y, width, height } = pxOfPart(asked.part, file);
-    return encoded(decode(original).extract({ left: x, top: y, width, height }), file.type);
+    const ink = decode(original).extract({ left: x, top: y, width, height });
+    const { room } = asked;
+    return room > 0
+      ? withRoom(ink, { left: room, right: room, top: room, bottom: room }, file.type)
+      : encoded(ink, file.type);
   }
+  if (asked.make === 'size') return encoded(await sized(original, asked, file), file.type);
   const image = await resampleable(original, file, asked);
-  const resized = image.resize(asked.widthPx, asked.heightPx, { fit: 'fill', kernel: 'lanczos3' });
-  return asked.make === 'size' ? encoded(resized, file.type) : withRoom(resized, asked, file.type);
+  return withRoom(resizedTo(image, asked), asked, file.type);
 }

@@ -1,7 +1,9 @@
+import { compare } from './compare';
 import { contact } from './contact';
 import { encode } from './encode';
 import { examine } from './examine';
 import { inspect } from './inspect';
+import { icons } from './icons';
 import { make } from './make';
 import type { TaskProgress } from './progress';
 import { film, paint } from './paint';
@@ -16,6 +18,7 @@ export const TASKS = {
   make,
   inspect,
   encode,
+  compare,
   look,
   read: (file: ToRead) => read(file),
   paint,
@@ -23,6 +26,7 @@ export const TASKS = {
   review,
   report,
   contact,
+  icons,
   telling,
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;

@@ -1,6 +1,6 @@
 import { filesOfScene, fontsOfScene, sceneWith, type Documents } from '@/core/project/documents';
+import { countedFor } from '@/core/icons/slots';
 import { casesOf } from '@/core/screens/cases';
-import { countedCases } from '@/core/screens/counted';
 import { caseName } from '@/core/screens/words';
 import { ownerName } from '@/core/measure/words';
 import { tellingOf } from '@/core/solve/alike';
@@ -37,7 +37,7 @@ export async function telling({
   const host = fileHost(documents, { bytes: STORED, font: readOriginalNow });
   const pixels = await host.pixels(filesOfScene(scene, project.pictures));
   const fonts = await host.fonts(fontsOfScene(scene));
-  const cases = countedCases(casesOf(screensOf(project), APPEARANCES), project.ratios);
+  const cases = countedFor(scene, project, casesOf(screensOf(project), APPEARANCES));
   const found = survey(surveyInput(documents, scene, { fonts, pixels }), cases).map(summarise);
   const summaries = new Map(found.map((s) => [s.id, s]));
   const told = tellingOf(cases, summaries).map(({ shown, alike }): Told => {

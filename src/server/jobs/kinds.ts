@@ -9,6 +9,7 @@ import { DRAWING } from '../drawing/limits';
 import { makeArchive } from '../exports/archive';
 import type { ToEncode } from '../drawing/encode';
 import { makeEncoded } from '../exports/encoded';
+import { makeIcons } from '../exports/icons';
 import { makeFiles } from '../exports/files';
 import { makePage, type Bytes } from '../exports/page';
 import type { Made } from '../exports/made';
@@ -18,6 +19,7 @@ import { notFound, Problem } from '../problem';
 import { filmFile } from '../services/film';
 import { fileFacts, statistics } from '../services/pictures';
 import { sceneWith, type Documents } from '@/core/project/documents';
+import { screensFor } from '@/core/icons/slots';
 import { findCase } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { loadProject } from '../services/projects';
@@ -91,7 +93,8 @@ async function contactSheet(
 ): Promise<Made> {
   const scene = sceneWith(of.documents, of.sceneId);
   if (!scene) throw notFound('This scene');
-  if (Array.isArray(cases) && !cases.some((id) => findCase(id, of.screens)))
+  const known = screensFor(scene, of.documents.project, of.screens);
+  if (Array.isArray(cases) && !cases.some((id) => findCase(id, known)))
     throw new Problem(422, `None of these is a case of these screens: ${cases.slice(0, 3).join(', ')}.`);
   const form = as === 'contact-png' ? 'png' : 'pdf';
   const content = await drawn(
@@ -140,6 +143,19 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
     case 'contact-png':
     case 'contact-pdf':
       return contactSheet({ ...options, as }, { documents, sceneId, screens }, by);
+    case 'icons':
+      return makeIcons({ documents, sceneId }, (asked) =>
+        drawn(
+          {
+            kind: 'icons',
+            input: asked,
+            cost: LARGEST,
+            deadlineMs: DRAWING.filmMs,
+            name: 'The files of this icon',
+          },
+          by,
+        ),
+      );
     case 'report':
       return report(by);
     case 'archive':

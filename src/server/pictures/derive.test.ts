@@ -1,4 +1,5 @@
 import sharp from 'sharp';
+import { withEvenRoom } from '@/core/pictures/derive';
 import { readOriginal } from '../blobs';
 import { raster, statistics } from '../services/pictures';
 import { ownStore } from '../testing/store';
@@ -116,4 +117,15 @@ describe('a file made from another', () => {
       type: 'webp',
     });
   });
+});
+
+it('trimmed to its ink, a file has the same room on each side where that is asked for', async () => {
+  const { hash } = await keepFile(await logo(), 'logo.png');
+  const { ink } = await statistics(hash);
+  const { room } = withEvenRoom(ink!.bounds, { widthPx: 3000, heightPx: 2000 }, 0.1);
+  expect(room).toBe(70);
+  const made = await deriveFile({ make: 'trim', hash, part: ink!.bounds, room });
+  expect(made).toMatchObject({ widthPx: 840, heightPx: 840, transparent: true });
+  const { bounds } = (await statistics(made.hash)).ink!;
+  expect(bounds).toEqual({ x: 70 / 840, y: 70 / 840, width: 700 / 840, height: 700 / 840 });
 });

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import type { KeptFile } from '@/core/pictures/kept-file';
-import { pxOfPart, type Derivation } from '@/core/pictures/derive';
+import { Derivation, pxOfPart, type DerivationAsked } from '@/core/pictures/derive';
 import { LONGEST_WEBP } from '@/core/pictures/previews';
 import { getDb } from '../db/client';
 import { blobs } from '../db/schema';
@@ -12,7 +12,10 @@ import { keepFile } from './import';
 
 /** Of the file that is made, px. */
 function sizeOf(asked: Derivation, file: KeptFile): { width: number; height: number } {
-  if (asked.make === 'trim') return pxOfPart(asked.part, file);
+  if (asked.make === 'trim') {
+    const { width, height } = pxOfPart(asked.part, file);
+    return { width: width + 2 * asked.room, height: height + 2 * asked.room };
+  }
   const { left, right, top, bottom } =
     asked.make === 'room' ? asked : { left: 0, right: 0, top: 0, bottom: 0 };
   return { width: asked.widthPx + left + right, height: asked.heightPx + top + bottom };
@@ -36,7 +39,8 @@ function refuse(asked: Derivation, file: KeptFile): void {
  * Makes a file from one that is kept, and keeps it.
  * @throws Problem 404 when the file is not kept, 422 for a size out of range or a vector that is to be trimmed
  */
-export async function deriveFile(asked: Derivation, asker: For = { project: '' }): Promise<KeptFile> {
+export async function deriveFile(wanted: DerivationAsked, asker: For = { project: '' }): Promise<KeptFile> {
+  const asked = Derivation.parse(wanted);
   const file = getDb().select().from(blobs).where(eq(blobs.hash, asked.hash)).get();
   if (!file) throw notFound('This file');
   refuse(asked, file);

@@ -1,5 +1,6 @@
 import { withPreset, type FitPreset } from '@/core/fit/presets';
 import type { Repeat } from '@/core/fit/rule';
+import { screensFor } from '@/core/icons/slots';
 import { sceneWith } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { findCase } from '@/core/screens/cases';
@@ -52,7 +53,7 @@ function drawingOfCase(asked: CasePicture) {
   const { documents } = loadProject(asked.projectId);
   const scene = sceneWith(documents, asked.sceneId);
   if (!scene) throw notFound('This scene');
-  const found = findCase(asked.caseId, knownScreens(documents.project));
+  const found = findCase(asked.caseId, screensFor(scene, documents.project, knownScreens(documents.project)));
   if (!found) throw notFound('This case');
   const fonts = fontsFor(documents);
   const input = surveyInput(documents, asked.trial ? tried(scene, asked.trial) : scene, { fonts });

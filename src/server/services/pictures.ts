@@ -15,7 +15,7 @@ import { notFound } from '../problem';
 
 type Row = typeof blobs.$inferSelect;
 
-function rowOf(hash: string, what = 'This file'): Row {
+export function rowOf(hash: string, what = 'This file'): Row {
   const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
   if (!row) throw notFound(what);
   return row;

@@ -4,6 +4,7 @@ import { leadsBack, type Change } from '@/core/patch/change';
 import { filesOf, idTwice, type Documents } from '@/core/project/documents';
 import { NewerSchema, readDocuments } from '@/core/project/migrate';
 import { applyPatch, diff, PatchError, sameJson } from '@/core/patch/patch';
+import { screensFor } from '@/core/icons/slots';
 import { casesOf } from '@/core/screens/cases';
 import { whyNotDrawn } from '@/core/survey/can-be-drawn';
 import { knownScreens } from '../catalogue';
@@ -67,8 +68,9 @@ export function checkDrawn(before: Documents | null, after: Documents): void {
   const isElse = !before || !sameJson(drawnBy(before.project), drawnBy(after.project));
   const changed = Object.entries(after.scenes).filter(([id, scene]) => isElse || before.scenes[id] !== scene);
   if (changed.length === 0) return;
-  const cases = casesOf(knownScreens(after.project), ['light']);
+  const screens = knownScreens(after.project);
   for (const [id, scene] of changed) {
+    const cases = casesOf(screensFor(scene, after.project, screens), ['light']);
     const problem = whyNotDrawn(after, id, cases, fontsFor(after));
     if (problem) throw new Problem(422, `The scene “${scene.name}” could not be drawn. ${problem}`);
   }

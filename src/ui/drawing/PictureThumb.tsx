@@ -1,6 +1,5 @@
 'use client';
-import { previewAddress } from './pixels';
-import { previewFor } from '@/core/pictures/previews';
+import { Preview } from './Preview';
 import { widestOf, type Cut, type Picture } from '@/core/pictures/picture';
 import type { Appearance } from '@/core/values/values';
 
@@ -25,17 +24,6 @@ export const masterOf = ({ cuts }: Picture, appearance?: Appearance) => masterOf
 /** A picture, small and whole. Its name stands beside it. */
 export function PictureThumb({ picture, cut = picture.cuts[0]!, width, appearance }: Props) {
   const master = masterOfCut(cut, appearance);
-  const level = previewFor(master, { width: width * 2, height: 0 });
-  return (
-    // A preview of our own in the right size: nothing that an image optimiser could add.
-    // eslint-disable-next-line @next/next/no-img-element
-    <img
-      className="thumb"
-      src={previewAddress(master.hash, level)}
-      alt=""
-      width={width}
-      height={(width * master.heightPx) / master.widthPx}
-      draggable={false}
-    />
-  );
+  const size = { width, height: (width * master.heightPx) / master.widthPx };
+  return <Preview className="thumb" file={master} px={{ width: width * 2, height: 0 }} size={size} />;
 }

@@ -22,12 +22,31 @@ async function load(hash: string, widthPx: number): Promise<ImageBitmap> {
   return createImageBitmap(await response.blob());
 }
 
+/** After how long pixels that could not be loaded are asked for again, and how often by themselves. */
+const AGAIN_AFTER_MS = 2000;
+const MOST_FAULTS = 5;
+
 /** @param sizeOf px of a file of the project, or `undefined` for one that it does not hold */
 export function createPixelStore(sizeOf: (hash: string) => FileSize | undefined): PixelStore {
   const loaded = new Map<string, Map<number, ImageBitmap>>();
   const asked = new Set<string>();
+  const faults = new Map<string, number>();
   const listeners = new Set<() => void>();
   let version = 0;
+
+  const tell = () => {
+    version++;
+    for (const listener of listeners) listener();
+  };
+  /** What could not be loaded is asked for again by whatever is painted then; a file that is lost not for ever. */
+  const again = (key: string) => {
+    const count = (faults.get(key) ?? 0) + 1;
+    faults.set(key, count);
+    setTimeout(() => {
+      asked.delete(key);
+      if (count < MOST_FAULTS) tell();
+    }, AGAIN_AFTER_MS);
+  };
 
   const request = (hash: string, widthPx: number) => {
     const key = `${hash}-${widthPx}`;
@@ -36,10 +55,9 @@ export function createPixelStore(sizeOf: (hash: string) => FileSize | undefined)
     load(hash, widthPx).then(
       (bitmap) => {
         loaded.set(hash, (loaded.get(hash) ?? new Map<number, ImageBitmap>()).set(widthPx, bitmap));
-        version++;
-        for (const listener of listeners) listener();
+        tell();
       },
-      () => setTimeout(() => asked.delete(key), 2000),
+      () => again(key),
     );
   };
 

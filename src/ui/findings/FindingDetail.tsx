@@ -20,7 +20,7 @@ import { useAnswers } from './useAnswers';
 function Accept({ finding }: { finding: SceneFinding }) {
   const store = useWorkbenchStore();
   const sceneId = useWorkbench((s) => s.sceneId);
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const { measure, side, cases } = finding;
   const layer = finding.subject.id;
   const isSame = (a: Acceptance) => a.scene === sceneId && a.layer === layer && a.measure === measure;
@@ -48,7 +48,7 @@ function Accept({ finding }: { finding: SceneFinding }) {
 /** Why a finding is there, down to the part of a rule, and what would mend it. */
 export function FindingDetail({ finding }: { finding: SceneFinding }) {
   const store = useWorkbenchStore();
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const { answers, callOff } = useAnswers(finding);
   const worst = findCase(finding.worst.caseId, screens);
   const show = (caseId: string) => openCase(store, caseId);

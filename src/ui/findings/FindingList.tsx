@@ -45,7 +45,7 @@ const Head = ({ isOpen, onToggle, shape, outcome, on, worst, children }: HeadPro
 
 /** One finding as a row: what, on what, on how many cases, how badly. */
 function FindingRow({ finding, open, onOpen }: OpenProps & { finding: SceneFinding }) {
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const { id, outcome, measure, subject, word, cases, worst, weight, accepted, approximate } = finding;
   const c = findCase(worst.caseId, screens);
   const isOpen = open === id;

@@ -1,4 +1,5 @@
 'use client';
+import { isIcon } from '@/core/icons/slots';
 import { hasToJudge } from '@/core/scene/layers';
 import { foundCounts } from '@/core/review/counts';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
@@ -34,7 +35,8 @@ function Head() {
         {OUTCOME_SHAPES.warn} {warn}
       </b>{' '}
       {findings.length === 1 ? 'finding' : 'findings'} on {scene.name}
-      {accepted > 0 && ` and ${accepted} accepted`}, over all screens, orientations and appearances.
+      {accepted > 0 && ` and ${accepted} accepted`},{' '}
+      {isIcon(scene) ? 'in all slots, light and dark.' : 'over all screens, orientations and appearances.'}
     </p>
   );
 }

@@ -13,7 +13,7 @@ import { caseTurn, kindName, OUTCOME_SHAPES } from '../words';
 export function ScreenList({ findings }: { findings: readonly SceneFinding[] }) {
   const store = useWorkbenchStore();
   const cases = useCounted();
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const list = useMemo(() => byScreen(findings, cases), [findings, cases]);
   return (
     <ul className="findings-list screen-list">

@@ -1,11 +1,12 @@
 'use client';
 import { useMemo } from 'react';
+import { isIcon } from '@/core/icons/slots';
 import { sayShare, sayWeight } from '@/core/words/numbers';
 import { OUTCOMES } from '@/core/measure/judge';
 import { weightsOf } from '@/core/screens/weights';
 import { VALLEY_MEASURES } from '@/core/solve/valley';
 import { weightedTotals } from '@/core/solve/summary';
-import { useCounted, useWorkbench } from '../state/context';
+import { useCounted, useScene, useWorkbench } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import { WORDS } from '../valley/limits';
 import { WeightsFrom } from '../sets/WeightsFrom';
@@ -15,6 +16,7 @@ const LEAST_SAID = 0.0005;
 
 /** How much of the weight fails, warns and is clear, as a bar and as figures, and the mean losses of the background. */
 export function WeightedTotals() {
+  const scene = useScene();
   const summaries = useWorkbench((s) => s.summaries);
   const marks = useWorkbench((s) => s.marks);
   const cases = useCounted();
@@ -51,9 +53,7 @@ export function WeightedTotals() {
         {losses && said.length > 0 && (
           <>on average {said.map((m) => `${WORDS[m]} ${sayShare(losses[m])}`).join(', ')}. </>
         )}
-        <span className="quiet">
-          <WeightsFrom />
-        </span>
+        <span className="quiet">{isIcon(scene) ? 'Every slot weighs the same.' : <WeightsFrom />}</span>
       </p>
     </div>
   );

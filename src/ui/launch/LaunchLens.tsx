@@ -113,7 +113,7 @@ function Open() {
   const versions = versionsIn(launch);
   // Words that nobody uses any more stand for no version.
   const starting = versions.includes(wanted.versions) ? wanted : { ...wanted, versions: '' };
-  const cases = useTelling(mostScreens);
+  const cases = useTelling(mostScreens, 'screens');
   const chosen = useMemo(() => {
     const id = caseId?.replace(/(light|dark)$/, appearance);
     const c = id ? findCase(id, screens) : null;

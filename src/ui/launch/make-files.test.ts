@@ -1,9 +1,9 @@
 import type { KeptFile } from '@/core/pictures/kept-file';
-import type { Derivation } from '@/core/pictures/derive';
+import type { DerivationAsked } from '@/core/pictures/derive';
 import { withFilesMade } from './make-files';
 
 const stands = (n: number) => String(n).padStart(64, '0');
-const from: Derivation = {
+const from: Extract<DerivationAsked, { make: 'room' }> = {
   make: 'room',
   hash: 'a'.repeat(64),
   widthPx: 10,
@@ -27,8 +27,8 @@ const kept = (hash: string): KeptFile => ({
 
 describe('files that a mend needs', () => {
   it('are made one after another, and take the place of what stood for them, wherever that is', async () => {
-    const asked: [string, Derivation][] = [];
-    const make = (id: string, one: Derivation) => {
+    const asked: [string, DerivationAsked][] = [];
+    const make = (id: string, one: DerivationAsked) => {
       asked.push([id, one]);
       return Promise.resolve(kept(`${asked.length}`.repeat(64)));
     };

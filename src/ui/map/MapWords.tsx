@@ -59,7 +59,7 @@ const DIRECTIONS = { width: ['narrower', 'wider'], height: ['lower', 'higher'] }
 
 /** Which screens are nearest to failing. */
 export function NearList({ near, isRunning }: { near: readonly Near[] | null; isRunning: boolean }) {
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const { layers } = useScene();
   const look = useLook();
   return (

@@ -3,10 +3,9 @@ import { useRef, useState, type PointerEvent } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import type { Rect } from '@/core/geometry/rect';
 import { areaBetween } from '@/core/pictures/areas';
-import { previewFor } from '@/core/pictures/previews';
 import { unmarkedIn, type Cut, type Picture } from '@/core/pictures/picture';
 import { masterOfCut } from '../drawing/PictureThumb';
-import { previewAddress } from '../drawing/pixels';
+import { Preview } from '../drawing/Preview';
 import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inCut } from '../state/edit';
@@ -65,13 +64,7 @@ function CutPlan({ cut, change, onCommit, picture }: CutProps) {
       onPointerUp={finish}
       onPointerCancel={() => setDrawn(null)}
     >
-      {/* A preview of our own in the right size: nothing that an image optimiser could add. */}
-      {/* eslint-disable-next-line @next/next/no-img-element */}
-      <img
-        src={previewAddress(master.hash, previewFor(master, { width: PREVIEW, height: 0 }))}
-        alt=""
-        draggable={false}
-      />
+      <Preview file={master} px={{ width: PREVIEW, height: 0 }} />
       {cut.keepAreas.map((area, index) => (
         <AreaBox
           key={index}

@@ -204,7 +204,7 @@ interface Side {
 }
 
 function useSide(caseId: string, variants: readonly Variant[]): Side {
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const [rules, setRules] = useState<RulesId>(NOW);
   const c = useMemo<Case | null>(() => findCase(caseId, screens), [caseId, screens]);
   const { documents, sceneId, problem } = useRules(rules, variants);

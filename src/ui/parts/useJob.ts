@@ -33,8 +33,8 @@ export function useJob() {
     if (id) ask(callOffJob, { project, job: id }).catch(() => {});
   }, [project]);
   useEffect(() => end, [end]);
-  /** @param what it is called in a message, such as “The film” */
-  const begin = async (what: string, asked: JobWanted) => {
+  /** @param what it is called in a message, such as “The film” @returns whether it was made and handed over */
+  const begin = async (what: string, asked: JobWanted): Promise<boolean> => {
     try {
       let now = await ask(startJob, { project }, { body: asked });
       running.current = now.id;
@@ -42,15 +42,17 @@ export function useJob() {
       setJob(now);
       while (!isOver(now) && isMine()) {
         await pause();
-        if (!isMine()) return;
+        if (!isMine()) return false;
         now = await ask(readJob, { project, job: now.id });
         if (isMine()) setJob(now);
       }
-      if (!isMine()) return;
+      if (!isMine()) return false;
       await take(now);
       if (now.result?.said) store.setState({ message: now.result.said });
+      return true;
     } catch (error) {
       store.setState({ message: `${what} could not be made. ${messageOf(error)}` });
+      return false;
     } finally {
       running.current = null;
       setJob(null);

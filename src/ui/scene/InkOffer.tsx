@@ -4,9 +4,9 @@ import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Rect } from '@/core/geometry/rect';
 import { sayShare } from '@/core/words/numbers';
-import { trimmed } from '@/core/pictures/derive';
+import { trimmed, withEvenRoom } from '@/core/pictures/derive';
 import { inkFiles, inkOffOf, inkOfCuts } from '@/core/pictures/cut-ink';
-import type { Cut, Picture } from '@/core/pictures/picture';
+import { widestOf, type Cut, type Picture } from '@/core/pictures/picture';
 import { offMiddle } from '@/core/pixels/centre';
 import { paddingOf } from '@/core/pixels/ink';
 import { withInkCentred, withoutInkShifts, type InkOff } from '@/core/scene/ink-rules';
@@ -14,6 +14,7 @@ import type { PictureLayer } from '@/core/scene/scene';
 import { derive, messageOf } from '../api';
 import { fileOf } from '../import/place-picture';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { NumberField } from './editors/NumberField';
 import { edit } from '../state/edit';
 import { useStatistics } from '../state/statistics';
 import { CUT_WORDS } from '../words';
@@ -33,26 +34,46 @@ function sayOff({ x, y }: { x: number; y: number }): string {
 const filesToTrim = (picture: Picture, parts: InkParts) =>
   picture.cuts.flatMap(({ cut, renditions }) => {
     const part = parts.get(cut);
-    return part ? renditions.filter((r) => !r.vector).map(({ hash }) => ({ hash, part })) : [];
+    return part ? renditions.filter((r) => !r.vector).map((file) => ({ file, part })) : [];
   });
 
+/** The parts with the room that is left around them, as the largest file of each cut has it. */
+const partsWithRoom = (picture: Picture, parts: InkParts, room: number): InkParts =>
+  new Map(
+    picture.cuts.flatMap(({ cut, renditions }) => {
+      const part = parts.get(cut);
+      return part ? [[cut, withEvenRoom(part, widestOf(renditions), room).around] as const] : [];
+    }),
+  );
+
 /** Every file without the room around its ink; keep areas and focal point stay where they are on the drawing. */
-function useTrim(picture: Picture, parts: InkParts, off: InkOff, onDone: () => void) {
+function useTrim(picture: Picture, parts: InkParts, off: InkOff, onDone: () => void, room: number) {
   const store = useWorkbenchStore();
   const projectId = useWorkbench((s) => s.documents.project.id);
   const [busy, setBusy] = useState(false);
   const trim = async () => {
     setBusy(true);
+    const around = partsWithRoom(picture, parts, room);
     try {
       const files = await Promise.all(
         filesToTrim(picture, parts).map(
-          async ({ hash, part }) =>
-            [hash, fileOf(await derive(projectId, { make: 'trim', hash, part }))] as const,
+          async ({ file, part }) =>
+            [
+              file.hash,
+              fileOf(
+                await derive(projectId, {
+                  make: 'trim',
+                  hash: file.hash,
+                  part,
+                  room: withEvenRoom(part, file, room).room,
+                }),
+              ),
+            ] as const,
         ),
       );
       edit(store, ({ project, scenes }) => {
         const at = project.pictures.findIndex((p) => p.id === picture.id);
-        if (at >= 0) project.pictures[at] = trimmed(project.pictures[at]!, parts, new Map(files));
+        if (at >= 0) project.pictures[at] = trimmed(project.pictures[at]!, around, new Map(files));
         // Trimmed to its ink, what was shifted to its middle would lie off it.
         for (const scene of Object.values(scenes))
           scene.layers = scene.layers.map((l) =>
@@ -82,7 +103,8 @@ function CutInk({ name, bounds }: { name: string; bounds: Rect }) {
 
 function Offer({ layer, picture, parts, off, onDone }: Props & OfferProps) {
   const store = useWorkbenchStore();
-  const { busy, trim } = useTrim(picture, parts, off, onDone);
+  const [room, setRoom] = useState(0);
+  const { busy, trim } = useTrim(picture, parts, off, onDone, room / 100);
   const { align } = layer.fit;
   // Where the drawing fills its box a share of the box is the same share of the file.
   const fills = 'ratio' in layer.placing && layer.placing.ratio?.value === 'own';
@@ -111,9 +133,20 @@ function Offer({ layer, picture, parts, off, onDone }: Props & OfferProps) {
           </Button>
         )}
         {filesToTrim(picture, parts).length > 0 && (
-          <Button variant="quiet" size="sm" disabled={busy} onClick={() => void trim()}>
-            trim files to ink
-          </Button>
+          <>
+            <Button variant="quiet" size="sm" disabled={busy} onClick={() => void trim()}>
+              trim files to ink
+            </Button>
+            <NumberField
+              label="with even room of"
+              unit="%"
+              min={0}
+              max={100}
+              value={room}
+              onChange={setRoom}
+              onCommit={() => {}}
+            />
+          </>
         )}
       </span>
     </div>

@@ -20,7 +20,7 @@ interface Asked {
 type Answer = Asked | 'asked' | null;
 
 function Found({ least, offer, onLay }: Asked & { onLay: (offer: Offer) => void }) {
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   if (!offer)
     return (
       <p className="quiet">

@@ -21,6 +21,8 @@ interface Props {
   /** number of other cases that this one stands for */
   alike: number;
   scale: number;
+  /** what stands for its size, where that is not how it is called */
+  size?: string;
   selected: boolean;
   /** whether Tab leads to it */
   isStop: boolean;
@@ -37,7 +39,8 @@ const useUnjudged = (shown: Case): string | null =>
 /**
  * One case of the field: drawn and measured in the same frame while it is in view; its size is kept while not.
  */
-export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, isStop, onSelect }: Props) {
+export const CaseCell = memo(function CaseCell(props: Props) {
+  const { shown, alike, scale, selected, isStop, onSelect } = props;
   const [ref, inView] = useInView<HTMLDivElement>();
   // Out of view nothing is drawn, and a change of the documents is not even heard of.
   const documents = useWorkbench((s) => (inView ? s.documents : null));
@@ -67,6 +70,7 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
       className="case"
       id={`case-${shown.id}`}
       data-case={shown.id}
+      data-shows={shown.screen.shows}
       aria-selected={selected}
       aria-label={text}
       tabIndex={isStop ? 0 : -1}
@@ -88,7 +92,9 @@ export const CaseCell = memo(function CaseCell({ shown, alike, scale, selected, 
         ) : (
           <span className="quiet">{unjudged ?? 'measuring…'}</span>
         )}
-        <span className="case-size">{[caseSize(shown), sayAlike(alike)].filter(Boolean).join(' · ')}</span>
+        <span className="case-size">
+          {[props.size ?? caseSize(shown), sayAlike(alike)].filter(Boolean).join(' · ')}
+        </span>
       </span>
     </div>
   );

@@ -7,6 +7,7 @@ import { FREE_WINDOW } from '@/core/screens/free';
 import { isCounted } from '@/core/screens/counted';
 import { naturalSize } from '@/core/screens/turn';
 import type { Case } from '@/core/screens/cases';
+import { SLOT_KIND } from '@/core/screens/screen';
 import type { Size } from '@/core/geometry/rect';
 import { gravest } from '@/core/measure/judge';
 import { ownerName } from '@/core/measure/words';
@@ -50,6 +51,7 @@ function Head({ c, result }: { c: Case; result: CaseResult }) {
   const isEnlarged = useWorkbench((s) => s.view.enlarged ?? false);
   const look = useLook();
   const isFree = c.screen.id === FREE_WINDOW;
+  const isSlot = c.screen.kind === SLOT_KIND;
   const address = addressOf(drawCase, { project, scene: scene.id, case: result.id });
   return (
     <>
@@ -58,8 +60,12 @@ function Head({ c, result }: { c: Case; result: CaseResult }) {
         {saySize(naturalSize(c.screen))}{' '}
         <abbr title="Logical units: the unit of the layout; one is a CSS pixel">lu</abbr> at{' '}
         {sayDensity(c.screen.density)} px per lu · {saySize(c.screen.framebufferPx)} device px
-        <br />
-        {c.screen.label}
+        {!isSlot && (
+          <>
+            <br />
+            {c.screen.label}
+          </>
+        )}
         {isFree && ', at the density of the screen that was chosen'}
       </p>
       <p className="close-up-ways">
@@ -68,6 +74,10 @@ function Head({ c, result }: { c: Case; result: CaseResult }) {
             <a className="btn btn-quiet btn-sm" href={address} target="_blank" rel="noreferrer">
               as PNG
             </a>
+          </>
+        )}
+        {!isFree && !isSlot && (
+          <>
             <Button variant="quiet" size="sm" onClick={() => look({ middle: 'pair', pin: c.id })}>
               compare
             </Button>
@@ -133,7 +143,7 @@ export function CloseUp() {
         <>
           <Head c={c} result={result} />
           {scene.direction === 'rtl' && <p className="quiet">Right-to-left preview</p>}
-          <div className="close-up-drawing">
+          <div className="close-up-drawing" data-shows={c.screen.shows}>
             <CaseCanvas result={result} scale={scale}>
               <Guides result={result} />
               {breach && <Spot breach={breach} result={result} scale={scale} />}

@@ -1,5 +1,5 @@
 'use client';
-import { useCallback, useEffect, useRef, type KeyboardEvent } from 'react';
+import { useCallback, useEffect, useRef } from 'react';
 import { Button } from 'react-bootstrap';
 import { FieldHint, LaunchHint } from '../hints/texts';
 import { turnedSize } from '@/core/screens/turn';
@@ -12,7 +12,7 @@ import { useFinding } from './useFoundCases';
 import { useShownCase } from './useShownCase';
 import { countCases } from '../words';
 import { useElementSize } from '../drawing/useElementSize';
-import { isMove, walk } from './walk';
+import { useWalk } from './useWalk';
 
 /** CSS px per lu at which all screens are drawn: larger where there are few. */
 const FIELD_SCALE = { telling: 0.18, all: 0.15 } as const;
@@ -134,17 +134,7 @@ export function Field() {
     [store],
   );
 
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (!isMove(event.key) || event.ctrlKey || event.metaKey || event.altKey) return;
-    const elements = [...(ref.current?.querySelectorAll<HTMLElement>('[data-case]') ?? [])];
-    const boxes = elements.map((e) => {
-      const { left, top, width, bottom } = e.getBoundingClientRect();
-      return { id: e.dataset.case!, left, top, width, bottom };
-    });
-    const next = walk(boxes, stop, event.key);
-    event.preventDefault();
-    elements.find((e) => e.dataset.case === next)?.focus();
-  };
+  const onKeyDown = useWalk(ref, stop);
 
   return (
     <div className="field" ref={ref} role="region" aria-label="Screens" onKeyDown={onKeyDown}>

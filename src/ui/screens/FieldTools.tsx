@@ -4,7 +4,7 @@ import { Button, Form } from 'react-bootstrap';
 import { FIT_PRESETS, withPreset } from '@/core/fit/presets';
 import { OUTCOMES } from '@/core/measure/judge';
 import { presetOfAll, withFits } from '@/core/scene/rules';
-import { KIND_GROUPS } from '@/core/screens/kinds';
+import { SCREEN_GROUPS } from '@/core/screens/kinds';
 import { ORIENTATIONS } from '@/core/screens/turn';
 import { sceneOf } from '../state/workbench';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -96,7 +96,7 @@ function Filters({ view, set }: { view: View; set: SetView }) {
         label="Kind"
         all="all kinds"
         value={view.kind}
-        options={KIND_GROUPS.map((g) => [g.id, g.label])}
+        options={SCREEN_GROUPS.map((g) => [g.id, g.label])}
         onChange={(kind) => set({ kind: kind as View['kind'] })}
       />
       <Filter

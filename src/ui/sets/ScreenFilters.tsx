@@ -1,6 +1,6 @@
 'use client';
 import { Form } from 'react-bootstrap';
-import { KIND_GROUPS } from '@/core/screens/kinds';
+import { SCREEN_GROUPS } from '@/core/screens/kinds';
 import type { Filter } from './filter';
 
 interface Props {
@@ -34,7 +34,7 @@ export function ScreenFilters({ filter, onChange }: Props) {
         onChange={(e) => set({ kind: e.target.value })}
       >
         <option value="">all kinds</option>
-        {KIND_GROUPS.map(({ id, label }) => (
+        {SCREEN_GROUPS.map(({ id, label }) => (
           <option key={id} value={id}>
             {label}
           </option>

@@ -9,7 +9,9 @@ import { type FileFacts, outFiles, PatternFault, type OutFile } from '@/formats/
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
 import { useWorkbench } from '../state/context';
+import { EncodingLook } from './EncodingLook';
 import { AS_THEY_ARE, EncodingFields, encodingOf } from './EncodingFields';
+import { OnlyChanged, useSinceTaken } from './SinceTaken';
 import { FolderCheck } from './FolderCheck';
 import type { FileNaming } from './useFileNaming';
 
@@ -104,12 +106,13 @@ export function FilesPart({ naming }: { naming: FileNaming }) {
   const encoding = encodingOf(typed);
   const found = useFiles(pattern, facts, encoding?.as);
   const { job, begin, callOff } = useJob();
-  const take = () =>
-    void begin('The ZIP', {
-      kind: 'export',
-      options: { as: 'files', pattern, encoding: encoding ?? undefined },
-    });
   const files = found?.files ?? [];
+  const since = useSinceTaken(files);
+  const take = async () => {
+    const only = since.taken === files ? undefined : since.taken.map((f) => f.path);
+    const options = { as: 'files' as const, pattern, encoding: encoding ?? undefined, only };
+    if (await begin('The ZIP', { kind: 'export', options })) since.keep();
+  };
   return (
     <section aria-labelledby="files">
       <header className="ship-head">
@@ -119,8 +122,8 @@ export function FilesPart({ naming }: { naming: FileNaming }) {
           <Button
             variant="quiet"
             size="sm"
-            disabled={job !== null || files.length === 0 || encoding === null}
-            onClick={take}
+            disabled={job !== null || since.taken.length === 0 || encoding === null}
+            onClick={() => void take()}
           >
             ZIP
           </Button>
@@ -129,6 +132,8 @@ export function FilesPart({ naming }: { naming: FileNaming }) {
       {job && <Making what="The ZIP" progress={job.progress} callOff={callOff} />}
       <Names pattern={pattern} setPattern={setPattern} isFaulty={Boolean(found?.fault)} />
       <EncodingFields typed={typed} onChange={setTyped} />
+      {encoding && <EncodingLook files={files.filter((f) => !f.vector)} encoding={encoding} />}
+      <OnlyChanged {...since} />
       {found?.fault && (
         <p className="problem" role="alert">
           {found.fault}

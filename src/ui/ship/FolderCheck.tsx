@@ -3,6 +3,7 @@ import { useId, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { FolderFault } from '@/formats/files/folder';
 import { countOf } from '@/core/words/words';
+import { useImports } from '../import/imports';
 import { FileField } from '../parts/FileField';
 import { Making } from '../parts/Making';
 import { Sent } from '../parts/Sent';
@@ -11,31 +12,62 @@ import { useJob } from '../parts/useJob';
 import { OUTCOME_SHAPES } from '../words';
 import { useFolderCheck, type Checked } from './useFolderCheck';
 
-/** Every fault by the path of its file: what is wrong, and what is to be done. */
-const Faults = ({ faults }: { faults: readonly FolderFault[] }) => (
-  <ul className="folder-faults" aria-label="Faults">
-    {faults.map(({ path, rule, said, mend }) => (
-      <li key={`${path} ${rule}`}>
-        <b className="outcome-fail">{OUTCOME_SHAPES.fail}</b> <b>{path}</b>
-        <p>
-          {said} <span className="quiet">{mend}</span>
-        </p>
-      </li>
-    ))}
-  </ul>
-);
+interface FaultProps {
+  fault: FolderFault;
+  /** whether somebody leaves it as it is */
+  isLeft: boolean;
+  onLeave: (leave: boolean) => void;
+  /** takes the file into the project; absent where there is nothing to take */
+  onTake?: () => void;
+}
+
+/** One fault: what is wrong, what is to be done, and what can be done here. */
+function Fault({ fault: { path, said, mend, written }, isLeft, onLeave, onTake }: FaultProps) {
+  return (
+    <li className={isLeft ? 'fault-left' : undefined}>
+      <b className="outcome-fail">{OUTCOME_SHAPES.fail}</b> <b>{path}</b>{' '}
+      {isLeft && <span className="quiet">left as it is</span>}
+      <p>
+        {said} <span className="quiet">{mend}</span>{' '}
+        {written !== null && (
+          <Button
+            variant="quiet"
+            size="sm"
+            aria-label={`${isLeft ? 'Mend' : 'Leave'} ${path}`}
+            onClick={() => onLeave(!isLeft)}
+          >
+            {isLeft ? 'mend it' : 'leave it'}
+          </Button>
+        )}
+        {onTake && (
+          <Button variant="quiet" size="sm" aria-label={`Take ${path} into the project`} onClick={onTake}>
+            take it into the project
+          </Button>
+        )}
+      </p>
+    </li>
+  );
+}
+
+/** Faults of a file that may be the better one. */
+const MAY_BE_TAKEN: readonly FolderFault['rule'][] = ['edited', 'another-picture', 'surplus'];
+
+const idOf = ({ path, rule }: FolderFault) => `${path} ${rule}`;
 
 /** What a folder came to, and the files of the project that mend it. */
 function Result({ checked, pattern }: { checked: Checked; pattern: string }) {
   const { job, begin, callOff } = useJob();
+  const imports = useImports();
+  const [left, setLeft] = useState<readonly string[]>([]);
   if ('problem' in checked)
     return (
       <p className="problem" role="alert">
         {checked.problem}
       </p>
     );
-  const { name, faults, found, wanted } = checked;
-  const only = [...new Set(faults.flatMap((f) => f.written ?? []))];
+  const { name, faults, found, wanted, files } = checked;
+  const mended = faults.filter((f) => !left.includes(idOf(f)));
+  const only = [...new Set(mended.flatMap((f) => f.written ?? []))];
   const take = () => void begin('The ZIP', { kind: 'export', options: { as: 'files', pattern, only } });
   return (
     <>
@@ -44,7 +76,23 @@ function Result({ checked, pattern }: { checked: Checked; pattern: string }) {
           ? `${OUTCOME_SHAPES.fail} ${countOf(faults.length, 'fault')} in ${name}: ${countOf(found, 'file')}, where ${wanted} should be.`
           : `${OUTCOME_SHAPES.clear} ${name} holds the ${countOf(wanted, 'file')} of the project, and nothing else.`}
       </p>
-      {faults.length > 0 && <Faults faults={faults} />}
+      {faults.length > 0 && (
+        <ul className="folder-faults" aria-label="Faults">
+          {faults.map((fault) => {
+            const id = idOf(fault);
+            const file = MAY_BE_TAKEN.includes(fault.rule) ? files.get(fault.path) : undefined;
+            return (
+              <Fault
+                key={id}
+                fault={fault}
+                isLeft={left.includes(id)}
+                onLeave={(leave) => setLeft(leave ? [...left, id] : left.filter((l) => l !== id))}
+                onTake={file && (() => imports.take([file]))}
+              />
+            );
+          })}
+        </ul>
+      )}
       {only.length > 0 && (
         <p>
           <Button variant="primary" size="sm" disabled={job !== null} onClick={take}>

@@ -130,6 +130,7 @@ export function TakeAlong({ review, naming }: { review: Review | null; naming: F
           <Line what="Contact sheet" why={made.contactOf} ways={made.sheets} />
           <Line what="Named values" why="for other tools of design" ways={[tokens]} />
           <Line what="Icons and colours" why="for an app that is installed from the web" ways={[manifest]} />
+          {made.icons && <Line what="Icon" why="for stores, home screens, the web" ways={[made.icons]} />}
           <Line what="Whole project" why="to be kept, or opened elsewhere" ways={[made.archive]} />
         </tbody>
       </table>

@@ -8,7 +8,13 @@ import { useSending } from '../parts/useSending';
 import { useWorkbench } from '../state/context';
 
 /** A folder that was checked, or why it could not be. */
-export type Checked = ({ name: string } & AnswerOf<typeof checkFiles>) | { name: string; problem: string };
+export type Checked =
+  | ({
+      name: string;
+      /** its files by their paths, where they came one by one */
+      files: ReadonlyMap<string, Incoming>;
+    } & AnswerOf<typeof checkFiles>)
+  | { name: string; problem: string };
 
 const isZip = ({ path }: Incoming) => /\.zip$/i.test(path);
 
@@ -17,6 +23,10 @@ const nameOf = ([first]: readonly Incoming[]): string =>
   first && isZip(first)
     ? first.path.replace(/\.zip$/i, '')
     : (/^([^/]+)\//.exec(first?.path ?? '')?.[1] ?? 'files');
+
+/** Files by the paths that they have in what is sent; none of a ZIP, which nobody here has opened. */
+const byPath = (incoming: readonly Incoming[]): ReadonlyMap<string, Incoming> =>
+  new Map(incoming.some(isZip) ? [] : incoming.map((one) => [one.path.split('/').slice(1).join('/'), one]));
 
 /** What is sent: the ZIP as it is, or everything else in one. @throws Error where there is nothing */
 async function zipOf(name: string, incoming: readonly Incoming[]): Promise<File> {
@@ -45,7 +55,8 @@ export function useFolderCheck(pattern: string, heaviest: string) {
       name,
       async (sending) => {
         const zip = await zipOf(name, incoming);
-        setChecked({ name, ...(await uploadFolder(project, zip, query, sending)) });
+        const found = await uploadFolder(project, zip, query, sending);
+        setChecked({ name, files: byPath(incoming), ...found });
       },
       (problem) => setChecked({ name, problem }),
     );

@@ -1,5 +1,7 @@
 'use client';
 import { useState } from 'react';
+import { isIcon } from '@/core/icons/slots';
+import { scenesInOrder } from '@/core/project/documents';
 import type { ExportWanted } from '@/formats/job';
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
@@ -42,6 +44,9 @@ const ContactPick = ({ shown, value, onChoose }: PickProps) => (
 export function useMade() {
   const { target } = useTargets();
   const scene = useWorkbench((s) => s.sceneId);
+  const documents = useWorkbench((s) => s.documents);
+  const icons = scenesInOrder(documents).filter(isIcon);
+  const icon = icons.find((i) => i.id === scene) ?? icons[0];
   const field = useArranged().flatMap((g) => g.cases.map((c) => c.shown.id));
   const [of, setOf] = useState<ContactCases>('telling');
   const { job, begin, callOff } = useJob();
@@ -74,6 +79,11 @@ export function useMade() {
       'HTML',
       'What is wrong, with pictures before and after, what is accepted and why: on a screen or on paper',
     ),
+    icons: icon
+      ? made('The ZIP', 'icons')('ZIP', `All files of “${icon.name}”, for the slots that it is made for`, {
+          scene: icon.id,
+        })
+      : null,
     archive: made('The archive', 'archive')('archive', 'All documents and files in one ZIP'),
     making: job && <Making what={what} progress={job.progress} callOff={callOff} />,
   };

@@ -8,17 +8,14 @@ import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { OUTCOME_SHAPES } from '../words';
 import { AcceptFile } from './AcceptFile';
-import { canBeMade } from './useMake';
 
 interface LineProps {
   f: FileFinding;
   picture: Picture;
-  busy: boolean;
-  onMake: () => void;
 }
 
 /** What is wrong with files, and what can be done about it at once. */
-export function FindingLine({ f, picture, busy, onMake }: LineProps) {
+export function FindingLine({ f, picture }: LineProps) {
   const { word, outcome, accepted } = f;
   return (
     <li>
@@ -26,17 +23,6 @@ export function FindingLine({ f, picture, busy, onMake }: LineProps) {
         {accepted === null ? OUTCOME_SHAPES[outcome] : '✓'} {word}
       </b>{' '}
       {f.said}
-      {canBeMade(f, picture) && (
-        <Button
-          variant="quiet"
-          size="sm"
-          disabled={busy}
-          aria-label={`Make the ${sayDensity(f.file.density!)}x file of ${picture.name} from its master`}
-          onClick={onMake}
-        >
-          make it
-        </Button>
-      )}
       {f.rule === 'undecided' && <WhichIsRight {...{ f, picture }} />}
       <AcceptFile {...{ f }} />
     </li>

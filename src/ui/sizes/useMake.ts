@@ -3,12 +3,12 @@ import { useCallback, useState } from 'react';
 import type { FileFinding } from '@/core/files/check';
 import { madeFrom, masterOfSet, setsOf } from '@/core/pictures/master';
 import { putInto } from '@/core/pictures/assign';
-import type { Picture, Rendition } from '@/core/pictures/picture';
+import type { Picture } from '@/core/pictures/picture';
 import type { Project } from '@/core/project/project';
-import { derive, messageOf } from '../api';
-import { fileOf } from '../import/place-picture';
+import { messageOf } from '../api';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import { makeRendition } from './rendition';
 
 /** A file that is missing or uneven is made from its master, where that is large enough. */
 export function canBeMade(
@@ -30,13 +30,7 @@ async function makeFile(
   const set = setsOf(picture).find((s) => s.cut.cut === cut && s.appearance === appearance)!;
   const master = masterOfSet(set.files)!;
   const asked = { make: 'size' as const, hash: master.hash, ...madeFrom(master, density!) };
-  const file = fileOf(await derive(project.id, asked));
-  const rendition: Rendition = {
-    ...file,
-    appearance: set.appearance,
-    density: density!,
-    madeFrom: master.hash,
-  };
+  const rendition = await makeRendition(project.id, master, density!, asked);
   return { pictureId, cut, rendition };
 }
 

@@ -3,7 +3,7 @@ import { useMemo } from 'react';
 import type { Documents } from '@/core/project/documents';
 import { freeWindow } from '@/core/screens/free';
 import { findCase, type Case } from '@/core/screens/cases';
-import type { Screen } from '@/core/screens/screen';
+import { SLOT_KIND, type Screen } from '@/core/screens/screen';
 import { surveyCase, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { useWorkbench } from './context';
 import { useOutside, useWanted } from './outside';
@@ -29,20 +29,20 @@ export function useCaseResult(
 
 /** The case of the close-up: the free window where that is looked at; `null` where none is chosen. */
 export function useChosenCase(): Case | null {
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const view = useWorkbench((s) => s.view);
   const { case: id, middle, window: size, appearance, around } = view;
   return useMemo(() => {
     const chosen = id ? findCase(id, screens) : null;
     const isFree = middle === 'window' || (middle === 'map' && size !== undefined);
-    if (!isFree || !chosen) return chosen;
+    if (!isFree || !chosen || chosen.screen.kind === SLOT_KIND) return chosen;
     return freeWindow(windowOf({ window: size }), chosen.screen, appearance, around);
   }, [id, screens, middle, size, appearance, around]);
 }
 
 /** The screen that was chosen, whose density a free window has. */
 export function useBaseScreen(): Screen | null {
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const id = useWorkbench((s) => s.view.case);
   return useMemo(() => (id ? (findCase(id, screens)?.screen ?? null) : null), [id, screens]);
 }

@@ -2,7 +2,7 @@
 import { createContext, useContext, useMemo } from 'react';
 import { useStore } from 'zustand';
 import type { Case } from '@/core/screens/cases';
-import { countedCases } from '@/core/screens/counted';
+import { countedFor } from '@/core/icons/slots';
 import type { Scene } from '@/core/scene/scene';
 import { sceneOf, type WorkbenchState, type WorkbenchStore } from './workbench';
 
@@ -18,11 +18,13 @@ export function useWorkbenchStore(): WorkbenchStore {
 export const useWorkbench = <T,>(select: (state: WorkbenchState) => T): T =>
   useStore(useWorkbenchStore(), select);
 
-/** The cases that the project counts: those of the ratios that it allows. */
+/** The cases on which the open scene is judged: those of the ratios that the project allows, or the slots of an icon. */
 export function useCounted(): Case[] {
   const cases = useWorkbench((s) => s.cases);
+  const scene = useWorkbench(sceneOf);
   const ratios = useWorkbench((s) => s.documents.project.ratios);
-  return useMemo(() => countedCases(cases, ratios), [cases, ratios]);
+  const iconSets = useWorkbench((s) => s.documents.project.iconSets);
+  return useMemo(() => countedFor(scene, { ratios, iconSets }, cases), [scene, cases, ratios, iconSets]);
 }
 
 /** The open scene; only for what is shown while there is one. */

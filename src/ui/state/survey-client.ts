@@ -4,6 +4,7 @@ import { messageOf } from '../api';
 import type { CaseSummary } from '@/core/solve/summary';
 import type { Documented } from '@/workers/memory';
 import type { SurveyWorker } from '@/workers/survey.worker';
+import type { Counting } from '@/workers/surveying';
 import { sameJson } from '@/core/patch/patch';
 import { scenesInOrder, type Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
@@ -17,6 +18,9 @@ export function documented(documents: Documents, scene: Scene): Documented {
   const { fonts: _fonts, pixels: _pixels, ...rest } = surveyInput(documents, scene, { fonts: null });
   return rest;
 }
+
+/** What of the documents says which cases count; as little as that goes to the worker. */
+const countingOf = ({ project: { ratios, iconSets } }: Documents): Counting => ({ ratios, iconSets });
 
 /** From one survey to the next there is room for the page to draw what is in view; more of it while a gesture goes on. */
 const PAUSE_MS = { atRest: 60, inGesture: 200 } as const;
@@ -100,7 +104,7 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
         })
       : undefined;
     const found = scene
-      ? await remote.survey(documented(state.documents, scene), state.documents.project.ratios, onCount)
+      ? await remote.survey(documented(state.documents, scene), countingOf(state.documents), onCount)
       : { summaries: [], marks: [] };
     surveyed = state.documents;
     if (isEnded()) return;
@@ -123,7 +127,7 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
   /** Of all scenes, and only while somebody looks at sizes. */
   const measurePixels = async (remote: Running['remote'], { documents }: WorkbenchState) => {
     const inputs = scenesInOrder(documents).map((scene) => documented(documents, scene));
-    const needed = await remote.needed(inputs, documents.project.ratios);
+    const needed = await remote.needed(inputs, countingOf(documents));
     measured = documents;
     if (!isEnded()) store.setState({ needed });
   };

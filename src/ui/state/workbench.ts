@@ -2,6 +2,7 @@ import type { Remote } from 'comlink';
 import { createStore } from 'zustand/vanilla';
 import type { Change } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
+import { isIcon, slotCases, slotScreens } from '@/core/icons/slots';
 import { screensIn } from '@/core/project/screens';
 import type { Needed } from '@/core/survey/needed';
 import { sameJson } from '@/core/patch/patch';
@@ -70,7 +71,9 @@ export interface WorkbenchState {
   catalogue: readonly Screen[];
   /** those and the project’s own; they follow the documents */
   screens: Screen[];
-  /** all cases of these screens, both appearances */
+  /** what the open scene is looked at on: those, or the slots of an icon */
+  sceneScreens: readonly Screen[];
+  /** all cases of these, both appearances */
   cases: Case[];
   /** what the last survey of everything found; empty until the first one is through */
   summaries: ReadonlyMap<string, CaseSummary>;
@@ -129,10 +132,16 @@ const screensAsked = ({ project: { screens, screenSets, setInUse, weights, axes 
   axes,
 });
 
-/** What follows from the screens of a project. */
-function casesWith(catalogue: readonly Screen[], { project }: Documents) {
-  const screens = screensIn(catalogue, project);
-  return { screens, cases: casesOf(screens, APPEARANCES) };
+/** The slots that a scene is looked at in, the same list for the same sets; `null` for one that is no icon. */
+const slotsAsked = ({ project, scenes }: Documents, sceneId: string): readonly Screen[] | null =>
+  isIcon(scenes[sceneId]) ? slotScreens(project) : null;
+
+/** What a scene is looked at on. @param screens of the project */
+function casesWith(screens: Screen[], documents: Documents, sceneId: string) {
+  const slots = slotsAsked(documents, sceneId);
+  return slots
+    ? { screens, sceneScreens: slots, cases: slotCases(documents.project) }
+    : { screens, sceneScreens: screens, cases: casesOf(screens, APPEARANCES) };
 }
 
 type Partly = Partial<WorkbenchState>;
@@ -146,18 +155,20 @@ export const createWorkbench = (start: WorkbenchStart) => {
       const given = typeof partial === 'function' ? partial(state) : partial;
       const isOther = given.view !== undefined && given.view.case !== state.view.case;
       const next = isOther ? { isPicked: true, ...given } : given;
-      const { documents = state.documents } = next;
+      const { documents = state.documents, sceneId = state.sceneId } = next;
       // What comes from the server is new all over, and mostly says what was said before.
       const isSame = sameJson(screensAsked(documents), screensAsked(state.documents));
-      if (isSame) return next;
-      const asked = casesWith(state.catalogue, documents);
+      const isAlike = slotsAsked(documents, sceneId) === slotsAsked(state.documents, state.sceneId);
+      if (isSame && isAlike) return next;
+      const screens = isSame ? state.screens : screensIn(state.catalogue, documents.project);
+      const asked = casesWith(screens, documents, sceneId);
       const view = { ...state.view, ...next.view };
       // A case of a screen that is not looked at any more cannot be looked at.
       const isThere = view.case === undefined || asked.cases.some((c) => c.id === view.case);
       return {
         ...next,
         ...asked,
-        view: isThere ? view : { ...view, case: firstCase(asked.screens, view) },
+        view: isThere ? view : { ...view, case: firstCase(asked.sceneScreens, view) },
       };
     });
   store.setState = following as typeof store.setState;
@@ -165,13 +176,13 @@ export const createWorkbench = (start: WorkbenchStart) => {
 };
 
 function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
-  const { screens, cases } = casesWith(start.catalogue, start.documents);
+  const { catalogue, documents, sceneId } = start;
+  const looked = casesWith(screensIn(catalogue, documents.project), documents, sceneId);
   return {
     hintsClosed: 0,
     ...start,
-    screens,
-    cases,
-    view: { ...start.view, case: start.view.case ?? firstCase(screens, start.view) },
+    ...looked,
+    view: { ...start.view, case: start.view.case ?? firstCase(looked.sceneScreens, start.view) },
     isPicked: start.view.case !== undefined,
     stored: start.documents,
     pending: [],

@@ -63,7 +63,7 @@ const Marks = memo(function Marks({
   dragged,
 }: ValleyProps & Scaled & { dragged: boolean }) {
   const store = useWorkbenchStore();
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const chosen = useWorkbench((s) => s.view.case);
   const open = (id: string) => store.setState({ view: { ...store.getState().view, case: id } });
   const placeOf = (m: Mark) => ({ x: xOf(scale, m.ratio), y: yOf(scale, m.losses[measure]) });

@@ -63,7 +63,7 @@ interface Shaped {
 /** A case on the chart. */
 function ChartMark({ cx, cy, mark, measure }: Shaped & { measure: ValleyMeasure }) {
   const store = useWorkbenchStore();
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const chosen = useWorkbench((s) => s.view.case);
   if (cx === undefined || cy === undefined || !mark) return null;
   const c = findCase(mark.caseId, screens);

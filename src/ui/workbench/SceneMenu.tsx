@@ -1,6 +1,9 @@
 'use client';
 import type { KeyboardEvent } from 'react';
 import { Button } from 'react-bootstrap';
+import { newIcon } from '@/core/icons/new';
+import type { Picture } from '@/core/pictures/picture';
+import type { Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { duplicateScene, launchesOf, removeScene } from '@/core/project/scenes';
 import { newScene } from '../import/place-picture';
@@ -10,14 +13,38 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 
-function add(store: WorkbenchStore): void {
-  const { length } = store.getState().documents.project.scenes;
-  const scene = newScene(`Scene ${length + 1}`);
+/** Puts a new scene behind the others, and opens it. */
+function open(store: WorkbenchStore, scene: Scene): void {
   edit(store, ({ project, scenes }) => {
     scenes[scene.id] = scene;
     project.scenes.push(scene.id);
   });
   store.setState({ sceneId: scene.id });
+}
+
+function add(store: WorkbenchStore): void {
+  const { length } = store.getState().documents.project.scenes;
+  open(store, newScene(`Scene ${length + 1}`));
+}
+
+/** What an icon would show: the first logo of the scenes, else the first picture; `null` without any. */
+function iconPicture({ project, scenes }: Documents): Picture | null {
+  const logos = project.scenes.flatMap((id) =>
+    (scenes[id]?.layers ?? []).flatMap((l) => (l.kind === 'picture' && l.role === 'logo' ? [l.picture] : [])),
+  );
+  return project.pictures.find((p) => p.id === logos[0]) ?? project.pictures[0] ?? null;
+}
+
+function addIcon(store: WorkbenchStore): void {
+  const picture = iconPicture(store.getState().documents);
+  if (!picture) {
+    store.setState({ message: 'An icon shows a picture, and this project has none yet. Import one first.' });
+    return;
+  }
+  open(
+    store,
+    newIcon('Icon', picture, () => crypto.randomUUID()),
+  );
 }
 
 function duplicate(store: WorkbenchStore, id: string): void {
@@ -81,16 +108,17 @@ function SceneList({ onChosen }: { onChosen: () => void }) {
 }
 
 /** Which scene is open, the others, and what can be done with it. */
-export function SceneMenu({ open }: { open: Scene }) {
+export function SceneMenu({ open: now }: { open: Scene }) {
   const store = useWorkbenchStore();
   const rename = (name: string) =>
     editLive(store, ({ scenes }) => {
-      scenes[open.id]!.name = name;
+      scenes[now.id]!.name = name;
     });
   const actions: [string, () => void][] = [
-    ['duplicate', () => duplicate(store, open.id)],
-    ['delete', () => remove(store, open)],
+    ['duplicate', () => duplicate(store, now.id)],
+    ['delete', () => remove(store, now)],
     ['new scene', () => add(store)],
+    ['new icon', () => addIcon(store)],
   ];
   return (
     <EditorPopover
@@ -100,16 +128,16 @@ export function SceneMenu({ open }: { open: Scene }) {
         variant: 'bar',
         size: 'sm',
         className: 'dropdown-toggle',
-        children: <span className="scene-name">{open.name}</span>,
+        children: <span className="scene-name">{now.name}</span>,
       }}
     >
       {(close) => (
         <>
           <SceneList onChosen={close} />
           <NameField
-            key={open.id}
+            key={now.id}
             label="Name"
-            value={open.name}
+            value={now.name}
             onChange={rename}
             onCommit={() => commit(store)}
             autoFocus={false}

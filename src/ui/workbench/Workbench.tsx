@@ -2,8 +2,11 @@
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { createPixelStore, sizeOfFile } from '../drawing/pixels';
 import { PixelProvider } from '../drawing/CaseCanvas';
+import { isIcon } from '@/core/icons/slots';
 import { EmptyProject } from '../import/EmptyProject';
 import { ImportProvider } from '../import/ImportProvider';
+import { SlotField } from '../icons/SlotField';
+import { SlotTools } from '../icons/SlotTools';
 import { SceneColumn } from '../scene/SceneColumn';
 import { Columns } from '../parts/Columns';
 import { DrawerWays } from '../parts/DrawerWays';
@@ -34,6 +37,7 @@ import { useTitle } from './useTitle';
 function Lens() {
   const hasScene = useWorkbench((s) => sceneOf(s) !== undefined);
   const lens = useWorkbench((s) => s.view.lens);
+  const slots = useWorkbench((s) => isIcon(sceneOf(s)));
   if (!hasScene) return <EmptyProject />;
   if (lens !== 'screens') {
     const Opened = LENS_VIEWS[lens];
@@ -44,9 +48,9 @@ function Lens() {
       <SceneColumn />
       <main className="middle" id="main">
         <DrawerWays />
-        <FieldTools />
+        {slots ? <SlotTools /> : <FieldTools />}
         <MirrorNote />
-        <Middle />
+        {slots ? <SlotField /> : <Middle />}
       </main>
       <CloseUp />
     </Columns>

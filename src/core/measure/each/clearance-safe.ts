@@ -31,6 +31,7 @@ export const clearanceSafe = layerMeasure({
     },
   ],
   hinges: ['insets', 'cutouts'],
+  inSlots: ({ min = 0 }) => min <= 0,
   read: (side) => distance((m) => m.clearance?.safe, side),
   why: 'clearance',
   placed: true,

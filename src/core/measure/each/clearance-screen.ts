@@ -12,6 +12,7 @@ export const clearanceScreen = layerMeasure({
   rule: { id: 'tight', word: 'too near the edge of the screen' },
   limits: [],
   hinges: [],
+  inSlots: () => false,
   read: (side) => distance((m) => m.clearance?.screen, side),
   why: 'clearance-screen',
   placed: true,

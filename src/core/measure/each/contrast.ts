@@ -36,6 +36,7 @@ export const contrast = layerMeasure({
     },
   ],
   hinges: [],
+  inSlots: (_, alone) => !alone,
   read: () => (m) => m.contrast,
   why: 'contrast',
   mends: ['scrim', 'otherInk'],

@@ -17,6 +17,7 @@ export const excess = layerMeasure({
     },
   ],
   hinges: [],
+  inSlots: () => false,
   read: () => (m) => m.excess,
   why: 'excess',
   mends: ['otherFits'],

@@ -19,6 +19,7 @@ export const grounds = wholeMeasure({
     },
   ],
   hinges: [],
+  inSlots: () => false,
   why: 'A scene has one ground, so that it is not left to chance what shows behind.',
   mends: ['oneGround'],
 });

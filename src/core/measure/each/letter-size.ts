@@ -18,6 +18,7 @@ export const letterSize = layerMeasure({
     },
   ],
   hinges: [],
+  inSlots: () => false,
   read: () => (m) => m.letterSize,
   why: 'font-size',
   mends: ['readableType'],

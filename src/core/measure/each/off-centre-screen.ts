@@ -10,6 +10,7 @@ export const offCentreScreen = layerMeasure({
   rule: { id: 'off-centre', word: 'off the screen’s centre' },
   limits: [],
   hinges: [],
+  inSlots: () => false,
   read: () => furthest((o) => o.screen),
   why: 'off-centre',
   placed: true,

@@ -14,6 +14,7 @@ export const shareArea = layerMeasure({
   },
   limits: [],
   hinges: [],
+  inSlots: () => false,
   read: () => (m) => m.share.area,
   why: 'share-width',
   placed: true,

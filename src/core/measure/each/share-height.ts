@@ -21,6 +21,7 @@ export const shareHeight = layerMeasure({
     },
   ],
   hinges: [],
+  inSlots: () => false,
   read: () => (m) => m.share.height,
   why: 'share-height',
   placed: true,

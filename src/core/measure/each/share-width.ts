@@ -27,6 +27,7 @@ export const shareWidth = layerMeasure({
     },
   ],
   hinges: [],
+  inSlots: () => false,
   read: () => (m) => m.share.width,
   why: 'share-width',
   placed: true,

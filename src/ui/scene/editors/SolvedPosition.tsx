@@ -10,7 +10,7 @@ import { useScene, useWorkbench } from '../../state/context';
 import { caseName } from '../../words';
 
 function Axis({ answer, word }: { answer: AxisAnswer; word: string }) {
-  const screens = useWorkbench((s) => s.screens);
+  const screens = useWorkbench((s) => s.sceneScreens);
   const on = (id: string) => {
     const c = findCase(id, screens);
     return c ? caseName(c) : id;
