@@ -27,6 +27,7 @@ const ROOMS = [
   'files',
   'launch',
   'review',
+  'since',
 ];
 
 /** A room uses no room above it. Its tests may, as they look at it from where it is used. */

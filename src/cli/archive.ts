@@ -1,3 +1,4 @@
+import { fontHashesOf } from '@/formats/folder';
 import { openArchive } from '@/server/archives/read';
 import type { Opened } from './opened';
 import { openedFrom } from './opened-from';
@@ -6,7 +7,8 @@ import { openedFrom } from './opened-from';
 export async function openArchived(file: string): Promise<Opened> {
   const archive = await openArchive(file);
   const fonts = new Map<string, Buffer>();
-  for (const { hash } of archive.documents.project.fonts ?? []) fonts.set(hash, await archive.read(hash));
+  for (const hash of fontHashesOf(archive.documents, archive.signOffs))
+    fonts.set(hash, await archive.read(hash));
   const { read, close } = archive;
   return openedFrom(archive, { read, font: (hash) => fonts.get(hash)!, close });
 }

@@ -12,7 +12,6 @@ import {
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
-import { changeBetween } from '@/core/patch/change';
 import { newIcon } from '@/core/icons/new';
 import type { Project } from '@/core/project/project';
 import type { Scene } from '@/core/scene/scene';
@@ -21,9 +20,8 @@ import { reviewCsv } from '@/formats/review-csv';
 import { Sheet } from '@/formats/sheet/schema';
 import type { Review } from '@/core/review/schema';
 import { coulee, spawnedIn } from './testing';
-import { seedDemo } from '@/server/seed';
-import { createEmptyProject, loadProject } from '@/server/services/projects';
-import { saveChange } from '@/server/services/save';
+import { narrowedDemo } from '@/server/testing/narrowed';
+import { createEmptyProject } from '@/server/services/projects';
 import { ownStore } from '@/server/testing/store';
 
 ownStore();
@@ -34,27 +32,8 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 const spawned = spawnedIn(folder);
 const stored = () => ['--store', process.env.STORE_DIR!, '--project', 'Larkmoor Ferries'];
 
-/** One scene and the launch of the demo on the few screens of one ratio, which are judged in a moment. */
 beforeAll(async () => {
-  await seedDemo();
-  const { revision, documents } = loadProject('larkmoor-ferries');
-  const { project, scenes } = documents;
-  const own = ['system-window', 'winter-splash'];
-  const used = own.flatMap((id) =>
-    scenes[id]!.layers.flatMap((l) => (l.kind === 'picture' ? [l.picture] : [])),
-  );
-  const few = {
-    project: {
-      ...project,
-      ratios: { low: 0.46, high: 0.47 },
-      scenes: own,
-      pictures: project.pictures.filter((p) => used.includes(p.id)),
-      accepted: [],
-      launches: project.launches!.map((l) => ({ ...l, stages: l.stages.slice(0, 2) })),
-    },
-    scenes: Object.fromEntries(own.map((id) => [id, scenes[id]!])),
-  };
-  saveChange('larkmoor-ferries', revision, changeBetween(crypto.randomUUID(), documents, few)!);
+  await narrowedDemo();
   expect(await coulee('export', ...stored(), '--out', exported)).toMatchObject({ code: 0, err: '' });
 }, 180_000);
 

@@ -31,9 +31,12 @@ function clear(folder: string): void {
  * Writes a project into a folder: its documents as JSON, its files beside them under names that people read.
  * @returns how many files were written
  */
-async function toFolder({ documents, revision, facts, bytes }: Opened, out: string): Promise<number> {
-  const places = placesByName(documents, await facts());
-  const files = new Map<string, string | Buffer>(documentFiles(documents, revision, places));
+async function toFolder(
+  { documents, revision, signOffs, facts, bytes }: Opened,
+  out: string,
+): Promise<number> {
+  const places = placesByName(documents, await facts(), signOffs);
+  const files = new Map<string, string | Buffer>(documentFiles(documents, revision, places, signOffs));
   for (const [hash, place] of places) files.set(place, await bytes.original(hash));
   const folder = path.resolve(out);
   // Everything was read: nothing is taken away for an export that cannot be finished.
@@ -47,10 +50,10 @@ async function toFolder({ documents, revision, facts, bytes }: Opened, out: stri
 }
 
 /** Writes a project into one ZIP; half of one is never left there. */
-export async function toArchive({ documents, revision, bytes }: Opened, out: string): Promise<void> {
+export async function toArchive({ bytes, ...opened }: Opened, out: string): Promise<void> {
   const part = `${out}.part`;
   try {
-    await pipeline(readableOf(makeArchive({ documents, revision }, bytes)), createWriteStream(part));
+    await pipeline(readableOf(makeArchive(opened, bytes)), createWriteStream(part));
     renameSync(part, out);
   } finally {
     rmSync(part, { force: true });

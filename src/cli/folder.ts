@@ -1,7 +1,6 @@
 import { readFileSync } from 'node:fs';
 import path from 'node:path';
-import type { Documents } from '@/core/project/documents';
-import { hashesOf, readFolder } from '@/formats/folder';
+import { hashesOf, readFolder, type ReadFolder } from '@/formats/folder';
 import { HEADER_FILE } from '@/formats/folder-names';
 import { hashOf } from '@/server/blobs';
 import { Refusal, type Opened } from './opened';
@@ -38,9 +37,9 @@ function createFiles(folder: string, places: ReadonlyMap<string, string>) {
   };
 }
 
-/** What every picture of the documents is drawn from has to be there. */
-function checkAll(documents: Documents, file: (hash: string) => Buffer) {
-  for (const hash of hashesOf(documents)) file(hash);
+/** What every picture of documents and sign-offs is drawn from has to be there. */
+function checkAll({ documents, signOffs }: ReadFolder, file: (hash: string) => Buffer) {
+  for (const hash of hashesOf(documents, signOffs)) file(hash);
 }
 
 /** Whether a folder is one that `coulee export` has written. */
@@ -56,9 +55,9 @@ export function openFolder(place: string): Opened {
     throw new Refusal(
       `There is no project in ${folder}: it has no ${HEADER_FILE}. Write one: coulee export --store DIR --project NAME --out ${place}`,
     );
-  const { documents, revision, places } = readFolder((file) => textOf(path.join(folder, file)));
-  const file = createFiles(folder, places);
-  checkAll(documents, file);
+  const found = readFolder((file) => textOf(path.join(folder, file)));
+  const file = createFiles(folder, found.places);
+  checkAll(found, file);
   const read = (hash: string) => Promise.resolve(file(hash));
-  return openedFrom({ documents, revision }, { read, font: file, close: () => {} });
+  return openedFrom(found, { read, font: file, close: () => {} });
 }

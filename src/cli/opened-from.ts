@@ -30,9 +30,9 @@ function bytesFrom(original: FileBytes['original'], files: ReadonlyMap<string, T
 }
 
 /** Of which type and how large the files are: what they are is in their first bytes. */
-async function factsOf(documents: Documents, original: FileBytes['original']): Promise<FileFacts> {
+async function factsOf(hashes: readonly string[], original: FileBytes['original']): Promise<FileFacts> {
   const facts: FileFacts = {};
-  for (const hash of hashesOf(documents)) {
+  for (const hash of hashes) {
     const bytes = await original(hash);
     const type = (await sniff(bytes)) ?? fontTypeOf(bytes)?.replace('font/', '') ?? 'bin';
     facts[hash] = { type, bytes: bytes.length };
@@ -53,17 +53,20 @@ interface Files {
 
 /** A project that lies outside a store. */
 export function openedFrom(
-  { documents, revision }: Pick<ReadFolder, 'documents' | 'revision'>,
+  { documents, revision, signOffs }: Omit<ReadFolder, 'places'>,
   { read, font, close }: Files,
 ): Opened {
-  const bytes = bytesFrom(read, filesBy(documents));
+  const hostOf = (of: Documents) =>
+    fileHost(of, { bytes: bytesFrom(read, filesBy(of)), font, atOnce: AT_ONCE });
   return {
     documents,
     revision,
     screens: screensOf(documents.project),
-    host: fileHost(documents, { bytes, font, atOnce: AT_ONCE }),
+    host: hostOf(documents),
+    hostOf,
+    signOffs,
     bytes: { original: read, open: async (hash) => Readable.from([await read(hash)]), font },
-    facts: () => factsOf(documents, read),
+    facts: () => factsOf(hashesOf(documents, signOffs), read),
     close,
   };
 }

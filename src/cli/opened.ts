@@ -1,3 +1,5 @@
+import type { Documents } from '@/core/project/documents';
+import type { KeptSignOff } from '@/core/review/sign-off';
 import type { FileFacts } from '@/formats/files/names';
 import type { Host } from '@/render/host';
 import type { ToReview } from '@/render/review';
@@ -10,6 +12,10 @@ export interface Opened extends ToReview {
   bytes: Bytes;
   /** of which type and how large its files are, by their hash */
   facts: () => Promise<FileFacts>;
+  /** in the order in which they were signed; whether each is as it was signed is not looked at */
+  signOffs: readonly KeptSignOff[];
+  /** what a review of other documents with files of this project takes from here */
+  hostOf: (documents: Documents) => Host;
   /** lets go of what was opened */
   close: () => void;
 }

@@ -24,6 +24,8 @@ Examples:
         judge a folder that coulee export has written, for the list of tests of a build
   coulee check --store ./store --project Ferries --scene "Winter splash" --target tablets
         one scene on tablets alone, of a store, also while a server uses it
+  coulee check ./splash --against last --fail-on worse
+        let a build fail where anything got worse since the last sign-off
   coulee sheet ./splash --scene "Winter splash" --out splash.md
         everything of a scene that is typed into an app
 
@@ -45,10 +47,12 @@ function addCheck(program: Command, io: Io, end: (code: number) => void): void {
       new Option('--as <format>', 'how it is written; as text when absent').choices(REVIEW_FORMAT_IDS),
     )
     .addOption(
-      new Option('--fail-on <outcome>', 'the least outcome that ends with 1')
-        .choices(['fail', 'warn'])
-        .default('warn'),
+      new Option(
+        '--fail-on <outcome>',
+        'what ends with 1: warn when absent; worse where something got worse since a sign-off, which is usual with --against',
+      ).choices(['fail', 'warn', 'worse']),
     )
+    .option('--against <sign-off>', 'compare it with a sign-off: last, its id, or its file')
     .addHelpText('after', EXAMPLES)
     .action(async (folder: string | undefined, options: Omit<CheckAsked, 'folder'>) => {
       end(await check({ ...options, folder }, io));

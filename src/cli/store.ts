@@ -1,6 +1,7 @@
 import { existsSync } from 'node:fs';
 import path from 'node:path';
 import { eq } from 'drizzle-orm';
+import type { Documents } from '@/core/project/documents';
 import type { Ink } from '@/core/pixels/ink';
 import { Statistics } from '@/core/pixels/statistics';
 import { inkFiles } from '@/core/files/check';
@@ -12,6 +13,7 @@ import { databaseIn } from '@/server/db/there';
 import { STORED } from '@/server/drawing/read';
 import { fileHost } from '@/server/file-host';
 import { fileFacts, fontFacts } from '@/server/services/pictures';
+import { keptSignOffs } from '@/server/services/kept-sign-offs';
 import { listProjects, loadProject } from '@/server/services/projects';
 import { Refusal, type Opened } from './opened';
 
@@ -61,12 +63,14 @@ function readStored(store: string, name?: string) {
 export function openStored(store: string, name?: string): Opened {
   const { db, documents, revision } = readStored(store, name);
   const ink = knownInk(db, inkFiles(documents.project.pictures));
-  const host = fileHost(documents, { bytes: STORED, font: readOriginalNow, ink });
+  const hostOf = (of: Documents) => fileHost(of, { bytes: STORED, font: readOriginalNow, ink });
   return {
     documents,
     revision,
     screens: screensOf(documents.project),
-    host,
+    host: hostOf(documents),
+    hostOf,
+    signOffs: keptSignOffs(documents.project.id, db),
     bytes: { original: STORED.original, open: openOriginal, font: readOriginalNow },
     facts: () => Promise.resolve({ ...fileFacts(documents, db), ...fontFacts(documents, db) }),
     close: () => db.$client.close(),

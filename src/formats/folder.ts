@@ -2,6 +2,7 @@ import { z } from 'zod';
 import { filesOf, idTwice, type Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
 import { Hash } from '@/core/pictures/picture';
+import { filesOfSignOff, type KeptSignOff } from '@/core/review/sign-off';
 import { PRODUCT_VERSION } from '@/core/review/version';
 import { HEADER_FILE } from './folder-names';
 
@@ -10,12 +11,15 @@ const FOLDER_FORMAT = 'project-folder/2';
 
 export const PROJECT_FILE = 'project.json';
 const FILES_FILE = 'files.json';
+const signOffFile = (id: string) => `sign-offs/${id}.json`;
 export const sceneFile = (id: string) => `scenes/${encodeURIComponent(id)}.json`;
 
 const Header = z.object({
   format: z.literal(FOLDER_FORMAT),
   version: z.string(),
   revision: z.int().nonnegative(),
+  /** their ids, in the order in which they were signed; none when absent */
+  signOffs: z.array(z.uuid()).max(1000).optional(),
 });
 
 /** Where each file lies in the folder, by its hash. */
@@ -32,14 +36,21 @@ export function documentFiles(
   { project, scenes }: Documents,
   revision: number,
   places: ReadonlyMap<string, string>,
+  signOffs: readonly KeptSignOff[] = [],
 ): Map<string, string> {
-  const header: z.infer<typeof Header> = { format: FOLDER_FORMAT, version: PRODUCT_VERSION, revision };
+  const header: z.infer<typeof Header> = {
+    format: FOLDER_FORMAT,
+    version: PRODUCT_VERSION,
+    revision,
+    ...(signOffs.length > 0 && { signOffs: signOffs.map((s) => s.id) }),
+  };
   const byPlace = [...places].toSorted(([, a], [, b]) => (a < b ? -1 : 1));
   return new Map([
     [HEADER_FILE, text(header)],
     [PROJECT_FILE, text(project)],
     [FILES_FILE, text(Object.fromEntries(byPlace))],
     ...project.scenes.map((id) => [sceneFile(id), text(scenes[id])] as const),
+    ...signOffs.map((s) => [signOffFile(s.id), s.text] as const),
   ]);
 }
 
@@ -57,17 +68,34 @@ export interface ReadFolder {
   revision: number;
   /** where each file lies, by its hash */
   places: ReadonlyMap<string, string>;
+  /** in the order in which they were signed; whether each is as it was signed is not looked at */
+  signOffs: readonly KeptSignOff[];
 }
 
-/** The hashes of everything that documents are drawn with. */
-export const hashesOf = (documents: Documents): string[] => [
-  ...filesOf(documents.project.pictures),
-  ...(documents.project.fonts ?? []).map((f) => f.hash),
+/** The hashes of all fonts that documents and sign-offs write with. */
+export const fontHashesOf = (documents: Documents, signOffs: readonly KeptSignOff[] = []): string[] => [
+  ...new Set([
+    ...(documents.project.fonts ?? []).map((f) => f.hash),
+    ...signOffs.flatMap((s) => filesOfSignOff(s.text).fonts),
+  ]),
+];
+
+/** The hashes of everything that documents, and sign-offs of them, are drawn with. */
+export const hashesOf = (documents: Documents, signOffs: readonly KeptSignOff[] = []): string[] => [
+  ...new Set([
+    ...filesOf(documents.project.pictures),
+    ...signOffs.flatMap((s) => filesOfSignOff(s.text).pictures),
+    ...fontHashesOf(documents, signOffs),
+  ]),
 ];
 
 /** @throws FolderFault where the place of a file is not said */
-function checkPlaces(documents: Documents, places: ReadonlyMap<string, string>): void {
-  const missing = hashesOf(documents).find((hash) => !places.has(hash));
+function checkPlaces(
+  documents: Documents,
+  signOffs: readonly KeptSignOff[],
+  places: ReadonlyMap<string, string>,
+): void {
+  const missing = hashesOf(documents, signOffs).find((hash) => !places.has(hash));
   if (missing)
     throw new FolderFault(FILES_FILE, `it does not say where the file ${missing.slice(0, 12)}… lies.`);
 }
@@ -78,9 +106,13 @@ function checkPlaces(documents: Documents, places: ReadonlyMap<string, string>):
  * @throws FolderFault, NewerSchema, ZodError
  */
 export function readFolder(read: (file: string) => string | null): ReadFolder {
-  const json = (file: string): unknown => {
+  const bodyOf = (file: string): string => {
     const body = read(file);
     if (body === null) throw new FolderFault(file, 'it is missing.');
+    return body;
+  };
+  const json = (file: string): unknown => {
+    const body = bodyOf(file);
     try {
       return JSON.parse(body);
     } catch {
@@ -100,6 +132,8 @@ export function readFolder(read: (file: string) => string | null): ReadFolder {
   const files = Files.safeParse(json(FILES_FILE));
   if (!files.success) throw new FolderFault(FILES_FILE, 'it does not say where each file lies.');
   const places = new Map(Object.entries(files.data));
-  checkPlaces(documents, places);
-  return { documents, revision: header.data.revision, places };
+  const { revision, signOffs: signed = [] } = header.data;
+  const signOffs = signed.map((id) => ({ id, text: bodyOf(signOffFile(id)) }));
+  checkPlaces(documents, signOffs, places);
+  return { documents, revision, places, signOffs };
 }

@@ -128,7 +128,7 @@ describe('a project as a folder', () => {
       file in more ? more[file]! : (files.get(file) ?? null);
 
   it('is read as it was written', () => {
-    expect(readFolder(reading())).toEqual({ documents: demo, revision: 12, places });
+    expect(readFolder(reading())).toEqual({ documents: demo, revision: 12, places, signOffs: [] });
   });
 
   it('is read whatever its scenes are called', () => {

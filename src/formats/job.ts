@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { SignOffAsked } from '@/core/review/sign-off';
 import { STARTS } from '@/core/launch/timeline';
 import { REVIEW_FORMAT_IDS } from './all';
 import { Encoding } from './files/encoding';
@@ -23,6 +24,7 @@ export const JobAsked = z.discriminatedUnion('kind', [
     kind: z.literal('review'),
     options: z.object({ as: z.enum(REVIEW_FORMAT_IDS).default('json') }).prefault({}),
   }),
+  z.object({ kind: z.literal('sign-off'), options: SignOffAsked }),
   z.object({
     kind: z.literal('export'),
     options: z.object({
@@ -54,7 +56,7 @@ export const JOB_STATES = ['waiting', 'running', 'done', 'failed', 'called-off']
 /** How a job stands. */
 export const Job = z.object({
   id: z.string(),
-  kind: z.enum(['film', 'review', 'export']),
+  kind: z.enum(['film', 'review', 'sign-off', 'export']),
   state: z.enum(JOB_STATES),
   progress: z.object({ done: z.int().nonnegative(), of: z.int().nonnegative(), doing: z.string() }),
   /** of one that is done: where its file is taken from, for a day */

@@ -1,25 +1,37 @@
 import type { Documents } from '@/core/project/documents';
+import type { KeptSignOff } from '@/core/review/sign-off';
 import { fileStem } from './file-name';
 import { DEFAULT_PATTERN, namesBy, type FileFacts } from './files/names';
 import { hashesOf } from './folder';
 
+const placeByHash = (hash: string) => `files/${hash}`;
+
 /** In a ZIP files lie under their hash: it is read by programs. */
-export const placesByHash = (documents: Documents): ReadonlyMap<string, string> =>
-  new Map(hashesOf(documents).map((hash) => [hash, `files/${hash}`]));
+export const placesByHash = (
+  documents: Documents,
+  signOffs: readonly KeptSignOff[] = [],
+): ReadonlyMap<string, string> =>
+  new Map(hashesOf(documents, signOffs).map((hash) => [hash, placeByHash(hash)]));
 
 /** How much of a hash tells two files of one name apart. */
 const SHORT = 8;
 
 /**
  * In a folder they lie under names that people read; where two would have one, each says a part of its hash as well. The
- * same documents have the same names whoever writes them.
+ * same documents have the same names whoever writes them. Files that only sign-offs still name lie under their hash.
  */
-export function placesByName(documents: Documents, facts: FileFacts): ReadonlyMap<string, string> {
+export function placesByName(
+  documents: Documents,
+  facts: FileFacts,
+  signOffs: readonly KeptSignOff[] = [],
+): ReadonlyMap<string, string> {
   const wanted = new Map<string, string>();
   for (const { hash, stem, ending } of namesBy(documents.project.pictures, DEFAULT_PATTERN, facts))
     if (!wanted.has(hash)) wanted.set(hash, `pictures/${stem}.${ending}`);
   for (const { hash, name } of documents.project.fonts ?? [])
     wanted.set(hash, `fonts/${fileStem(name)}.${facts[hash]?.type ?? 'bin'}`);
+  for (const hash of hashesOf(documents, signOffs))
+    if (!wanted.has(hash)) wanted.set(hash, placeByHash(hash));
   const count = new Map<string, number>();
   for (const place of wanted.values()) {
     const key = place.toLowerCase();

@@ -79,6 +79,9 @@ export const hasOriginal = async (hash: string, length: number) =>
 export const hasPreview = async (hash: string, widthPx: number) =>
   ((await lengthOf(previewFile(hash, widthPx))) ?? 0) > 0;
 
+/** Whether the bytes under a hash are still those that it was made from. @throws Problem 410 when they are missing */
+export const isIntact = async (hash: string): Promise<boolean> => hashOf(await readOriginal(hash)) === hash;
+
 /** A file of the store. @throws Problem 410 when it is missing while the store itself is there */
 async function readKept(file: string, hash: string): Promise<Buffer> {
   try {

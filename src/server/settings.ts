@@ -6,6 +6,8 @@ export const INPUT_LIMITS = {
   picturePixels: 100_000_000,
   fontBytes: 64 * 1024 * 1024,
   documentBytes: 4 * 1024 * 1024,
+  /** all documents of a project, its screens and its review */
+  signOffBytes: 64 * 1024 * 1024,
   nameLength: 120,
 } as const;
 

@@ -1,8 +1,8 @@
 import { Documents } from './documents';
 import { isObject, member, sameJson } from '../patch/patch';
+import { entriesOf, isDivided, namesOf, sameKind, type Loose, type Place } from './places';
 
-/** Where something stands in documents: keys of objects, and names of the entries of lists. */
-export type Place = readonly string[];
+export type { Place } from './places';
 
 /** Something that two people made different things of; `undefined` where one of them took it away. */
 export interface Clash {
@@ -24,53 +24,6 @@ export interface Merged {
 
 /** By which a choice is remembered. */
 export const placeKey = (place: Place): string => JSON.stringify(place);
-
-type Loose = Record<string, unknown>;
-const text = (value: unknown) => (typeof value === 'string' || typeof value === 'number' ? `${value}` : '');
-const byId = (entry: unknown) => text((entry as Loose).id);
-const named =
-  (...keys: string[]) =>
-  (entry: unknown) =>
-    keys.map((key) => text((entry as Loose)[key])).join(' ');
-
-/** Lists whose entries are told apart by a name of theirs, by the end of their place. */
-const LISTS: Partial<Record<string, (entry: unknown) => string>> = {
-  pictures: byId,
-  named: byId,
-  screens: byId,
-  launches: byId,
-  layers: byId,
-  fonts: named('hash'),
-  limits: named('role', 'measure', 'side', 'outcome'),
-  accepted: named('scene', 'layer', 'measure', 'reason'),
-  scenes: text,
-  iconSets: text,
-};
-
-/** Objects that are compared key by key: what stands in them means something by itself. */
-const DIVIDED: readonly RegExp[] = [
-  /^$/,
-  /^project$/,
-  /^project\/(pictures|launches|named)\/[^/]+$/,
-  /^scenes$/,
-  /^scenes\/[^/]+$/,
-  /^scenes\/[^/]+\/(margin|bars|bars\/[^/]+)$/,
-  /^scenes\/[^/]+\/layers\/[^/]+$/,
-  /^scenes\/[^/]+\/layers\/[^/]+\/(placing|fit|style)$/,
-];
-const isDivided = (place: Place) => {
-  const path = place.map((key) => key.replaceAll('/', '~1')).join('/');
-  return DIVIDED.some((pattern) => pattern.test(path));
-};
-
-/** Entries by their name; `null` where two have the same. */
-function entriesOf(
-  list: readonly unknown[],
-  nameOf: (entry: unknown) => string,
-): Map<string, unknown> | null {
-  const entries = new Map(list.map((entry) => [nameOf(entry), entry]));
-  return entries.size === list.length ? entries : null;
-}
 
 /** Names in the order of one list, each that only the other has after the one that it follows there. */
 function joined(first: readonly string[], second: readonly string[]): string[] {
@@ -111,7 +64,7 @@ class Merger {
     if (!this.divides) return null;
     if (isDivided(place) && isObject(mine) && isObject(theirs) && sameKind(mine, theirs))
       return this.objects(place, isObject(base) ? base : {}, mine, theirs);
-    const nameOf = LISTS[place.at(-1) ?? ''];
+    const nameOf = namesOf(place);
     if (!nameOf || !Array.isArray(mine) || !Array.isArray(theirs)) return null;
     const all = [Array.isArray(base) ? base : [], mine, theirs].map((list) => entriesOf(list, nameOf));
     const [b, m, t] = all;
@@ -161,9 +114,6 @@ class Merger {
     return chosen === t ? joined(theirs, mine) : joined(mine, theirs);
   }
 }
-
-/** Two layers of different kinds have no parts in common. */
-const sameKind = (a: Loose, b: Loose) => a.kind === b.kind;
 
 /** What a scene needs and only one side still has comes along with it: pictures, fonts, and its entry in the list. */
 function withNeeded(merged: Documents, sides: readonly Documents[]): Documents {

@@ -3,7 +3,12 @@ import { allFindings, foundCounts } from './counts';
 import type { Review, ReviewFinding } from './schema';
 
 /** What is wrong, with what it is of: “Harbour has a keep area cut off”. */
-export function sayWhat({ source, subject, in: of, word }: ReviewFinding): string {
+export function sayWhat({
+  source,
+  subject,
+  in: of,
+  word,
+}: Pick<ReviewFinding, 'source' | 'subject' | 'in' | 'word'>): string {
   if (source === 'files') return `${of.name}, ${subject.name}: ${word}`;
   return source === 'launch' ? `${word}, at ${subject.name}` : `${subject.name} ${word}`;
 }

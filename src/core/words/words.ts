@@ -14,6 +14,9 @@ export function sayLetters(letters: readonly string[]): string {
 /** “the screen’s”, “the margins’” */
 export const possessive = (name: string): string => `${name}’${name.endsWith('s') ? '' : 's'}`;
 
+/** A time as it is said: “2026-11-02 09:00 UTC”. @param at ISO 8601 */
+export const sayTime = (at: string): string => `${at.slice(0, 16).replace('T', ' ')} UTC`;
+
 /** “1 file”, “12 files” */
 export const countOf = (n: number, noun: string): string => `${n} ${noun}${n === 1 ? '' : 's'}`;
 /** “1 case”, “12 cases” */

@@ -5,9 +5,17 @@ import * as files from './files';
 import * as jobs from './jobs';
 import type { Operation } from './operation';
 import * as projects from './projects';
+import * as signOffs from './sign-offs';
 import * as shared from './shared';
 
 /** Everything that a server can be asked for. */
-export const OPERATIONS: readonly Operation[] = [projects, files, cases, app, jobs, shared, door].flatMap(
-  (group) => Object.values(group),
-);
+export const OPERATIONS: readonly Operation[] = [
+  projects,
+  files,
+  cases,
+  app,
+  jobs,
+  signOffs,
+  shared,
+  door,
+].flatMap((group) => Object.values(group).filter((o): o is Operation => 'path' in o));

@@ -1,3 +1,4 @@
+import { sayTime } from '@/core/words/words';
 import { mkdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import Database from 'better-sqlite3';
@@ -10,7 +11,7 @@ const Holder = z.object({ process: z.int(), address: z.string(), since: z.iso.da
 function holderOf(file: string): string {
   try {
     const { process, address, since } = Holder.parse(JSON.parse(readFileSync(file, 'utf8')));
-    return `${address}, process ${process}, since ${since.slice(0, 16).replace('T', ' ')} UTC`;
+    return `${address}, process ${process}, since ${sayTime(since)}`;
   } catch {
     return 'one that did not say which';
   }

@@ -1,5 +1,5 @@
 import { JOB_STATES } from '@/formats/job';
-import { index, integer, primaryKey, sqliteTable, text } from 'drizzle-orm/sqlite-core';
+import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** `deletedAt` hides a project until it is brought back or swept. Times are ISO 8601. */
 export const projects = sqliteTable('projects', {
@@ -72,6 +72,21 @@ export const history = sqliteTable(
     primaryKey({ columns: [t.projectId, t.revision] }),
     index('history_change').on(t.projectId, t.changeId),
   ],
+);
+
+/** A project as somebody has signed it off, as JSON under a seal. Rows are never changed: the database refuses it. */
+export const signOffs = sqliteTable(
+  'sign_offs',
+  {
+    /** in the order in which they were signed or taken in */
+    number: integer('number').primaryKey({ autoIncrement: true }),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    body: text('body').notNull(),
+  },
+  (t) => [uniqueIndex('sign_offs_id').on(t.projectId, t.id)],
 );
 
 /** A screen that somebody has described for all projects of the store, as JSON. */

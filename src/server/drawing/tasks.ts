@@ -1,3 +1,4 @@
+import { layOver } from './beside';
 import { compare } from './compare';
 import { contact } from './contact';
 import { encode } from './encode';
@@ -10,6 +11,7 @@ import { film, paint } from './paint';
 import { look, read, type ToRead } from './read';
 import { report } from './report';
 import { review } from './review';
+import { since } from './since';
 import { telling } from './telling';
 
 /** What a process of its own is asked to do. `onStep` says that it goes on, and how far it is where that is known. */
@@ -28,6 +30,8 @@ export const TASKS = {
   contact,
   icons,
   telling,
+  since,
+  layOver,
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];

@@ -1,4 +1,5 @@
 import type { Documents } from '@/core/project/documents';
+import type { KeptSignOff } from '@/core/review/sign-off';
 import { fileStem } from '@/formats/file-name';
 import { documentFiles } from '@/formats/folder';
 import { placesByHash } from '@/formats/places';
@@ -7,20 +8,29 @@ import type { Made } from './made';
 import type { Bytes } from './page';
 import { zipOf, type Entry } from './zip';
 
+/** A project with all that belongs to it. */
+export interface WholeProject {
+  documents: Documents;
+  revision: number;
+  signOffs: readonly KeptSignOff[];
+}
+
 /** Text is packed; of files, those that are not packed already are few. */
 const textEntry = (path: string, text: string): Entry => ({ path, content: Buffer.from(text), pack: true });
 
 /**
- * A whole project as one ZIP: its documents as JSON, its files by their hash. The same project is the same ZIP, to the byte.
+ * A whole project as one ZIP: its documents and sign-offs as JSON, their files by their hash. The same project is the same ZIP, to the byte.
  * @throws Problem 410, while it is read, for a lost file
  */
 export function makeArchive(
-  { documents, revision }: { documents: Documents; revision: number },
+  { documents, revision, signOffs }: WholeProject,
   from: Pick<Bytes, 'open'>,
   onProgress: (progress: TaskProgress) => void = () => {},
 ): Made {
-  const places = placesByHash(documents);
-  const texts = [...documentFiles(documents, revision, places)].map(([path, text]) => textEntry(path, text));
+  const places = placesByHash(documents, signOffs);
+  const texts = [...documentFiles(documents, revision, places, signOffs)].map(([path, text]) =>
+    textEntry(path, text),
+  );
   const files = [...places].map(([hash, path]): Entry => ({
     path,
     content: () => from.open(hash),

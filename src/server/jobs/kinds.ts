@@ -1,5 +1,3 @@
-import type { Ink } from '@/core/pixels/ink';
-import { inkFiles } from '@/core/files/check';
 import { reviewFormat } from '@/formats/all';
 import { fileStem } from '@/formats/file-name';
 import type { JobAsked } from '@/formats/job';
@@ -17,25 +15,15 @@ import { openOriginal, readOriginal, readOriginalNow } from '../blobs';
 import { targetOf } from '../exports/target';
 import { notFound, Problem } from '../problem';
 import { filmFile } from '../services/film';
-import { fileFacts, statistics } from '../services/pictures';
+import { fileFacts } from '../services/pictures';
 import { sceneWith, type Documents } from '@/core/project/documents';
 import { screensFor } from '@/core/icons/slots';
 import { findCase } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
+import { keptSignOffs } from '../services/kept-sign-offs';
 import { loadProject } from '../services/projects';
-
-/** Where the ink of the files of a project lies, as the store knows it or now works it out; lost files are left out. */
-async function inkOf(hashes: readonly string[]): Promise<Map<string, Ink | null>> {
-  const found = new Map<string, Ink | null>();
-  for (const hash of hashes) {
-    try {
-      found.set(hash, (await statistics(hash)).ink);
-    } catch (error) {
-      if (!(error instanceof Problem)) throw error;
-    }
-  }
-  return found;
-}
+import { reviewed, toReview } from '../services/review';
+import { signOff } from '../services/sign-offs';
 
 type Options<K extends JobAsked['kind']> = Extract<JobAsked, { kind: K }>['options'];
 
@@ -46,12 +34,6 @@ async function film({ launch, case: caseId, as, ...how }: Options<'film'>, by: F
   return as === 'png'
     ? { content: bytes, name: `${name}.zip`, mediaType: 'application/zip' }
     : { content: bytes, name: `${name}.webp`, mediaType: 'image/webp' };
-}
-
-/** A project with what is known of the ink of its files. */
-async function toReview(projectId: string) {
-  const { documents, revision } = loadProject(projectId);
-  return { documents, revision, ink: await inkOf(inkFiles(documents.project.pictures)) };
 }
 
 async function report(by: For): Promise<Made> {
@@ -70,17 +52,15 @@ async function report(by: For): Promise<Made> {
 
 async function review({ as }: Options<'review'>, by: For): Promise<Made> {
   const input = await toReview(by.project);
-  const asked = {
-    kind: 'review',
-    input,
-    cost: LARGEST,
-    deadlineMs: DRAWING.decodeMs,
-    name: 'This review',
-  } as const;
-  const found = await drawn(asked, by);
+  const found = await reviewed(input, by);
   const { write, extension, mediaType } = reviewFormat(as);
   const name = `${fileStem(input.documents.project.name)}-review${extension}`;
   return { content: Buffer.from(write(found)), name, mediaType };
+}
+
+async function signed(asked: Options<'sign-off'>, by: For): Promise<Made> {
+  const { id, text } = await signOff(asked, by);
+  return { content: Buffer.from(text), name: `sign-off-${id}.json`, mediaType: 'application/json' };
 }
 
 const STORED_BYTES: Bytes = { original: readOriginal, open: openOriginal, font: readOriginalNow };
@@ -159,7 +139,11 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
     case 'report':
       return report(by);
     case 'archive':
-      return makeArchive({ documents, revision }, STORED_BYTES, by.onProgress);
+      return makeArchive(
+        { documents, revision, signOffs: keptSignOffs(by.project) },
+        STORED_BYTES,
+        by.onProgress,
+      );
     case 'files':
       return files(documents, options, by);
   }
@@ -172,6 +156,8 @@ export async function make(asked: JobAsked, by: For): Promise<Made> {
       return film(asked.options, by);
     case 'review':
       return review(asked.options, by);
+    case 'sign-off':
+      return signed(asked.options, by);
     case 'export':
       return exported(asked.options, by);
   }

@@ -11,6 +11,7 @@ import { seedDemo } from '../seed';
 import { ownStore } from '../testing/store';
 import { ARCHIVE_LIMITS } from '../archives/zip';
 import { importArchive } from './archive';
+import { keptSignOffs } from './kept-sign-offs';
 import { deleteProject, listProjects, loadProject, removeProject } from './projects';
 
 const store = ownStore();
@@ -19,7 +20,7 @@ afterAll(() => rmSync(folder, { recursive: true, force: true }));
 const ID = 'larkmoor-ferries';
 
 const archive = (id = ID): Promise<Buffer> =>
-  buffer(readableOf(makeArchive(loadProject(id), { open: openOriginal })));
+  buffer(readableOf(makeArchive({ ...loadProject(id), signOffs: keptSignOffs(id) }, { open: openOriginal })));
 let n = 0;
 const onDisk = (bytes: Uint8Array): string => {
   const file = path.join(folder, `${n++}.zip`);

@@ -1,6 +1,6 @@
 import { copiedProject } from '@/core/project/copy';
 import type { Documents } from '@/core/project/documents';
-import { hashesOf } from '@/formats/folder';
+import { fontHashesOf, hashesOf } from '@/formats/folder';
 import { openArchive, refuse, type Archive } from '../archives/read';
 import { keepFont } from '../fonts/import';
 import { keepFile } from '../pictures/import';
@@ -8,9 +8,9 @@ import { takeIn, type StoredProject } from './projects';
 import { checkDrawn } from './save';
 
 /** Keeps every file of a project, all of which were read once: nothing is half taken in. @throws Problem 422 */
-async function keepAll({ documents, places, read }: Archive) {
-  const fonts = new Set((documents.project.fonts ?? []).map((f) => f.hash));
-  for (const hash of hashesOf(documents)) {
+async function keepAll({ documents, signOffs, places, read }: Archive) {
+  const fonts = new Set(fontHashesOf(documents, signOffs));
+  for (const hash of hashesOf(documents, signOffs)) {
     const name = places.get(hash)!;
     if (fonts.has(hash)) await keepFont(await read(hash), name);
     else checkSize(documents, await keepFile(await read(hash), name), name);
@@ -32,7 +32,7 @@ function checkSize(
 
 /**
  * Takes a project in from a ZIP that was taken along. Where no project has its id it is the very same; beside one that has,
- * also a deleted one, it becomes a copy, with ids of its own.
+ * also a deleted one, it becomes a copy, with ids of its own and without sign-offs, which were of the other.
  * @param file where the ZIP lies
  * @throws Problem 422 that says what is wrong with it; nothing of it is then there
  */
@@ -41,7 +41,7 @@ export async function importArchive(file: string): Promise<StoredProject> {
   try {
     await keepAll(archive);
     checkDrawn(null, archive.documents);
-    return takeIn(archive.documents, archive.revision, (of) => copiedProject(of, () => crypto.randomUUID()));
+    return takeIn(archive, (of) => copiedProject(of, () => crypto.randomUUID()));
   } finally {
     archive.close();
   }

@@ -4,9 +4,10 @@ import { DEFAULT_LIMITS } from '@/core/measure/defaults';
 import type { Change } from '@/core/patch/change';
 import { Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
+import type { KeptSignOff } from '@/core/review/sign-off';
 import { nameOfCopy } from '@/core/values/values';
 import { getDb, writing, type Db } from '../db/client';
-import { documents, history, projects } from '../db/schema';
+import { documents, history, projects, signOffs as signOffRows } from '../db/schema';
 import { notFound, Problem } from '../problem';
 
 export interface StoredProject {
@@ -129,12 +130,11 @@ export function createProject(input: Documents): StoredProject {
 
 /**
  * Writes a project that was taken in from elsewhere. Where no project has its id, not even a deleted one, it is the very
- * same at the same revision, without a history; otherwise it becomes a copy.
+ * same at the same revision, with its sign-offs and without a history; otherwise it becomes a copy, which nobody has signed off.
  * @param copy makes one under ids of its own
  */
 export function takeIn(
-  input: Documents,
-  revision: number,
+  { documents: input, revision, signOffs }: StoredProject & { signOffs: readonly KeptSignOff[] },
   copy: (documents: Documents) => Documents,
 ): StoredProject {
   const now = new Date().toISOString();
@@ -145,6 +145,9 @@ export function takeIn(
     const { id, name } = docs.project;
     tx.insert(projects).values({ id, name, revision: at, createdAt: now, updatedAt: now }).run();
     writeDocuments(tx, id, null, docs);
+    if (!isTaken)
+      for (const { id: signed, text: body } of signOffs)
+        tx.insert(signOffRows).values({ projectId: id, id: signed, body }).run();
     return { revision: at, documents: docs };
   });
 }

@@ -1,6 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { filesOf, type Documents } from '@/core/project/documents';
-import { hashOf, hasOriginal, readOriginal } from '../blobs';
+import { hasOriginal, isIntact } from '../blobs';
 import { getDb } from '../db/client';
 import { blobs, fonts } from '../db/schema';
 import { isWhole } from '../pictures/import';
@@ -27,8 +27,6 @@ export async function lostFiles({ project }: Documents): Promise<string[]> {
   }
   return lost;
 }
-
-const isIntact = async (hash: string) => hashOf(await readOriginal(hash)) === hash;
 
 /**
  * Compares all files of the store with what is written down of them.

@@ -10,10 +10,16 @@ import { downloadFrom } from './download';
 const ASKED_EACH_MS = 250;
 const pause = () => new Promise((resolve) => setTimeout(resolve, ASKED_EACH_MS));
 
-/** Fetches what a job has made, and hands it to the browser. @throws with the words of the server */
-async function take({ result, problem }: Job): Promise<void> {
+/** What a job has made. @throws with the words of the server where it has made nothing */
+export function resultOf({ result, problem }: Job): NonNullable<Job['result']> {
   if (!result) throw new Error(problem?.detail ?? 'It was called off.');
-  await downloadFrom(result.href, result.name);
+  return result;
+}
+
+/** Fetches what a job has made, and hands it to the browser. @throws with the words of the server */
+async function take(job: Job): Promise<void> {
+  const { href, name } = resultOf(job);
+  await downloadFrom(href, name);
 }
 
 /**
@@ -33,8 +39,11 @@ export function useJob() {
     if (id) ask(callOffJob, { project, job: id }).catch(() => {});
   }, [project]);
   useEffect(() => end, [end]);
-  /** @param what it is called in a message, such as “The film” @returns whether it was made and handed over */
-  const begin = async (what: string, asked: JobWanted): Promise<boolean> => {
+  /**
+   * @param what it is called in a message, such as “The film”
+   * @param then what is done with it once it is made @returns whether it was made and handed over
+   */
+  const begin = async (what: string, asked: JobWanted, then = take): Promise<boolean> => {
     try {
       let now = await ask(startJob, { project }, { body: asked });
       running.current = now.id;
@@ -47,7 +56,7 @@ export function useJob() {
         if (isMine()) setJob(now);
       }
       if (!isMine()) return false;
-      await take(now);
+      await then(now);
       if (now.result?.said) store.setState({ message: now.result.said });
       return true;
     } catch (error) {

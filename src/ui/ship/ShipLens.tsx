@@ -4,6 +4,7 @@ import { scenesInOrder } from '@/core/project/documents';
 import { FilesPart } from './FilesPart';
 import { ForBuild } from './ForBuild';
 import { NotChecked } from './NotChecked';
+import { SignOffPart } from '../sign-off/SignOffPart';
 import { SheetPart } from './SheetPart';
 import { TakeAlong } from './TakeAlong';
 import { useFileNaming } from './useFileNaming';
@@ -13,6 +14,7 @@ import { Verdict } from './Verdict';
 
 const PARTS = [
   { id: 'verdict', label: 'Verdict' },
+  { id: 'sign-off', label: 'Sign-off' },
   { id: 'sheet', label: 'Sheet' },
   { id: 'files', label: 'Files' },
   { id: 'take-along', label: 'Take along' },
@@ -75,8 +77,22 @@ function Contents() {
   );
 }
 
+/** What was signed off is read: its verdict, and what it says of each scene. */
+function SignedShip() {
+  const judged = useReview();
+  return (
+    <div className="ship">
+      <main className="ship-page" id="main">
+        <Verdict {...judged} />
+        <SheetPart />
+        <NotChecked review={judged.review} />
+      </main>
+    </div>
+  );
+}
+
 /** Whether the project is ready, everything that is typed into the app, and all that can be taken along. */
-export function ShipLens() {
+function PresentShip() {
   const judged = useReview();
   const naming = useFileNaming();
   return (
@@ -84,6 +100,7 @@ export function ShipLens() {
       <Contents />
       <main className="ship-page" id="main">
         <Verdict {...judged} />
+        <SignOffPart />
         <SheetPart />
         <FilesPart naming={naming} />
         <NotChecked review={judged.review} />
@@ -94,4 +111,10 @@ export function ShipLens() {
       </aside>
     </div>
   );
+}
+
+/** Whether the project is ready, and what leaves the tool; of a project as it was signed off, what was said then. */
+export function ShipLens() {
+  const signed = useWorkbench((s) => s.signed);
+  return signed ? <SignedShip /> : <PresentShip />;
 }

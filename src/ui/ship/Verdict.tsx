@@ -5,6 +5,7 @@ import { OUTCOMES } from '@/core/measure/judge';
 import { allFindings, foundCounts } from '@/core/review/counts';
 import { sayVerdict, sayWhat, worstOpen } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
+import { FoundCounts } from '../parts/FoundCounts';
 import { useWorkbenchStore } from '../state/context';
 import type { WorkbenchState, WorkbenchStore } from '../state/workbench';
 import { countCases, OUTCOME_SHAPES } from '../words';
@@ -95,13 +96,7 @@ function PartRow({ part, store }: { part: Part; store: WorkbenchStore }) {
         </td>
       ))}
       <td>
-        <span className={found.fail > 0 ? 'outcome-fail' : 'quiet'}>
-          {OUTCOME_SHAPES.fail} {found.fail}
-        </span>{' '}
-        <span className={found.warn > 0 ? 'outcome-warn' : 'quiet'}>
-          {OUTCOME_SHAPES.warn} {found.warn}
-        </span>
-        {found.accepted > 0 && <span className="quiet"> ✓ {found.accepted} accepted</span>}
+        <FoundCounts found={found} />
       </td>
       <td className="verdict-worst">
         <Worst findings={part.findings} />

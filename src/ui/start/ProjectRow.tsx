@@ -3,6 +3,7 @@ import Link from 'next/link';
 import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
+import { sayTime } from '@/core/words/words';
 import { PictureThumb } from '../drawing/PictureThumb';
 
 /** A project as it is listed. */
@@ -62,7 +63,7 @@ export function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps)
             </span>
           ))}
         </p>
-        <p className="quiet figures">changed {card.updatedAt.slice(0, 16).replace('T', ' ')} UTC</p>
+        <p className="quiet figures">changed {sayTime(card.updatedAt)}</p>
       </div>
       <div className="project-pictures" aria-hidden="true">
         {card.pictures.map((p) => (

@@ -20,6 +20,10 @@ const MOST_UNDO = 200;
  */
 export function editLive(store: WorkbenchStore, recipe: (documents: Documents) => void): boolean {
   const state = store.getState();
+  if (state.signed) {
+    store.setState({ message: `This was signed off by ${state.signed.by}: nothing in it can be changed.` });
+    return false;
+  }
   const documents = produce(state.documents, recipe);
   // Without the fonts a text cannot be looked at yet; the server does so before it saves.
   const unseen = waitsForFonts(documents, state.sceneId, state.fonts);

@@ -71,6 +71,10 @@ export const View = z.object({
   loss: z.enum(VALLEY_MEASURES).optional().catch(undefined),
   /** how two cases lie */
   layout: z.enum(LAYOUTS).catch('beside'),
+  /** a sign-off that the project is compared with, by its id */
+  since: z.uuid().optional().catch(undefined),
+  /** a sign-off as which the project is looked at, by its id; nothing can be changed then */
+  signed: z.uuid().optional().catch(undefined),
   guides: Switch,
   /** whether the close-up takes the place of the field */
   enlarged: Switch,
@@ -124,6 +128,7 @@ const STEPS = [
   'part',
   'layer',
   'show',
+  'since',
   'enlarged',
 ] as const satisfies readonly (keyof View)[];
 

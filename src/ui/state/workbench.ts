@@ -38,6 +38,14 @@ export interface Applied {
   isPassed: boolean;
 }
 
+/** By whom and when a project was signed off. */
+export interface SignedAs {
+  id: string;
+  by: string;
+  /** ISO 8601 */
+  at: string;
+}
+
 export interface WorkbenchState {
   /** as they are on this page, everything that is not saved yet included */
   documents: Documents;
@@ -50,6 +58,8 @@ export interface WorkbenchState {
   redo: Change[];
   /** the mend that was applied last, or `null`; what is said of it holds until the next step */
   applied: Applied | null;
+  /** the sign-off as which the project is looked at; nothing can be changed then. `null` for the project as it is now */
+  signed: SignedAs | null;
   /** how many hints of the first look were closed */
   hintsClosed: number;
   /** which of the side columns is open where there is no room for them */
@@ -111,6 +121,8 @@ export interface WorkbenchStart {
   /** the screens that come with the product; those of the project come with its documents */
   catalogue: Screen[];
   view: View;
+  /** the sign-off that the documents are of; `null` or absent for the project as it is now */
+  signed?: SignedAs | null;
   /** how many hints of the first look were closed; none when absent */
   hintsClosed?: number;
   /** ids of the changes that the documents already hold */
@@ -180,6 +192,7 @@ function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
   const looked = casesWith(screensIn(catalogue, documents.project), documents, sceneId);
   return {
     hintsClosed: 0,
+    signed: null,
     ...start,
     ...looked,
     view: { ...start.view, case: start.view.case ?? firstCase(looked.sceneScreens, start.view) },

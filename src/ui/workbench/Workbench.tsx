@@ -28,6 +28,7 @@ import { KeysDialog } from './KeysDialog';
 import { LENS_VIEWS, loadAll, MIDDLE_VIEWS } from './lenses';
 import { LostFiles } from './LostFiles';
 import { Message } from './Message';
+import { SignedNote } from '../sign-off/SignedNote';
 import { TopBar } from './TopBar';
 import { useAddress } from './useAddress';
 import { useKeys } from './useKeys';
@@ -110,6 +111,7 @@ function Bench({ theme }: { theme: Theme }) {
       <div className="workbench">
         <TopBar theme={theme} onHelp={help} />
         <LostFiles />
+        <SignedNote />
         <Lens />
       </div>
       <Announcer />
@@ -130,8 +132,10 @@ export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Them
   );
   useEffect(() => watchSurvey(store), [store]);
   useEffect(() => watchOutside(store), [store]);
-  useEffect(() => watchSaving(store, arrived), [store, arrived]);
-  useEffect(() => watchLost(store), [store]);
+  // What was signed off is never saved.
+  const isSigned = start.signed != null;
+  useEffect(() => (isSigned ? undefined : watchSaving(store, arrived)), [store, arrived, isSigned]);
+  useEffect(() => (isSigned ? undefined : watchLost(store)), [store, isSigned]);
   useEffect(() => loadAll(), []);
   return (
     <WorkbenchProvider value={store}>

@@ -20,6 +20,8 @@ function follow(store: WorkbenchStore, { pathname, search }: Location): void {
   const [, , project, scene] = pathname.split('/').map(decodeURIComponent);
   if (project !== documents.project.id) return;
   const asked = readView(Object.fromEntries(new URLSearchParams(search)));
+  // Documents of another day are not on this page.
+  if (asked.signed !== view.signed) return window.location.reload();
   const [first = ''] = documents.project.scenes;
   const next = scene ?? first;
   store.setState({

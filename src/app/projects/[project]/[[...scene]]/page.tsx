@@ -3,9 +3,11 @@ import { rawProject } from '@/formats/api/projects';
 import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
+import type { SignOff } from '@/core/review/sign-off';
 import { sceneWith } from '@/core/project/documents';
 import { catalogue } from '@/server/catalogue';
 import { Problem } from '@/server/problem';
+import { loadSignOff } from '@/server/services/sign-offs';
 import { loadProject, recentChanges } from '@/server/services/projects';
 import { stored, whyUnreadable } from '@/server/services/stored';
 import { StoreFault } from '@/ui/start/StoreFault';
@@ -44,6 +46,15 @@ export async function generateMetadata({ params, searchParams }: Props): Promise
   return { title: titleOf(document.name, scene?.name, readView(await searchParams).lens) };
 }
 
+type Signed = Pick<SignOff, 'id' | 'by' | 'at'>;
+
+/** A project as it was signed off, where the address asks for that; else as it is. @throws Problem for a sign-off that cannot be trusted */
+async function asAsked(saved: Loaded, id: string | undefined): Promise<Loaded & { signed: Signed | null }> {
+  if (id === undefined) return { ...saved, signed: null };
+  const { documents, revision, by, at } = await loadSignOff(saved.documents.project.id, id);
+  return { documents, revision, arrived: [], signed: { id, by, at } };
+}
+
 /** A project, open on the scene of the address, or on its first one. */
 export default async function ProjectPage({ params, searchParams }: Props) {
   const { project, scene: path = [] } = await params;
@@ -54,16 +65,29 @@ export default async function ProjectPage({ params, searchParams }: Props) {
     const raw = unreadable ? addressOf(rawProject, { project }) : undefined;
     return <StoreFault title={title} words={fault} address={`/projects/${project}`} raw={raw} />;
   }
-  const { value: saved } = read;
-  if (!saved || path.length > 1) notFound();
+  if (!read.value || path.length > 1) notFound();
+  const view = readView(await searchParams);
+  let saved: Awaited<ReturnType<typeof asAsked>>;
+  try {
+    saved = await asAsked(read.value, view.signed);
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    if (error.status === 404) notFound();
+    return (
+      <StoreFault
+        title="This sign-off cannot be trusted"
+        words={error.message}
+        address={`/projects/${project}`}
+      />
+    );
+  }
   const { project: document } = saved.documents;
   const [asked] = path;
   if (asked !== undefined && !sceneWith(saved.documents, asked)) notFound();
   const sceneId = asked ?? document.scenes[0] ?? '';
-  const view = readView(await searchParams);
   const kept = await cookies();
   const hintsClosed = readHints(kept.get(HINTS_COOKIE)?.value);
   const start = { ...saved, sceneId, catalogue, view, hintsClosed };
   const theme = readTheme(kept.get(THEME_COOKIE)?.value);
-  return <Workbench key={project} start={start} theme={theme} />;
+  return <Workbench key={`${project} ${view.signed}`} start={start} theme={theme} />;
 }
