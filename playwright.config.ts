@@ -4,11 +4,16 @@ import { addressOf, portOf, WORKERS } from './e2e/servers';
 
 const args = JSON.parse(readFileSync('e2e/chromium-flags.json', 'utf8')) as string[];
 
+const PREPARED = 'test-results/store-prepared';
+/** They are started one after another: the first prepares what all of them begin with. */
+const PREPARE = `rm -rf ${PREPARED} && STORE_DIR=${PREPARED} node --import tsx e2e/prepare-store.ts`;
+
 /** The server of one worker with a store of its own. */
 function serverOf(worker: number) {
   const store = `test-results/store-${worker}`;
+  const prepare = worker === 0 ? `${PREPARE} && ` : '';
   return {
-    command: `rm -rf ${store} && node --import tsx e2e/prepare-store.ts && exec node scripts/start.mjs`,
+    command: `${prepare}rm -rf ${store} && cp -r ${PREPARED} ${store} && exec node scripts/start.mjs`,
     url: `${addressOf(worker)}/api/v1/health`,
     env: {
       PORT: String(portOf(worker)),

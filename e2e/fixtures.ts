@@ -189,9 +189,14 @@ export async function expectCropToAgree(page: Page) {
 export const ask = (request: APIRequestContext, origin: string, project: string, asked: unknown) =>
   request.post(`${origin}/api/v1/projects/${project}/jobs`, { data: asked, headers: { origin } });
 
-/** Asks a server to make something of the demo, and waits for its end. */
-export async function made(request: APIRequestContext, origin: string, asked: JobWanted): Promise<Job> {
-  const begun = await ask(request, origin, 'larkmoor-ferries', asked);
+/** Asks a server to make something of a project, and waits for its end. */
+export async function made(
+  request: APIRequestContext,
+  origin: string,
+  asked: JobWanted,
+  project = 'larkmoor-ferries',
+): Promise<Job> {
+  const begun = await ask(request, origin, project, asked);
   expect(begun.status()).toBe(202);
   const address = origin + begun.headers().location!;
   for (;;) {

@@ -9,7 +9,7 @@ import { test } from './test';
 /** A tenth of what the harness throws at the server when it is run by itself. */
 const SEED = 7;
 const RUNS: [string, () => Promise<Seen[]>][] = [
-  ['it is killed', () => kill(SEED, 3)],
+  ['it is killed', () => kill(SEED, 2)],
   ['inputs are wrong', () => fuzz(SEED, 150)],
   ['something is wrong with the store', () => faults()],
   ['fifty people work at the same time', () => load(SEED, 4)],

@@ -80,12 +80,15 @@ const measured = (page: Page) =>
     { side: LEAST_SIDE, type: LEAST_TYPE, contrast: LEAST_CONTRAST },
   );
 
+// A view is looked at twice from edge to edge.
+test.describe.configure({ timeout: 200_000 });
+
 for (const [name, address, there] of VIEWS)
   test(`everything can be pressed, read and found by its ring, and axe finds nothing at all: ${name}`, async ({
     page,
   }) => {
     await page.goto(address);
-    await page.locator(there).first().waitFor({ timeout: 60_000 });
+    await page.locator(there).first().waitFor({ timeout: 90_000 });
     for (const colorScheme of ['light', 'dark'] as const) {
       await page.emulateMedia({ colorScheme });
       // From here on the focus is shown: it is moved by the keyboard.

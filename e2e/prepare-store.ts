@@ -5,6 +5,9 @@ import { keepFont } from '../src/server/fonts/import';
 import { seedDemo } from '../src/server/seed';
 import { createProject, loadProject } from '../src/server/services/projects';
 import { storeFolder } from '../src/server/settings';
+import { filesOf } from '../src/core/project/documents';
+import { statistics } from '../src/server/services/pictures';
+import { fewScreens } from './few-screens';
 import { agreementDocuments } from './agreement-scenes';
 
 const ARABIC = 'node_modules/@fontsource/markazi-text/files/markazi-text-arabic-400-normal.woff2';
@@ -13,5 +16,9 @@ const ARABIC = 'node_modules/@fontsource/markazi-text/files/markazi-text-arabic-
 await migrateDb(getDb(), storeFolder());
 await seedDemo();
 const arabic = await keepFont(await readFile(ARABIC), 'arabic.woff2');
-createProject(agreementDocuments(loadProject(DEMO_PROJECT).documents, arabic));
+const { documents } = loadProject(DEMO_PROJECT);
+createProject(fewScreens(documents));
+// What the pixels say is worked out once, and not by every test that is the first to ask.
+for (const hash of filesOf(documents.project.pictures)) await statistics(hash);
+createProject(agreementDocuments(documents, arabic));
 getDb().$client.close();

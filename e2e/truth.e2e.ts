@@ -5,8 +5,8 @@ import { compareScene } from '../truth/compare';
 import { randomScene } from '../truth/scenes';
 
 /** Random scenes against a browser engine, which is told their rules in HTML and CSS: `npm run --silent truth` does more. */
-const SCENES = 24;
-const PER_TEST = 6;
+const SCENES = 16;
+const PER_TEST = 4;
 const SEED = 16;
 
 test.describe('random scenes are placed, measured and painted as a browser does it', () => {

@@ -35,6 +35,17 @@ function narrowedTo(signOff: SignOff, opened: Opened, asked: ProjectAsked): Sign
   };
 }
 
+/** The last sign-off of a project, of nothing but what is asked for; `null` where there is none, or it has nothing of that. */
+export async function lastSigned(opened: Opened, asked: ProjectAsked) {
+  const last = opened.signOffs.at(-1);
+  if (!last) return null;
+  const signOff = await openSignOff(last.text);
+  const scene = asked.scene === undefined ? null : sceneOf(opened, asked.scene).id;
+  if (scene !== null && !sceneWith(signOff.documents, scene)) return null;
+  const narrowed = narrowedTo(signOff, opened, asked);
+  return { signOff: narrowed, host: opened.hostOf(narrowed.documents) };
+}
+
 /**
  * The steps that compare a project with a sign-off of it.
  * @param opened the whole of it @param wanted as much of it as is asked for

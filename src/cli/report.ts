@@ -1,5 +1,7 @@
 import { reportHtml } from '@/formats/report/html';
 import { makeReport } from '@/render/report/make';
+import type { ReviewProgress } from '@/core/review/review';
+import { lastSigned } from './against';
 import { narrowed, open, type ProjectAsked } from './asked';
 import { createProgress, write, type Io } from './check';
 
@@ -14,10 +16,12 @@ export async function report(asked: ReportAsked, io: Io): Promise<void> {
   const progress = createProgress(io);
   try {
     const wanted = narrowed(opened, asked);
-    const made = await makeReport(wanted, wanted.host, wanted.bytes.original, (now) => {
+    const say = (now: ReviewProgress) => {
       progress.say(now);
       return Promise.resolve();
-    });
+    };
+    const signed = await lastSigned(opened, asked);
+    const made = await makeReport(wanted, wanted.host, wanted.bytes.original, say, signed);
     progress.end();
     write(reportHtml(made), asked, io);
   } finally {

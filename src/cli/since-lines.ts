@@ -1,4 +1,4 @@
-import { byCause, DIRECTION_WORDS, differing, sayDifference, saySince } from '@/core/since/say';
+import { byCause, classesIn, DIRECTION_WORDS, differing, sayDifference, saySince } from '@/core/since/say';
 import type { Difference, Since } from '@/core/since/schema';
 import { sayWeight } from '@/core/words/numbers';
 import { columns } from './columns';
@@ -25,19 +25,18 @@ function groupLines(since: Since, direction: 'worse' | 'better'): string[] {
   ];
 }
 
-const COUNTED = ['worse', 'better', 'differs', 'same', 'added', 'gone'] as const;
-
 /** What has changed since a sign-off as lines of text, for people and for the log of a build. */
 export function sinceLines(since: Since): string[] {
   const { signOff, now, changes, parts } = since;
+  const shown = classesIn(parts);
   const other = differing(since, 'other').length;
   return [
     `${since.project.name}, revision ${now.revision}, since it was signed off by ${signOff.by} on ${signOff.at.slice(0, 10)} (revision ${signOff.revision})`,
     saySince(since).text,
     '',
     ...columns([
-      ['cases', ...COUNTED, ''],
-      ...parts.map(({ name, cases }) => [name, ...COUNTED.map((c) => `${cases[c]}`), '']),
+      ['cases', ...shown.map(([, label]) => label), ''],
+      ...parts.map(({ name, cases }) => [name, ...shown.map(([c]) => `${cases[c]}`), '']),
     ]),
     ...groupLines(since, 'worse'),
     ...groupLines(since, 'better'),

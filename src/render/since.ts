@@ -35,15 +35,18 @@ function* beside(
  * Loads what a comparison with a sign-off needs. What another version of the product judged is judged again, so that only what
  * was changed in the project differs.
  * @param hosts of the files of then and of now
+ * @param gathered the pixels and fonts of now, where they are there already
  * @returns its steps, which say how far it is
  */
 export async function comparing(
   signOff: SignOff,
   now: ToReview,
   hosts: { then: Host; now: Host },
+  gathered?: Gathered,
 ): Promise<Generator<ReviewProgress, Beside>> {
   const { documents, revision, screens, review, version } = signOff;
-  const outside = together(await gather(documents, hosts.then), await gather(now.documents, hosts.now));
+  const ofNow = gathered ?? (await gather(now.documents, hosts.now));
+  const outside = together(await gather(documents, hosts.then), ofNow);
   const isOfNow = review !== null && version === PRODUCT_VERSION;
   const then = isOfNow ? review : await reviewing({ documents, revision, screens }, hosts.then, outside);
   const steps = await reviewing(now, hosts.now, outside);

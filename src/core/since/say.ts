@@ -1,6 +1,6 @@
 import { sayWhat } from '../review/say';
 import { countCases, countOf } from '../words/words';
-import type { Difference, Direction, Since } from './schema';
+import type { CaseClasses, Difference, Direction, Since } from './schema';
 
 export const differing = ({ differences }: Pick<Since, 'differences'>, direction: Direction): Difference[] =>
   differences.filter((d) => d.direction === direction);
@@ -10,6 +10,20 @@ export const DIRECTION_WORDS: Record<Direction, string> = {
   better: 'got better',
   other: 'merely differ',
 };
+
+/** What becomes of cases, in words that stand over their numbers. */
+export const CASE_CLASSES = [
+  ['worse', 'worse'],
+  ['better', 'better'],
+  ['differs', 'drawn otherwise, judged alike'],
+  ['same', 'the same'],
+  ['added', 'new'],
+  ['gone', 'gone'],
+] as const satisfies readonly (readonly [keyof CaseClasses, string])[];
+
+/** Those that there are; whether any came or went is only said where some did. */
+export const classesIn = (parts: Since['parts']): (typeof CASE_CLASSES)[number][] =>
+  CASE_CLASSES.filter(([id]) => (id !== 'added' && id !== 'gone') || parts.some((p) => p.cases[id] > 0));
 
 const things = (n: number) => countOf(n, 'thing');
 

@@ -8,6 +8,7 @@ import { sayWeight } from '@/core/words/numbers';
 import { capitalised, countCases, countOf } from '@/core/words/words';
 import type { Report, ReportedFinding, ReportedPart, Shot } from '@/render/report/report';
 import { escapeHtml, standingPage } from '../html';
+import { sinceHtml } from './since';
 
 const STYLE = `
 .shots { display: flex; flex-wrap: wrap; gap: 1rem; margin: .8rem 0; }
@@ -140,7 +141,7 @@ const acceptedLines = (review: Review) =>
     .map((f) => `${escapeHtml(f.in.name)}: ${escapeHtml(sayWhat(f))}. <b>${escapeHtml(f.accepted!)}</b>`);
 
 /** How a project stands, as one page that needs nothing else: for whoever decides, on a screen or on paper. */
-export function reportHtml({ review, scenes, launches }: Report): string {
+export function reportHtml({ review, scenes, launches, since }: Report): string {
   const { project, revision, screens, set, weightsFrom, cases, version, digest, notChecked } = review;
   const of = set === undefined ? '' : ` of “${escapeHtml(set)}”`;
   const by = weightsFrom === undefined ? '' : `, weights from ${escapeHtml(weightsFrom)}`;
@@ -153,6 +154,7 @@ export function reportHtml({ review, scenes, launches }: Report): string {
     `<h1>${escapeHtml(project.name)}</h1>\n<p><b>${signed(outcome, text)}</b></p>\n`,
     `<p class="quiet">Revision ${revision}, judged on ${countCases(cases)} of ${screens} screens${of}${by}. Coulee ${version}; the same documents, screens and version have the digest <code>${digest.slice(0, 16)}</code>.</p>\n`,
     overview(review),
+    since ? sinceHtml(since) : '',
     ...parts,
     filesHtml(review),
     list('Accepted, and why', acceptedLines(review), 'Nothing is accepted.'),

@@ -1,3 +1,4 @@
+import type { Since } from '@/core/since/schema';
 import type { ReviewFinding, Review } from '@/core/review/schema';
 import type { Size } from '@/core/geometry/rect';
 import type { Outcome } from '@/core/measure/judge';
@@ -48,4 +49,6 @@ export interface Report {
   review: Review;
   scenes: ReportedPart[];
   launches: ReportedPart[];
+  /** what has changed since it was signed off last; `null` where nobody has */
+  since: Since | null;
 }

@@ -1,3 +1,5 @@
+import type { Documents } from '@/core/project/documents';
+import type { SignOff } from '@/core/review/sign-off';
 import { makeReport } from '@/render/report/make';
 import { reportHtml } from '@/formats/report/html';
 import { readOriginal, readOriginalNow } from '../blobs';
@@ -10,10 +12,11 @@ import { saying } from './steps';
 
 /** A report of kept files, as HTML. @param onStep hears how far it is */
 export async function report(
-  { documents, revision, ink }: AskedReview,
+  { documents, revision, ink, signOff }: AskedReview & { signOff: SignOff | null },
   onStep: (progress: TaskProgress) => void,
 ): Promise<string> {
-  const host = fileHost(documents, { bytes: STORED, font: readOriginalNow, ink });
-  const screens = screensOf(documents.project);
-  return reportHtml(await makeReport({ documents, revision, screens }, host, readOriginal, saying(onStep)));
+  const hostOf = (of: Documents) => fileHost(of, { bytes: STORED, font: readOriginalNow, ink });
+  const wanted = { documents, revision, screens: screensOf(documents.project) };
+  const signed = signOff && { signOff, host: hostOf(signOff.documents) };
+  return reportHtml(await makeReport(wanted, hostOf(documents), readOriginal, saying(onStep), signed));
 }

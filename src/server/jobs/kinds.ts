@@ -23,7 +23,7 @@ import type { Screen } from '@/core/screens/screen';
 import { keptSignOffs } from '../services/kept-sign-offs';
 import { loadProject } from '../services/projects';
 import { reviewed, toReview } from '../services/review';
-import { signOff } from '../services/sign-offs';
+import { lastSignOff, signOff } from '../services/sign-offs';
 
 type Options<K extends JobAsked['kind']> = Extract<JobAsked, { kind: K }>['options'];
 
@@ -40,7 +40,7 @@ async function report(by: For): Promise<Made> {
   const input = await toReview(by.project);
   const asked = {
     kind: 'report',
-    input,
+    input: { ...input, signOff: await lastSignOff(by.project) },
     cost: LARGEST,
     deadlineMs: DRAWING.filmMs,
     name: 'This report',

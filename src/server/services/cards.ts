@@ -1,5 +1,6 @@
 import { DEMO_PROJECT, DEMO_SCENE } from '../../../demo/documents';
 import type { Picture } from '@/core/pictures/picture';
+import { lastSignedOff } from './kept-sign-offs';
 import { listProjects, loadProject, type ProjectSummary } from './projects';
 import { whyUnreadable } from './stored';
 
@@ -7,6 +8,8 @@ import { whyUnreadable } from './stored';
 export interface ProjectCard extends ProjectSummary {
   scenes: { id: string; name: string }[];
   pictures: Picture[];
+  /** the id of its last sign-off; `null` where nobody has signed it off */
+  signedOff: string | null;
   /** why its documents cannot be read, in words; it can then only be saved as it is, or put away */
   unreadable?: string;
 }
@@ -31,11 +34,12 @@ export function projectCards(): ProjectCard[] {
         ...summary,
         scenes: project.scenes.flatMap((id) => (scenes[id] ? [{ id, name: scenes[id].name }] : [])),
         pictures: project.pictures.slice(0, MOST_PICTURES),
+        signedOff: lastSignedOff(summary.id),
       };
     } catch (error) {
       const unreadable = whyUnreadable(error);
       if (unreadable === null) throw error;
-      return { ...summary, scenes: [], pictures: [], unreadable };
+      return { ...summary, scenes: [], pictures: [], signedOff: null, unreadable };
     }
   });
 }

@@ -100,6 +100,12 @@ export async function loadSignOff(projectId: string, id: string): Promise<SignOf
   return signOff;
 }
 
+/** The last sign-off of a project; `null` where there is none. @throws Problem 409 for one that is not as it was signed */
+export async function lastSignOff(projectId: string): Promise<SignOff | null> {
+  const last = keptSignOffs(projectId).at(-1);
+  return last ? loadSignOff(projectId, last.id) : null;
+}
+
 const find = (projectId: string, id: string) =>
   getDb()
     .select({ text: signOffs.body })

@@ -20,6 +20,7 @@ function Acts({ signOff: { id, digest, by } }: { signOff: SignOffSummary }) {
   const store = useWorkbenchStore();
   const look = useLook();
   const project = useWorkbench((s) => s.documents.project.id);
+  const sceneId = useWorkbench((s) => s.sceneId);
   const isOpen = useWorkbench((s) => s.view.since === id);
   const say = (message: string) => store.setState({ message });
   const copy = () =>
@@ -42,7 +43,7 @@ function Acts({ signOff: { id, digest, by } }: { signOff: SignOffSummary }) {
         {isOpen ? 'close' : 'what has changed since'}
       </Button>
       {/* Another document altogether: nothing of this page is kept. */}
-      <a className="btn btn-quiet btn-sm" href={`/projects/${project}?lens=ship&signed=${id}`}>
+      <a className="btn btn-quiet btn-sm" href={`/projects/${project}/${sceneId}?lens=ship&signed=${id}`}>
         open as it was
       </a>
       <Button

@@ -1,25 +1,14 @@
 'use client';
 import { useState } from 'react';
-import { byCause, DIRECTION_WORDS, differing, saySince } from '@/core/since/say';
+import { byCause, classesIn, DIRECTION_WORDS, differing, saySince } from '@/core/since/say';
 import type { Difference, Direction, Since } from '@/core/since/schema';
 import { capitalised } from '@/core/words/words';
 import { DifferenceRow } from './DifferenceRow';
 import { useSince } from './useSince';
 
-const COUNTED = [
-  ['worse', 'worse'],
-  ['better', 'better'],
-  ['differs', 'drawn otherwise, judged alike'],
-  ['same', 'the same'],
-  ['added', 'new'],
-  ['gone', 'gone'],
-] as const;
-
 /** How many cases of each scene and launch are worse, better, other or the same. */
 function Counts({ parts }: Pick<Since, 'parts'>) {
-  const shown = COUNTED.filter(
-    ([id]) => !['added', 'gone'].includes(id) || parts.some((p) => p.cases[id] > 0),
-  );
+  const shown = classesIn(parts);
   return (
     <table className="figures since-counts">
       <thead>

@@ -4,6 +4,7 @@ import { useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
 import { sayTime } from '@/core/words/words';
+import { SignedSince } from './SignedSince';
 import { PictureThumb } from '../drawing/PictureThumb';
 
 /** A project as it is listed. */
@@ -14,6 +15,8 @@ export interface Card {
   updatedAt: string;
   scenes: { id: string; name: string }[];
   pictures: Picture[];
+  /** the id of its last sign-off; `null` where nobody has signed it off */
+  signedOff: string | null;
   /** why its documents cannot be read */
   unreadable?: string;
 }
@@ -64,6 +67,7 @@ export function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps)
           ))}
         </p>
         <p className="quiet figures">changed {sayTime(card.updatedAt)}</p>
+        {card.signedOff !== null && <SignedSince project={card.id} signOff={card.signedOff} />}
       </div>
       <div className="project-pictures" aria-hidden="true">
         {card.pictures.map((p) => (

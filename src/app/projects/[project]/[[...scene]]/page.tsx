@@ -82,8 +82,10 @@ export default async function ProjectPage({ params, searchParams }: Props) {
     );
   }
   const { project: document } = saved.documents;
-  const [asked] = path;
-  if (asked !== undefined && !sceneWith(saved.documents, asked)) notFound();
+  const wanted = path[0] === undefined || sceneWith(saved.documents, path[0]) ? path[0] : null;
+  // A scene that came later was not there when it was signed off.
+  if (wanted === null && !saved.signed) notFound();
+  const asked = wanted ?? undefined;
   const sceneId = asked ?? document.scenes[0] ?? '';
   const kept = await cookies();
   const hintsClosed = readHints(kept.get(HINTS_COOKIE)?.value);
