@@ -237,6 +237,11 @@ test('a folder is held against the files, and what mends it is taken along, by k
   await expect(faults.filter({ hasText: 'emblem@2x.png' })).toContainText(
     /It shows something else than the file of the project: their colours are [\d.]+ apart on average \(CIEDE2000\)/,
   );
+  await expect(
+    faults.getByRole('img', {
+      name: 'emblem@2x.png: the file of the project, the one here, and how they differ',
+    }),
+  ).toBeVisible();
   expect(await seriousFindings(page)).toEqual([]);
   // What is left as it is, is not taken along.
   await faults.getByRole('button', { name: 'Leave emblem@2x.png' }).press('Enter');

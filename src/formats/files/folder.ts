@@ -18,6 +18,8 @@ export interface FolderFile {
   profile: string | null;
   /** how far it lies from the file of the project that has its name, as `core/pixels/apart` says; absent where nobody looked */
   apart?: number;
+  /** both and how they differ, beside one another, as an address */
+  picture?: string;
 }
 
 export const FOLDER_RULES = [
@@ -45,6 +47,12 @@ export const FolderFault = z.object({
   mend: z.string(),
   /** the file of the project that mends it once it is written there, by its path; `null` where that mends nothing */
   written: z.string().nullable(),
+  picture: z
+    .string()
+    .optional()
+    .describe(
+      'the file of the project, that of the folder, and how they differ eightfold, as a data address',
+    ),
 });
 export type FolderFault = z.infer<typeof FolderFault>;
 
@@ -72,6 +80,9 @@ const sayApart = (apart: number) => `${sayNumber(apart)} apart on average (CIEDE
 
 const TAKE_IT = 'Write it again from the project.';
 
+/** What the pixels of both say more of than words. */
+const SHOWN_BESIDE = new Set<FolderRule>(['another-picture', 'edited', 'wrong-size', 'alpha']);
+
 /** What is wrong with a file that bears the name of one of the project; what is graver first. */
 function withName(file: FolderFile, wanted: OutFile, all: readonly OutFile[]): FolderFault | null {
   const { path, type } = file;
@@ -81,6 +92,7 @@ function withName(file: FolderFile, wanted: OutFile, all: readonly OutFile[]): F
     said,
     mend,
     written: path,
+    ...(SHOWN_BESIDE.has(rule) && file.picture !== undefined && { picture: file.picture }),
   });
   if (type === null) return fault('not-a-picture', 'It is no picture that can be read.');
   if (file.hash === wanted.hash) return null;

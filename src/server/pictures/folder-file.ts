@@ -3,6 +3,7 @@ import { apart } from '@/core/pixels/apart';
 import type { FolderFile } from '@/formats/files/folder';
 import { hashOf } from '../blobs';
 import { decode, rawOf } from '../drawing/decode';
+import { besideDifference, pngAddress } from '../drawing/difference';
 import { profileOf } from './profile';
 import { sniff, type PictureType } from './sniff';
 import { svgProblem } from './svg';
@@ -13,6 +14,24 @@ const SMALL = 48;
 async function small(bytes: Buffer): Promise<Raster> {
   const { data, info } = await rawOf(decode(bytes).resize(SMALL, SMALL, { fit: 'fill' }));
   return { width: info.width, height: info.height, data };
+}
+
+/** Px of the longer side at which both are shown where they differ. */
+const SHOWN = 132;
+
+/** The file of the project, that of the folder at its shape, and how they differ, beside one another. */
+async function picturedBeside(own: Buffer, bytes: Buffer): Promise<string> {
+  const { data, info } = await rawOf(decode(own).resize(SHOWN, SHOWN, { fit: 'inside' }));
+  const { width, height } = info;
+  const found = await rawOf(decode(bytes).resize(width, height, { fit: 'fill' }));
+  const part = { x: 0, y: 0, width, height };
+  const picture = await besideDifference(
+    { width, height, data },
+    { width, height, data: found.data },
+    part,
+    1,
+  );
+  return pngAddress(picture);
 }
 
 /** @throws where it cannot be decoded */
@@ -26,7 +45,10 @@ async function looked(bytes: Buffer, type: PictureType, own: Buffer | null) {
     heightPx: height,
     transparent: metadata.hasAlpha && isRaster ? !(await picture.stats()).isOpaque : metadata.hasAlpha,
     profile: profileOf(metadata),
-    ...(own && { apart: apart(await small(bytes), await small(own)) }),
+    ...(own && {
+      apart: apart(await small(bytes), await small(own)),
+      picture: await picturedBeside(own, bytes),
+    }),
   };
 }
 

@@ -1,4 +1,5 @@
 import type { Encoding, EncodedFileSaid } from '@/formats/files/encoding';
+import { pngAddress } from '../drawing/difference';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { Problem } from '../problem';
@@ -24,5 +25,5 @@ export async function compareEncoded(
     },
     asker,
   );
-  return { ...said, picture: `data:image/png;base64,${Buffer.from(picture).toString('base64')}` };
+  return { ...said, picture: pngAddress(picture) };
 }

@@ -22,7 +22,7 @@ interface FaultProps {
 }
 
 /** One fault: what is wrong, what is to be done, and what can be done here. */
-function Fault({ fault: { path, said, mend, written }, isLeft, onLeave, onTake }: FaultProps) {
+function Fault({ fault: { path, said, mend, written, picture }, isLeft, onLeave, onTake }: FaultProps) {
   return (
     <li className={isLeft ? 'fault-left' : undefined}>
       <b className="outcome-fail">{OUTCOME_SHAPES.fail}</b> <b>{path}</b>{' '}
@@ -45,9 +45,22 @@ function Fault({ fault: { path, said, mend, written }, isLeft, onLeave, onTake }
           </Button>
         )}
       </p>
+      {picture && !isLeft && <BesideDifference path={path} picture={picture} />}
     </li>
   );
 }
+
+/** The file of the project, that of the folder, and how they differ, each a third of the picture. */
+const BesideDifference = ({ path, picture }: { path: string; picture: string }) => (
+  <figure className="fault-picture">
+    {/* What the server has just made, and nothing that an image optimiser could add. */}
+    {/* eslint-disable-next-line @next/next/no-img-element */}
+    <img src={picture} alt={`${path}: the file of the project, the one here, and how they differ`} />
+    <figcaption>
+      <span>of the project</span> <span>here</span> <span>how they differ, eightfold</span>
+    </figcaption>
+  </figure>
+);
 
 /** Faults of a file that may be the better one. */
 const MAY_BE_TAKEN: readonly FolderFault['rule'][] = ['edited', 'another-picture', 'surplus'];

@@ -47,46 +47,46 @@ export async function generateMetadata({ params, searchParams }: Props): Promise
 }
 
 type Signed = Pick<SignOff, 'id' | 'by' | 'at'>;
+type Wanted = Loaded & { signed: Signed | null };
 
-/** A project as it was signed off, where the address asks for that; else as it is. @throws Problem for a sign-off that cannot be trusted */
-async function asAsked(saved: Loaded, id: string | undefined): Promise<Loaded & { signed: Signed | null }> {
+/** A project as it was signed off, where the address asks for that; else as it is. `null` where there is no such sign-off. */
+async function asAsked(saved: Loaded, id: string | undefined): Promise<Wanted | null | { fault: string }> {
   if (id === undefined) return { ...saved, signed: null };
-  const { documents, revision, by, at } = await loadSignOff(saved.documents.project.id, id);
-  return { documents, revision, arrived: [], signed: { id, by, at } };
+  try {
+    const { documents, revision, by, at } = await loadSignOff(saved.documents.project.id, id);
+    return { documents, revision, arrived: [], signed: { id, by, at } };
+  } catch (error) {
+    if (!(error instanceof Problem)) throw error;
+    return error.status === 404 ? null : { fault: error.message };
+  }
+}
+
+/** The scene that is opened: that of the address, or the first; `null` where there is none of that name. */
+function sceneIn({ documents, signed }: Wanted, asked: string | undefined): string | null {
+  if (asked !== undefined && sceneWith(documents, asked)) return asked;
+  // A scene that came later was not there when it was signed off.
+  return asked === undefined || signed ? (documents.project.scenes[0] ?? '') : null;
 }
 
 /** A project, open on the scene of the address, or on its first one. */
 export default async function ProjectPage({ params, searchParams }: Props) {
   const { project, scene: path = [] } = await params;
+  const address = `/projects/${project}`;
   const read = load(project);
   if ('fault' in read) {
     const { fault, unreadable } = read;
     const title = unreadable ? 'This project cannot be read' : 'The store cannot be used';
     const raw = unreadable ? addressOf(rawProject, { project }) : undefined;
-    return <StoreFault title={title} words={fault} address={`/projects/${project}`} raw={raw} />;
+    return <StoreFault title={title} words={fault} address={address} raw={raw} />;
   }
   if (!read.value || path.length > 1) notFound();
   const view = readView(await searchParams);
-  let saved: Awaited<ReturnType<typeof asAsked>>;
-  try {
-    saved = await asAsked(read.value, view.signed);
-  } catch (error) {
-    if (!(error instanceof Problem)) throw error;
-    if (error.status === 404) notFound();
-    return (
-      <StoreFault
-        title="This sign-off cannot be trusted"
-        words={error.message}
-        address={`/projects/${project}`}
-      />
-    );
-  }
-  const { project: document } = saved.documents;
-  const wanted = path[0] === undefined || sceneWith(saved.documents, path[0]) ? path[0] : null;
-  // A scene that came later was not there when it was signed off.
-  if (wanted === null && !saved.signed) notFound();
-  const asked = wanted ?? undefined;
-  const sceneId = asked ?? document.scenes[0] ?? '';
+  const saved = await asAsked(read.value, view.signed);
+  if (saved === null) notFound();
+  if ('fault' in saved)
+    return <StoreFault title="This sign-off cannot be trusted" words={saved.fault} address={address} />;
+  const sceneId = sceneIn(saved, path[0]);
+  if (sceneId === null) notFound();
   const kept = await cookies();
   const hintsClosed = readHints(kept.get(HINTS_COOKIE)?.value);
   const start = { ...saved, sceneId, catalogue, view, hintsClosed };
