@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Project } from '@/core/project/project';
 import { Scene } from '@/core/scene/scene';
+import { Since } from '@/core/since/schema';
 import { WebManifest } from './manifest';
 import { reviewJsonSchema } from './review-json';
 import { sheetJsonSchema } from './sheet/all';
@@ -15,6 +16,7 @@ const jsonSchema = (schema: z.ZodType, title: string): object => ({
 export const SCHEMAS: ReadonlyMap<string, () => object> = new Map([
   ['review', reviewJsonSchema],
   ['sheet', sheetJsonSchema],
+  ['since', () => jsonSchema(Since, 'What has changed in a project since a sign-off')],
   ['project', () => jsonSchema(Project, 'A project: its pictures, named values, screens, limits, launches')],
   ['scene', () => jsonSchema(Scene, 'A scene: its layers and their rules')],
   ['manifest', () => jsonSchema(WebManifest, 'Icons and colours as a Web App Manifest')],

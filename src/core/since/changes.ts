@@ -50,6 +50,28 @@ function sayPicture(before: Picture, after: Picture): string {
   return `${after.name}: ${said.join(', ') || 'its description'}`;
 }
 
+/** The files of a picture: how many, and how large the largest is. */
+function sayFiles({ cuts }: Picture): string {
+  const files = cuts.flatMap((c) => c.renditions);
+  const [largest] = files.toSorted((a, b) => b.widthPx * b.heightPx - a.widthPx * a.heightPx);
+  const size = largest
+    ? `, ${files.length > 1 ? 'up to ' : ''}${largest.widthPx} × ${largest.heightPx} px`
+    : '';
+  return `${countOf(files.length, 'file')}${size}`;
+}
+
+/** How a picture was and is, where its files are others; else by what differs. */
+function sayFilesOf(
+  place: Place,
+  before: Documents,
+  after: Documents,
+): Pick<Unit, 'before' | 'after'> | null {
+  if (place[0] !== 'project' || place[1] !== 'pictures') return null;
+  const [was, is] = [pictureIn(before, place[2]!), pictureIn(after, place[2]!)];
+  if (!was || !is || sameJson(filesIn(was), filesIn(is))) return null;
+  return { before: sayFiles(was), after: sayFiles(is) };
+}
+
 const pictureIn = ({ project }: Documents, id: string) => project.pictures.find((p) => p.id === id);
 
 function titleOf(place: Place, before: Documents, after: Documents): string {
@@ -71,7 +93,9 @@ function unitOf(
     { place: whole.place, mine: whole.before, theirs: whole.after },
     { mine: before, theirs: after },
   );
-  const said = changes.length === 1 ? { before: sides.mine, after: sides.theirs } : { before: '', after: '' };
+  const said =
+    sayFilesOf(place, before, after) ??
+    (changes.length === 1 ? { before: sides.mine, after: sides.theirs } : { before: '', after: '' });
   const ofScreens = place[0] === 'project' && OF_SCREENS.has(place[1] ?? '');
   return { place, changes, title: titleOf(place, before, after), ...said, ofScreens };
 }

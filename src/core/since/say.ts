@@ -14,7 +14,7 @@ export const DIRECTION_WORDS: Record<Direction, string> = {
 /** What becomes of cases, in words that stand over their numbers. */
 export const CASE_CLASSES = [
   ['worse', 'worse'],
-  ['better', 'better'],
+  ['better', 'only better'],
   ['differs', 'drawn otherwise, judged alike'],
   ['same', 'the same'],
   ['added', 'new'],

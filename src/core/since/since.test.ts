@@ -12,7 +12,7 @@ import { DIRECTIONS, type Since } from './schema';
 import { since } from './since';
 
 const outside = { fonts: halfWide, pixels: madeUpPixels() };
-const few = SCREENS.filter((_, i) => i % 12 === 0);
+const few = SCREENS.filter((_, i) => i % 18 === 0);
 const NOBODY = {
   id: '0b7b5f2e-6a51-4c1e-9a63-0c1f2d3e4f50',
   by: 'Ines',
@@ -134,6 +134,26 @@ describe('what has changed since a sign-off', () => {
     expect(worse.length).toBeGreaterThan(0);
     for (const d of worse)
       expect(titles(said, d.causes)).toEqual([expect.stringMatching(/^Limit of .*crop/) as string]);
+  });
+
+  it('says of a picture with another file how large both are, and not by their hashes', () => {
+    const after = edited((d) => {
+      const [first] = d.project.pictures;
+      first!.cuts[0]!.renditions = first!.cuts[0]!.renditions.map((r) => ({
+        ...r,
+        hash: '7'.repeat(64),
+        widthPx: 300,
+        heightPx: 200,
+      }));
+    });
+    const { said } = compared(demo, after);
+    const name = demo.project.pictures[0]!.name;
+    const [change] = said.changes;
+    expect(change!.title).toMatch(new RegExp(`^${name}: (another file|\\d other files)$`));
+    expect(change!.after).toMatch(/^\d files?, (up to )?300 × 200 px$/);
+    const worse = of(said, 'worse').filter((d) => d.measure === 'enlargement');
+    expect(worse.length).toBeGreaterThan(0);
+    for (const d of worse) expect(titles(said, d.causes)).toEqual([change!.title]);
   });
 
   it('takes what is found on a screen that came for worse, because of the screens', () => {
