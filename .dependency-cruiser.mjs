@@ -28,6 +28,7 @@ const ROOMS = [
   'launch',
   'review',
   'since',
+  'screenshot',
 ];
 
 /** A room uses no room above it. Its tests may, as they look at it from where it is used. */

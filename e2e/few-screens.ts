@@ -5,9 +5,12 @@ import { narrowed } from '../demo/narrowed';
 export const FEW_PROJECT = 'ferries-few';
 export const FEW_SPLASH = `/projects/${FEW_PROJECT}/winter-splash`;
 
-/** That project, its scenes under names that no other project has. */
+/** Under names that no other project has. */
+const NAMES: Record<string, string> = { 'system-window': 'Small window', 'winter-splash': 'Small splash' };
+
+/** That project. */
 export function fewScreens(demo: Documents): Documents {
   const { project, scenes } = structuredClone(narrowed(demo));
-  for (const scene of Object.values(scenes)) scene.name = `Small ${scene.name.toLowerCase()}`;
+  for (const scene of Object.values(scenes)) scene.name = NAMES[scene.id]!;
   return { project: { ...project, id: FEW_PROJECT, name: 'Ferries, few screens' }, scenes };
 }

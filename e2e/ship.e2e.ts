@@ -191,7 +191,7 @@ test('all files are taken along under names of one’s own, and a name that is t
     /files as WebP, .+ at quality 40/,
   );
   const svg = await taken(page, /^SVG: /);
-  expect(svg.name).toMatch(/^small-winter-splash-.+\.svg$/);
+  expect(svg.name).toMatch(/^small-splash-.+\.svg$/);
   expect(svg.text).toMatch(/^<svg [^>]*viewBox/);
 });
 

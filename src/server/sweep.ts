@@ -19,12 +19,12 @@ async function filesBelow(folder: string): Promise<string[]> {
 
 const HASH = /[0-9a-f]{64}/g;
 
-/** Every hash that a document, a step that can still be taken back, or a sign-off may name a file by; read row by row. */
+/** Every hash that a document, a step that can still be taken back, a sign-off or a screenshot may name a file by; read row by row. */
 function mentioned(): Set<string> {
   const { $client } = getDb();
   const found = new Set<string>();
   const texts =
-    'select body from documents union all select patch from history union all select inverse from history union all select body from sign_offs';
+    'select body from documents union all select patch from history union all select inverse from history union all select body from sign_offs union all select body from evidence';
   for (const text of $client.prepare<[], string>(texts).pluck().iterate())
     for (const [hash] of text.matchAll(HASH)) found.add(hash);
   return found;

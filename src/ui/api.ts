@@ -11,6 +11,7 @@ import {
   type Operation,
   type ParamsOf,
 } from '@/formats/api/operation';
+import { addScreenshot } from '@/formats/api/screenshots';
 import { takeInArchive } from '@/formats/api/projects';
 import { enteredAgain, fetchInside } from './session';
 
@@ -177,6 +178,14 @@ export const uploadFolder = (
   sending: Sending,
 ): Promise<AnswerOf<typeof files.checkFiles>> =>
   upload(addressOf(files.checkFiles, { project }, query), zip, files.checkFiles.answer.json, sending);
+
+/** Has a real screenshot held against a case. @throws as above */
+export const uploadScreenshot = (
+  params: { project: string; scene: string; case: string },
+  file: File,
+  sending: Sending,
+): Promise<AnswerOf<typeof addScreenshot>> =>
+  upload(addressOf(addScreenshot, params, { name: file.name }), file, addScreenshot.answer.json, sending);
 
 /** Has the server make a file from another. @throws RequestProblem */
 export const derive = (project: string, body: DerivationAsked): Promise<KeptFile> =>

@@ -6,6 +6,7 @@ import * as jobs from './jobs';
 import type { Operation } from './operation';
 import * as projects from './projects';
 import * as signOffs from './sign-offs';
+import * as screenshots from './screenshots';
 import * as shared from './shared';
 
 /** Everything that a server can be asked for. */
@@ -16,6 +17,7 @@ export const OPERATIONS: readonly Operation[] = [
   app,
   jobs,
   signOffs,
+  screenshots,
   shared,
   door,
 ].flatMap((group) => Object.values(group).filter((o): o is Operation => 'path' in o));

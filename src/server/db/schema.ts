@@ -1,5 +1,5 @@
 import { JOB_STATES } from '@/formats/job';
-import { index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
+import { blob, index, integer, primaryKey, sqliteTable, text, uniqueIndex } from 'drizzle-orm/sqlite-core';
 
 /** `deletedAt` hides a project until it is brought back or swept. Times are ISO 8601. */
 export const projects = sqliteTable('projects', {
@@ -87,6 +87,21 @@ export const signOffs = sqliteTable(
     body: text('body').notNull(),
   },
   (t) => [uniqueIndex('sign_offs_id').on(t.projectId, t.id)],
+);
+
+/** A real screenshot that was held against a case, what it said as JSON, and a PNG of where both differ. */
+export const evidence = sqliteTable(
+  'evidence',
+  {
+    number: integer('number').primaryKey({ autoIncrement: true }),
+    projectId: text('project_id')
+      .notNull()
+      .references(() => projects.id, { onDelete: 'cascade' }),
+    id: text('id').notNull(),
+    body: text('body').notNull(),
+    picture: blob('picture', { mode: 'buffer' }).notNull(),
+  },
+  (t) => [uniqueIndex('evidence_id').on(t.projectId, t.id)],
 );
 
 /** A screen that somebody has described for all projects of the store, as JSON. */

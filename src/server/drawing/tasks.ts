@@ -11,6 +11,7 @@ import { film, paint } from './paint';
 import { look, read, type ToRead } from './read';
 import { report } from './report';
 import { review } from './review';
+import { holdScreenshot } from './screenshot';
 import { since } from './since';
 import { telling } from './telling';
 
@@ -32,6 +33,7 @@ export const TASKS = {
   telling,
   since,
   layOver,
+  holdScreenshot,
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];

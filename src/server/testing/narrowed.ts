@@ -14,3 +14,6 @@ export async function narrowedDemo(): Promise<void> {
     changeBetween(crypto.randomUUID(), documents, narrowed(documents))!,
   );
 }
+
+/** A case of it, upright and light. */
+export const FEW_CASE = 'phone-360x780-2x.0.light';

@@ -1,0 +1,12 @@
+import { drawScreenshot } from '@/formats/api/screenshots';
+import { screenshotDifference } from '@/server/services/screenshots';
+import { bytesResponse } from '../../../../../../respond';
+import { serve } from '../../../../../../serve';
+
+export const GET = serve(drawScreenshot, ({ params: { project, screenshot } }) =>
+  bytesResponse(
+    screenshotDifference(project, screenshot),
+    'image/png',
+    'private, max-age=31536000, immutable',
+  ),
+);

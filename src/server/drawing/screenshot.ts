@@ -1,0 +1,104 @@
+import sharp, { type Sharp } from 'sharp';
+import type { Rect, Size } from '@/core/geometry/rect';
+import type { Raster } from '@/core/pixels/raster';
+import { displaced } from '@/core/screenshot/displaced';
+import type { Placed } from '@/core/screenshot/opinion';
+import type { Drawing } from '@/render/drawing';
+import { readOriginal } from '../blobs';
+import { marked } from './beside';
+import { decode } from './decode';
+import { paint } from './paint';
+import type { TaskProgress } from './progress';
+
+/** A real screenshot, held against the case that it is of. */
+export interface ToHold {
+  /** of the screenshot */
+  hash: string;
+  whole: Drawing;
+  /** the same without one layer each */
+  layers: { id: string; name: string; without: Drawing }[];
+  /** what is not looked at, px of the drawing */
+  ignored: readonly Rect[];
+  /** how far layers are searched, px */
+  reach: number;
+}
+
+export interface Held {
+  layers: Placed[];
+  /** share of what is looked at that differs, 0..1 */
+  differing: number;
+  /** what is ruled, faded, with the px marked that differ: a PNG */
+  picture: Buffer;
+}
+
+/** On white, as all screens are opaque, at a size. */
+async function opaque(image: Sharp, { width, height }: Size): Promise<Raster> {
+  const { data, info } = await image
+    .flatten({ background: '#fff' })
+    .resize(width, height, { fit: 'fill' })
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return { width: info.width, height: info.height, data };
+}
+
+/** 1 for each px in any of these. */
+function maskOf(rects: readonly Rect[], { width, height }: Raster): Uint8Array {
+  const mask = new Uint8Array(width * height);
+  for (const r of rects) {
+    const [left, right] = [Math.max(0, Math.floor(r.x)), Math.min(width, Math.ceil(r.x + r.width))];
+    const [top, bottom] = [Math.max(0, Math.floor(r.y)), Math.min(height, Math.ceil(r.y + r.height))];
+    for (let y = top; y < bottom; y++) if (right > left) mask.fill(1, y * width + left, y * width + right);
+  }
+  return mask;
+}
+
+const withoutAlpha = ({ width, height, data }: Raster) => {
+  const rgb = Buffer.alloc(width * height * 3);
+  for (let i = 0; i < width * height; i++) for (let c = 0; c < 3; c++) rgb[i * 3 + c] = data[i * 4 + c]!;
+  return { width, height, data: rgb };
+};
+
+/** Lays what is not looked at out of both alike. */
+function leftOut(raster: Raster, from: Raster, ignored: Uint8Array): Raster {
+  const data = Uint8Array.from(raster.data);
+  for (let i = 0; i < ignored.length; i++)
+    if (ignored[i]) for (let c = 0; c < 4; c++) data[i * 4 + c] = from.data[i * 4 + c]!;
+  return { ...raster, data };
+}
+
+/** What makes a drawing as soft as a screenshot that was made smaller: both have gone the same way then. */
+const softened =
+  (shot: Size, { size }: Drawing) =>
+  async (drawing: Drawing): Promise<Raster> => {
+    const drawn = sharp(await paint(drawing));
+    if (shot.width === size.width && shot.height === size.height) return opaque(drawn, size);
+    const small = drawn.resize(shot.width, shot.height, { fit: 'fill' }).png({ compressionLevel: 0 });
+    return opaque(sharp(await small.toBuffer()), size);
+  };
+
+/** @param onStep called after each layer */
+export async function holdScreenshot(
+  { hash, whole: drawing, layers, ignored: rects, reach }: ToHold,
+  onStep: (progress: TaskProgress) => void,
+): Promise<Held> {
+  const taken = decode(await readOriginal(hash));
+  const { width: shotWidth, height: shotHeight } = (await taken.metadata()).autoOrient;
+  const painted = softened({ width: shotWidth, height: shotHeight }, drawing);
+  const whole = await painted(drawing);
+  const { width, height } = whole;
+  const shot = await opaque(taken, whole);
+  const ignored = maskOf(rects, whole);
+  const placed: Placed[] = [];
+  for (const { id, name, without } of layers) {
+    const behind = await painted(without);
+    placed.push({ id, name, found: displaced({ whole, without: behind, shot, ignored }, reach) });
+    onStep({ done: placed.length, of: layers.length, doing: 'looking for its layers' });
+  }
+  const looked = ignored.reduce((n, is) => n + (is ? 0 : 1), 0);
+  const { differing, data } = marked(withoutAlpha(leftOut(shot, whole, ignored)), withoutAlpha(whole));
+  const picture = await sharp(data, { raw: { width, height, channels: 3 } })
+    .png()
+    .toBuffer();
+  return { layers: placed, differing: looked === 0 ? 0 : differing / looked, picture };
+}

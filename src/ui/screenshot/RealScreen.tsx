@@ -1,0 +1,124 @@
+'use client';
+import { Button } from 'react-bootstrap';
+import type { Case } from '@/core/screens/cases';
+import { sayShare } from '@/core/words/numbers';
+import { sayTime } from '@/core/words/words';
+import type { Evidence } from '@/formats/evidence';
+import { FileField } from '../parts/FileField';
+import { Sent } from '../parts/Sent';
+import { useDropTarget } from '../parts/useDropTarget';
+import { OUTCOME_SHAPES } from '../words';
+import { MaskedPicture } from './MaskedPicture';
+import { useScreenshots } from './useScreenshots';
+
+const sayOff = (off: number | null): string => {
+  if (off === null) return '–';
+  const half = Math.round(off * 2) / 2;
+  return half === 0 ? '0' : `${half > 0 ? '+' : '−'}${Math.abs(half)}`;
+};
+
+const EDGES = ['left', 'right', 'top', 'bottom'] as const;
+
+/** How far each edge of each layer lies from where it is ruled. */
+function Edges({ layers }: Pick<Evidence, 'layers'>) {
+  return (
+    <table className="figures shot-edges">
+      <caption className="quiet">Edges off by device px</caption>
+      <thead>
+        <tr>
+          <td />
+          {EDGES.map((edge) => (
+            <th scope="col" key={edge}>
+              {edge}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {layers.map(({ id, name, agrees, found }) => (
+          <tr key={id} className={agrees ? undefined : 'outcome-warn'}>
+            <th scope="row">{name}</th>
+            {found ? (
+              EDGES.map((edge) => <td key={edge}>{sayOff(found.edges[edge] ?? wholeOff(found, edge))}</td>)
+            ) : (
+              <td colSpan={4} className="quiet">
+                not seen
+              </td>
+            )}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+/** What fills the screen has no edges of its own: what is seen of it is moved as a whole. */
+const wholeOff = (found: NonNullable<Evidence['layers'][number]['found']>, edge: (typeof EDGES)[number]) =>
+  edge === 'left' || edge === 'right' ? found.x : found.y;
+
+type Kept = ReturnType<typeof useScreenshots>;
+
+function Shot({ shot, kept }: { shot: Evidence; kept: Kept }) {
+  const agrees = shot.layers.every((l) => l.agrees || l.found === null);
+  return (
+    <li>
+      <p className={agrees ? 'outcome-clear' : 'outcome-warn'}>
+        {OUTCOME_SHAPES[agrees ? 'clear' : 'warn']} {shot.opinion}
+      </p>
+      <p className="quiet figures">
+        {shot.name}, {sayTime(shot.at)}, against revision {shot.revision}
+        {shot.scale !== 1 && `, made smaller to ${sayShare(shot.scale)}`}; {sayShare(shot.differing)} of what
+        is looked at differs
+      </p>
+      <Edges layers={shot.layers} />
+      <MaskedPicture
+        key={JSON.stringify(shot.ignored)}
+        shot={shot}
+        isBusy={kept.busy}
+        onAgain={(ignored) => void kept.again(shot.id, ignored)}
+      />
+      <Button variant="quiet" size="sm" disabled={kept.busy} onClick={() => void kept.remove(shot.id)}>
+        remove this screenshot
+      </Button>
+    </li>
+  );
+}
+
+/** A real screenshot laid over its case: where each layer lies, and what differs. */
+export function RealScreen({ c }: { c: Case }) {
+  const kept = useScreenshots(c);
+  const { over, target } = useDropTarget((data) => {
+    const [file] = data.files;
+    if (file) void kept.take(file);
+  });
+  if (kept.isReadOnly) return null;
+  return (
+    <section
+      className={over ? 'real-screen real-screen-over' : 'real-screen'}
+      aria-labelledby="real-screen"
+      {...target}
+    >
+      <h3 id="real-screen">On a real screen</h3>
+      <p className="quiet">
+        Drop a screenshot of it here, or{' '}
+        <FileField
+          label="choose a screenshot"
+          accept="image/png,image/jpeg,image/webp"
+          disabled={kept.reading !== null}
+          onChoose={([file]) => file && void kept.take(file)}
+        />
+      </p>
+      {kept.reading && <Sent reading={kept.reading} onCancel={kept.cancel} />}
+      {kept.problem && (
+        <p className="problem" role="alert">
+          {kept.problem}
+        </p>
+      )}
+      <ul aria-label="Screenshots">
+        {kept.shots.map((shot) => (
+          <Shot key={shot.id} shot={shot} kept={kept} />
+        ))}
+      </ul>
+    </section>
+  );
+}
