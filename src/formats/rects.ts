@@ -3,11 +3,7 @@ import type { Rect } from '@/core/geometry/rect';
 
 const Numbers = z.array(z.coerce.number().finite()).length(4);
 
-/** Rectangles as they stand in an address: “0,0,360,24;0,776,360,24”. */
-export const sayRects = (rects: readonly Rect[]): string =>
-  rects.map(({ x, y, width, height }) => [x, y, width, height].join(',')).join(';');
-
-/** The same read again; what is none is left out. */
+/** Rectangles as they stand in an address, “0,0,360,24;0,776,360,24”; what is none is left out. */
 export const rectsIn = (text: string): Rect[] =>
   text.split(';').flatMap((one) => {
     const { data } = Numbers.safeParse(one.split(','));
