@@ -21,8 +21,8 @@ export function SignedSince({ project, signOff }: { project: string; signOff: st
       ended = true;
     };
   }, [project, signOff]);
-  if (problem) return <p className="outcome-fail">{problem}</p>;
-  if (!since) return <p className="quiet">signed off; what has changed since is being worked out…</p>;
+  if (problem) return <p className="outcome-fail figures">{problem}</p>;
+  if (!since) return <p className="quiet figures">signed off; what has changed since is being worked out…</p>;
   const { text, isWorse } = saySince(since);
   return (
     <p className="figures">
