@@ -83,7 +83,7 @@ type Trial = ReturnType<typeof createTrial>;
 /** Whether it would not be so without the change: it then is as it was, or nearer to it. */
 function isUndone({ before, after }: Effect, without: Judged): boolean {
   const direction = directionOf(before, after);
-  if (direction === 'other') return directionOf(before, { ...without }) === null;
+  if (direction === 'other') return directionOf(before, without) === null;
   return directionOf(before, without) !== direction;
 }
 

@@ -1,6 +1,5 @@
 import type { Finding } from '../findings/finding';
 import { countedFor } from '../icons/slots';
-import type { Project } from '../project/project';
 import { surveyInput, createSurvey, type CaseResult, type Outside } from '../survey/survey';
 import { casesOf, type Case } from '../screens/cases';
 import { countedCases } from '../screens/counted';
@@ -46,10 +45,6 @@ export const noCases = (): CaseClasses => ({ worse: 0, better: 0, differs: 0, sa
 export const casesCounted = ({ documents, screens }: Stand): Case[] =>
   countedCases(casesOf(screens, APPEARANCES), documents.project.ratios);
 
-/** The cases that a scene is judged on. @param counted those of the project */
-export const casesFor = (scene: Scene, project: Project, counted: readonly Case[]): readonly Case[] =>
-  countedFor(scene, project, counted);
-
 /** One state of a scene, surveyed as it is asked for. */
 function surveyed({ documents }: Stand, scene: Scene | undefined, outside: Outside, cases: readonly Case[]) {
   const by = new Map(cases.map((c) => [c.id, c]));
@@ -91,9 +86,9 @@ export function* compareScene({ before, after, outside }: Compared, id: string) 
     before,
     was,
     outside,
-    was ? casesFor(was, before.documents.project, before.cases) : [],
+    was ? countedFor(was, before.documents.project, before.cases) : [],
   );
-  const cases = casesFor(is, after.documents.project, after.cases);
+  const cases = countedFor(is, after.documents.project, after.cases);
   const now = surveyed(after, is, outside, cases);
   const groups = new Groups<Pair['key']>();
   const classes = noCases();

@@ -1,6 +1,5 @@
 import { gravestOfEach, type Breach, type Outcome } from '../measure/judge';
 import { figureOf, isOfLayers, LAYER_MEASURES, type MeasureName, type MeasureSide } from '../measure/limit';
-import type { Case } from '../screens/cases';
 import type { CaseResult, LayerResult } from '../survey/survey';
 import { sameJson } from '../patch/patch';
 import type { Figure, OnCase } from './schema';
@@ -94,11 +93,12 @@ export const isDrawnAlike = (a: CaseResult, b: CaseResult): boolean =>
   sameJson(a.layers.map(lookOf), b.layers.map(lookOf));
 
 /** Without what is only of use while comparing. */
-export const onCase = (
-  c: Pick<Case, 'id'> | null,
-  { before, after }: Pick<Pair, 'before' | 'after'>,
-): OnCase => ({
-  caseId: c && c.id,
+export const onCase = ({
+  caseId,
+  before,
+  after,
+}: Pick<Pair, 'before' | 'after'> & Pick<OnCase, 'caseId'>): OnCase => ({
+  caseId,
   before: before && { value: before.value, outcome: before.outcome },
   after: { value: after.value, outcome: after.outcome },
 });

@@ -9,6 +9,9 @@ export const SINCE_SCHEMA = 'since/1';
 export const DIRECTIONS = ['worse', 'better', 'other'] as const;
 export type Direction = (typeof DIRECTIONS)[number];
 
+/** A case at two times, or where both differ. */
+export const SHOWN = ['then', 'now', 'difference'] as const;
+
 const Name = z.object({ id: z.string(), name: z.string() });
 const count = z.int().nonnegative();
 

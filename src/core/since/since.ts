@@ -10,19 +10,12 @@ import type { ReviewProgress } from '../review/review';
 import type { SignOff } from '../review/sign-off';
 import type { Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
+import { countedFor } from '../icons/slots';
 import { weightsOf } from '../screens/weights';
 import type { Outside } from '../survey/survey';
 import { causesOf, createTrial, type Effect } from './causes';
 import { unitsBetween, type Stand } from './changes';
-import {
-  casesCounted,
-  casesFor,
-  compareFindings,
-  compareScene,
-  noCases,
-  type Compared,
-  type Group,
-} from './compare';
+import { casesCounted, compareFindings, compareScene, noCases, type Compared, type Group } from './compare';
 import { onCase, type Judged, type Key } from './figures';
 import { DIRECTIONS, Since, SINCE_SCHEMA, type CaseClasses, type Difference } from './schema';
 
@@ -100,13 +93,12 @@ function onCases(
   cases: readonly Case[],
   weights: Scope['weights'],
 ) {
-  const said = (p: Pairs[number]) => onCase(p.caseId === null ? null : { id: p.caseId }, p);
   return {
     direction,
-    cases: pairs.map(said),
+    cases: pairs.map(onCase),
     where: sayWhereOf(pairs, cases),
     weight: weigh(pairs, weights),
-    worst: said(worst),
+    worst: onCase(worst),
   };
 }
 
@@ -226,7 +218,9 @@ export function* since(input: SinceInput): Generator<ReviewProgress, Since> {
   const causes = (effect: Effect) => causesOf(effect, units, trial);
   const scope = { causes, weights: weightsOf(cases), limits: now.documents.project.limits };
   const { scenes } = now.documents.project;
-  const sizes = scenes.map((id) => casesFor(now.documents.scenes[id]!, now.documents.project, cases).length);
+  const sizes = scenes.map(
+    (id) => countedFor(now.documents.scenes[id]!, now.documents.project, cases).length,
+  );
   const of = sizes.reduce((sum, n) => sum + n, 0);
   const parts: Part[] = [];
   const differences: Difference[] = [];

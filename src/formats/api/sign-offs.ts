@@ -1,12 +1,9 @@
 import { z } from 'zod';
 import { SignOffSummary } from '@/core/review/sign-off';
-import { Since } from '@/core/since/schema';
+import { SHOWN, Since } from '@/core/since/schema';
 import type { Operation } from './operation';
 
 const group = 'Sign-offs';
-
-/** A case at two times, or where both differ. */
-export const SHOWN = ['then', 'now', 'difference'] as const;
 
 export const listSignOffs = {
   id: 'listSignOffs',

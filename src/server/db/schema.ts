@@ -74,17 +74,21 @@ export const history = sqliteTable(
   ],
 );
 
+/** Of what is kept with a project as proof, in the order in which it was made or taken in; `body` is JSON. */
+const proof = () => ({
+  number: integer('number').primaryKey({ autoIncrement: true }),
+  projectId: text('project_id')
+    .notNull()
+    .references(() => projects.id, { onDelete: 'cascade' }),
+  id: text('id').notNull(),
+  body: text('body').notNull(),
+});
+
 /** A project as somebody has signed it off, as JSON under a seal. Rows are never changed: the database refuses it. */
 export const signOffs = sqliteTable(
   'sign_offs',
   {
-    /** in the order in which they were signed or taken in */
-    number: integer('number').primaryKey({ autoIncrement: true }),
-    projectId: text('project_id')
-      .notNull()
-      .references(() => projects.id, { onDelete: 'cascade' }),
-    id: text('id').notNull(),
-    body: text('body').notNull(),
+    ...proof(),
   },
   (t) => [uniqueIndex('sign_offs_id').on(t.projectId, t.id)],
 );
@@ -93,12 +97,7 @@ export const signOffs = sqliteTable(
 export const evidence = sqliteTable(
   'evidence',
   {
-    number: integer('number').primaryKey({ autoIncrement: true }),
-    projectId: text('project_id')
-      .notNull()
-      .references(() => projects.id, { onDelete: 'cascade' }),
-    id: text('id').notNull(),
-    body: text('body').notNull(),
+    ...proof(),
     picture: blob('picture', { mode: 'buffer' }).notNull(),
   },
   (t) => [uniqueIndex('evidence_id').on(t.projectId, t.id)],

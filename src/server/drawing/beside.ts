@@ -1,5 +1,8 @@
 import sharp from 'sharp';
+import type { Raster } from '@/core/pixels/raster';
+import { differenceAt } from '@/core/pixels/worst-part';
 import type { Drawing } from '@/render/drawing';
+import { rawOf } from './decode';
 import { paint } from './paint';
 
 /** The same case at two times, drawn at one scale. */
@@ -14,35 +17,30 @@ const UNSEEN = 2;
 const MARK = [0, 107, 122] as const;
 const FADED = 0.28;
 
-interface Raster {
-  width: number;
-  height: number;
-  data: Buffer;
-}
-
 /** On white, and at least so large: what one of both does not reach is white there. */
 async function rasterOf(png: Buffer, width: number, height: number): Promise<Raster> {
   const { width: own = 0, height: high = 0 } = await sharp(png).metadata();
-  const data = await sharp(png)
+  const whole = sharp(png)
     .flatten({ background: '#fff' })
-    .extend({ right: width - own, bottom: height - high, background: '#fff' })
-    .removeAlpha()
-    .raw()
-    .toBuffer();
-  return { width, height, data };
+    .extend({ right: width - own, bottom: height - high, background: '#fff' });
+  return { width, height, data: (await rawOf(whole)).data };
 }
 
-/** How many px two pictures of one size differ in, with those marked on the second one. */
-export function marked(before: Raster, after: Raster): { differing: number; data: Buffer } {
-  const data = Buffer.alloc(after.data.length);
+/** How many px two opaque pictures of one size differ in, and the second one, faded, with those marked: a PNG. */
+export async function marked(before: Raster, after: Raster): Promise<{ differing: number; picture: Buffer }> {
+  const { width, height } = after;
+  const data = Buffer.alloc(after.data.length, 255);
   let differing = 0;
-  for (let i = 0; i < data.length; i += 3) {
-    const differs = [0, 1, 2].some((c) => Math.abs(before.data[i + c]! - after.data[i + c]!) > UNSEEN);
+  for (let i = 0; i < data.length; i += 4) {
+    const differs = differenceAt(before, after, i) > UNSEEN;
     if (differs) differing++;
     for (let c = 0; c < 3; c++)
       data[i + c] = differs ? MARK[c]! : Math.round(255 - (255 - after.data[i + c]!) * FADED);
   }
-  return { differing, data };
+  const picture = sharp(data, { raw: { width, height, channels: 4 } })
+    .removeAlpha()
+    .png();
+  return { differing, picture: await picture.toBuffer() };
 }
 
 /** A case now, faded, with the px that differ from what it was marked. @returns a PNG */
@@ -51,9 +49,6 @@ export async function layOver({ before, after }: ToLayOver): Promise<Buffer> {
   const sizes = await Promise.all([was, is].map((png) => sharp(png).metadata()));
   const width = Math.max(...sizes.map((s) => s.width));
   const height = Math.max(...sizes.map((s) => s.height));
-  const both = [await rasterOf(was, width, height), await rasterOf(is, width, height)] as const;
-  const { data } = marked(...both);
-  return sharp(data, { raw: { width, height, channels: 3 } })
-    .png()
-    .toBuffer();
+  const { picture } = await marked(await rasterOf(was!, width, height), await rasterOf(is!, width, height));
+  return picture;
 }

@@ -6,7 +6,7 @@ import type { Placed } from '@/core/screenshot/opinion';
 import type { Drawing } from '@/render/drawing';
 import { readOriginal } from '../blobs';
 import { marked } from './beside';
-import { decode } from './decode';
+import { decode, rawOf } from './decode';
 import { paint } from './paint';
 import type { TaskProgress } from './progress';
 
@@ -33,12 +33,9 @@ export interface Held {
 
 /** On white, as all screens are opaque, at a size. */
 async function opaque(image: Sharp, { width, height }: Size): Promise<Raster> {
-  const { data, info } = await image
-    .flatten({ background: '#fff' })
-    .resize(width, height, { fit: 'fill' })
-    .ensureAlpha()
-    .raw()
-    .toBuffer({ resolveWithObject: true });
+  const { data, info } = await rawOf(
+    image.flatten({ background: '#fff' }).resize(width, height, { fit: 'fill' }),
+  );
   return { width: info.width, height: info.height, data };
 }
 
@@ -52,12 +49,6 @@ function maskOf(rects: readonly Rect[], { width, height }: Raster): Uint8Array {
   }
   return mask;
 }
-
-const withoutAlpha = ({ width, height, data }: Raster) => {
-  const rgb = Buffer.alloc(width * height * 3);
-  for (let i = 0; i < width * height; i++) for (let c = 0; c < 3; c++) rgb[i * 3 + c] = data[i * 4 + c]!;
-  return { width, height, data: rgb };
-};
 
 /** Lays what is not looked at out of both alike. */
 function leftOut(raster: Raster, from: Raster, ignored: Uint8Array): Raster {
@@ -86,7 +77,6 @@ export async function holdScreenshot(
   const { width: shotWidth, height: shotHeight } = (await taken.metadata()).autoOrient;
   const painted = softened({ width: shotWidth, height: shotHeight }, drawing);
   const whole = await painted(drawing);
-  const { width, height } = whole;
   const shot = await opaque(taken, whole);
   const ignored = maskOf(rects, whole);
   const placed: Placed[] = [];
@@ -96,9 +86,6 @@ export async function holdScreenshot(
     onStep({ done: placed.length, of: layers.length, doing: 'looking for its layers' });
   }
   const looked = ignored.reduce((n, is) => n + (is ? 0 : 1), 0);
-  const { differing, data } = marked(withoutAlpha(leftOut(shot, whole, ignored)), withoutAlpha(whole));
-  const picture = await sharp(data, { raw: { width, height, channels: 3 } })
-    .png()
-    .toBuffer();
+  const { differing, picture } = await marked(leftOut(shot, whole, ignored), whole);
   return { layers: placed, differing: looked === 0 ? 0 : differing / looked, picture };
 }

@@ -19,7 +19,7 @@ import { getDb, writing } from '../db/client';
 import { signOffs } from '../db/schema';
 import type { For } from '../drawing/drawn';
 import { describe, notFound, Problem } from '../problem';
-import { keptSignOffs } from './kept-sign-offs';
+import { keptSignOffs, lastSignedOff } from './kept-sign-offs';
 import { loadProject } from './projects';
 import { reviewed, toReview } from './review';
 
@@ -66,9 +66,16 @@ export async function listSignOffs(projectId: string): Promise<ListedSignOff[]> 
   return listed;
 }
 
+const find = (projectId: string, id: string) =>
+  getDb()
+    .select({ text: signOffs.body })
+    .from(signOffs)
+    .where(and(eq(signOffs.projectId, projectId), eq(signOffs.id, id)))
+    .get();
+
 /** A sign-off as it is stored. @throws Problem 404 */
 export function signOffText(projectId: string, id: string): string {
-  const found = keptSignOffs(projectId).find((s) => s.id === id);
+  const found = find(projectId, id);
   if (!found) throw notFound('This sign-off');
   return found.text;
 }
@@ -102,16 +109,9 @@ export async function loadSignOff(projectId: string, id: string): Promise<SignOf
 
 /** The last sign-off of a project; `null` where there is none. @throws Problem 409 for one that is not as it was signed */
 export async function lastSignOff(projectId: string): Promise<SignOff | null> {
-  const last = keptSignOffs(projectId).at(-1);
-  return last ? loadSignOff(projectId, last.id) : null;
+  const last = lastSignedOff(projectId);
+  return last === null ? null : loadSignOff(projectId, last);
 }
-
-const find = (projectId: string, id: string) =>
-  getDb()
-    .select({ text: signOffs.body })
-    .from(signOffs)
-    .where(and(eq(signOffs.projectId, projectId), eq(signOffs.id, id)))
-    .get();
 
 /**
  * Judges a project and freezes it under a seal. What is sent twice under one id is signed once.

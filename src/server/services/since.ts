@@ -1,11 +1,10 @@
 import { screensFor } from '@/core/icons/slots';
 import { sceneWith, type Documents } from '@/core/project/documents';
-import type { Since } from '@/core/since/schema';
+import type { SHOWN, Since } from '@/core/since/schema';
 import { findCase } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
 import type { Drawing } from '@/render/drawing';
-import type { SHOWN } from '@/formats/api/sign-offs';
 import { drawingOf } from '@/render/painter';
 import { knownScreens } from '../catalogue';
 import { costOf, LARGEST, refuseTooLarge } from '../drawing/cost';
@@ -28,10 +27,10 @@ const MOST_KNOWN = 50;
 export async function sinceSignOff(projectId: string, id: string): Promise<Since> {
   // Held against its seal each time, whatever is known.
   const signOff = await loadSignOff(projectId, id);
-  const input = await toReview(projectId);
   const key = `${projectId} ${id}`;
   const before = known.get(key);
-  if (before?.revision === input.revision) return before.said;
+  if (before?.revision === loadProject(projectId).revision) return before.said;
+  const input = await toReview(projectId);
   const said = drawn(
     {
       kind: 'since',

@@ -1,7 +1,8 @@
 'use client';
 import { useState } from 'react';
+import { SHOWN } from '@/core/since/schema';
 import { addressOf } from '@/formats/api/operation';
-import { drawSince, SHOWN } from '@/formats/api/sign-offs';
+import { drawSince } from '@/formats/api/sign-offs';
 import { useWorkbench } from '../state/context';
 
 const WORDS: Record<(typeof SHOWN)[number], string> = {

@@ -8,6 +8,7 @@ import { readSignOff } from '@/formats/api/sign-offs';
 import { messageOf } from '../api';
 import { FoundCounts } from '../parts/FoundCounts';
 import { downloadFrom } from '../parts/download';
+import { copyText } from '../ship/clipboard';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useLook } from '../state/look';
 import type { Listed } from './useSignOffs';
@@ -24,7 +25,7 @@ function Acts({ signOff: { id, digest, by } }: { signOff: SignOffSummary }) {
   const isOpen = useWorkbench((s) => s.view.since === id);
   const say = (message: string) => store.setState({ message });
   const copy = () =>
-    navigator.clipboard.writeText(digest).then(
+    copyText(digest).then(
       () => say('The digest was copied.'),
       () => say('The digest could not be copied: the browser does not let this page copy.'),
     );
