@@ -56,6 +56,10 @@ const config = {
     floor('workers-on-render', '^src/workers/', { path: '^src/(server|ui|app|cli)/' }),
     floor('server-on-render', '^src/server/', { path: '^src/(ui|app|workers|cli)/' }),
     floor('cli-on-server', '^src/cli/', { path: '^src/(ui|app|workers)/' }),
+    floor('real-screen-on-formats', '^src/real-screen/', {
+      path: ['^src/(server|ui|app|workers|cli)/', '^src/render/sharp'],
+    }),
+    floor('nothing-on-real-screen', '^src/(?!real-screen/)', { path: '^src/real-screen/' }),
     floor('ui-without-server', '^src/ui/', { path: ['^src/(server|app|cli)/', '^src/render/sharp'] }),
     floor('app-is-thin', '^src/app/', { path: ['^src/workers/', '^src/cli/', '^src/render/'] }),
   ].map((rule) =>

@@ -5,7 +5,7 @@ import { seriousInBothThemes, tabTo } from './fixtures';
 import { test } from './test';
 
 const CASE = 'phone-360x780-2x.0.light';
-const part = (page: Page) => page.getByRole('region', { name: 'On a real screen' });
+const part = (page: Page) => page.getByRole('region', { name: 'Real screenshots' });
 
 test('a real screenshot is laid over its case, what is left out is moved, and all of it is kept until it is removed', async ({
   page,

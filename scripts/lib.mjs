@@ -67,7 +67,7 @@ export function build() {
   if (built && existsSync(STAMP) && readFileSync(STAMP, 'utf8') === hash) return true;
   console.log(built ? 'The sources have changed, building…' : 'Building (about a minute)…');
   if (!run(process.execPath, [bin('next/dist/bin/next'), 'build'])) return false;
-  if (!run(process.execPath, [path.join(root, 'scripts', 'build-cli.mjs')])) return false;
+  if (!run(process.execPath, [path.join(root, 'scripts', 'build-parts.mjs')])) return false;
   mkdirSync(path.dirname(STAMP), { recursive: true });
   writeFileSync(STAMP, hash);
   return true;

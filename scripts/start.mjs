@@ -29,7 +29,7 @@ if (!free) {
 const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
 
 install();
-if (!development && !build()) process.exit(1);
+if (!(development ? run(process.execPath, ['scripts/build-parts.mjs']) : build())) process.exit(1);
 if (!run(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts'])) process.exit(1);
 
 const child = spawn(process.execPath, ['scripts/serve.mjs', ...(development ? ['--dev'] : [])], {

@@ -64,7 +64,7 @@ check(
 );
 check('nothing unused', ...tool('knip/bin/knip.js'));
 
-check('command line', process.execPath, [path.join(root, 'scripts', 'build-cli.mjs')]);
+check('command line', process.execPath, [path.join(root, 'scripts', 'build-parts.mjs')]);
 
 const jestReport = path.join(RESULTS, 'jest.json');
 suite('unit tests', 'jest/bin/jest.js', ['--json', `--outputFile=${jestReport}`], jestReport, (r) => ({

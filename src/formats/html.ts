@@ -2,10 +2,15 @@
 export const escapeHtml = (text: string): string =>
   text.replaceAll('&', '&amp;').replaceAll('<', '&lt;').replaceAll('>', '&gt;').replaceAll('"', '&quot;');
 
-/** The look of pages that stand alone: on a screen in light and dark, and on paper. */
-const STYLE = `
+/** The colours of paper and ink in light and dark, of pages that stand alone. */
+export const PAPER = `
 :root { color-scheme: light dark; --ink: #1d2b30; --quiet: #56666b; --line: #d8d2c4; --paper: #fffdf8; --accent: #0b6577; --fail: #a52a1c; --warn: #8a5a00; --clear: #2f6b3a; }
 @media (prefers-color-scheme: dark) { :root { --ink: #e9e4d8; --quiet: #a9b4b7; --line: #3a474c; --paper: #141d20; --accent: #6cc3d3; --fail: #ff9a8c; --warn: #f0bf63; --clear: #8fd19c; } }
+`;
+
+/** The look of pages that stand alone: on a screen in light and dark, and on paper. */
+const STYLE = `
+${PAPER}
 * { box-sizing: border-box; }
 body { margin: 0 auto; max-width: 60rem; padding: 2rem 1.5rem 4rem; background: var(--paper); color: var(--ink); font: 15px/1.5 system-ui, sans-serif; }
 h1 { font-size: 1.7rem; line-height: 1.2; margin: 0 0 .5rem; }

@@ -1,7 +1,7 @@
 import { sayNumber } from '../words/numbers';
 import { distances, extent, type Axis, type Side } from '../geometry/rect';
 import type { Rotation, Screen } from '../screens/screen';
-import { isPortrait, orientationOf, turn } from '../screens/turn';
+import { isPortrait, isSideways, orientationOf, turn } from '../screens/turn';
 import { safeInsets, shownBars } from '../screens/regions';
 import { AXIS_WORDS } from '../sentences/words';
 import { reason, type MetricNote, type Reason } from './reason';
@@ -19,8 +19,7 @@ function note({ prepared }: Context, label: string, fields: readonly string[]): 
 export function whyScreen(context: Context, axis: Axis): Reason {
   const { turned } = context.prepared;
   const { screen, rotation } = turned;
-  const sideways = rotation === 90 || rotation === 270;
-  const along = sideways === (axis === 'x') ? 'height' : 'width';
+  const along = isSideways(rotation) === (axis === 'x') ? 'height' : 'width';
   const px = screen.framebufferPx[along];
   const word = AXIS_WORDS[axis].extent;
   const size = sayNumber(extent(turned.size, axis));

@@ -28,7 +28,7 @@ export type Rotation = z.infer<typeof Rotation>;
 const length = z.number().nonnegative();
 const positive = z.number().positive();
 const Px = z.object({ width: z.int().positive(), height: z.int().positive() });
-const Insets = z.object({ top: length, right: length, bottom: length, left: length });
+export const Insets = z.object({ top: length, right: length, bottom: length, left: length });
 
 /** In the natural rotation. A `hinge` of no width or no height is a fold line and takes no room. */
 export const Cutout = z.looseObject({

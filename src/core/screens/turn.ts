@@ -9,6 +9,9 @@ export const ORIENTATIONS = [
 ] as const;
 export type Orientation = (typeof ORIENTATIONS)[number];
 
+/** Whether what is natural across is held down. */
+export const isSideways = (rotation: Rotation): boolean => rotation === 90 || rotation === 270;
+
 /** A screen held in one rotation: everything in turned coordinates, logical units. */
 export interface Turned {
   screen: Screen;
@@ -111,7 +114,7 @@ function storedInsets(screen: Screen, rotation: Rotation): PerSide {
 /** Size of the screen as it is held, lu. */
 export function turnedSize(screen: Screen, rotation: Rotation): Size {
   const { width, height } = naturalSize(screen);
-  return rotation === 90 || rotation === 270 ? { width: height, height: width } : { width, height };
+  return isSideways(rotation) ? { width: height, height: width } : { width, height };
 }
 
 export function turn(screen: Screen, rotation: Rotation): Turned {

@@ -1,7 +1,7 @@
 import type { Case } from './cases';
 import type { KIND_GROUPS } from './kinds';
 import { SLOT_KIND, type Screen } from './screen';
-import { orientationOf, type Orientation } from './turn';
+import { isSideways, orientationOf, type Orientation } from './turn';
 
 /** What screens and cases are called. */
 
@@ -27,8 +27,9 @@ const KIND_NAMES: Record<(typeof KIND_GROUPS)[number]['kinds'][number], string> 
 
 /** The size of a case by its whole-number label, turned: “852 × 393”. The exact one stands in the close-up. */
 export function caseSize({ screen, rotation }: Case): string {
-  const sideways = rotation === 90 || rotation === 270;
-  const [width, height] = sideways ? [screen.height, screen.width] : [screen.width, screen.height];
+  const [width, height] = isSideways(rotation)
+    ? [screen.height, screen.width]
+    : [screen.width, screen.height];
   return `${width} × ${height}`;
 }
 

@@ -5,6 +5,7 @@ import * as files from './files';
 import * as jobs from './jobs';
 import type { Operation } from './operation';
 import * as projects from './projects';
+import * as realScreens from './real-screens';
 import * as signOffs from './sign-offs';
 import * as screenshots from './screenshots';
 import * as shared from './shared';
@@ -18,6 +19,7 @@ export const OPERATIONS: readonly Operation[] = [
   jobs,
   signOffs,
   screenshots,
+  realScreens,
   shared,
   door,
 ].flatMap((group) => Object.values(group));

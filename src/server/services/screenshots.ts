@@ -5,6 +5,7 @@ import { agrees, opinionOf } from '@/core/screenshot/opinion';
 import type { Rect, Size } from '@/core/geometry/rect';
 import { casesOf, findCase, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
+import { isSideways } from '@/core/screens/turn';
 import { caseName } from '@/core/screens/words';
 import { CaseResult } from '@/core/survey/result';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
@@ -46,7 +47,7 @@ function scaleOf(shot: Size, screen: Size): number | null {
 
 const pxOf = ({ screen, rotation }: Case): Size => {
   const { width, height } = screen.framebufferPx;
-  return rotation === 90 || rotation === 270 ? { width: height, height: width } : { width, height };
+  return isSideways(rotation) ? { width: height, height: width } : { width, height };
 };
 
 /** Why a screenshot is none of a case, with the screens that it may be of. */

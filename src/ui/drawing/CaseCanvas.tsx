@@ -9,11 +9,11 @@ import {
 } from 'react';
 import { paintCanvas } from '@/render/canvas';
 import { drawingOf } from '@/render/painter';
+import type { PixelStore } from '@/render/pixel-store';
 import type { Size } from '@/core/geometry/rect';
 import type { RoundRect } from '@/core/screens/outline';
 import type { CaseResult } from '@/core/survey/survey';
 import { useWorkbench } from '../state/context';
-import type { PixelStore } from './pixels';
 
 const Context = createContext<PixelStore | null>(null);
 export const PixelProvider = Context.Provider;

@@ -1,4 +1,4 @@
-import { createPixelStore } from './pixels';
+import { projectPixels } from './pixels';
 import { fetchInside } from '../session';
 
 jest.mock('../session', () => ({ fetchInside: jest.fn() }));
@@ -22,7 +22,7 @@ describe('the pixels of drawings', () => {
 
   /** Whatever is painted asks again when more is said to be there. */
   const painted = () => {
-    const store = createPixelStore(() => SIZE);
+    const store = projectPixels(() => SIZE);
     let shown = store.pixels(HASH, DRAWN);
     store.subscribe(() => (shown = store.pixels(HASH, DRAWN)));
     return () => shown;

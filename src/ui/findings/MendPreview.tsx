@@ -7,7 +7,7 @@ import { applyPatch } from '@/core/patch/patch';
 import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { survey, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { PixelProvider } from '../drawing/CaseCanvas';
-import { createPixelStore, sizeOfFile } from '../drawing/pixels';
+import { projectPixels, sizeOfFile } from '../drawing/pixels';
 import { BeforeAfter } from '../screens/BeforeAfter';
 import { useCounted, useWorkbench } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
@@ -49,7 +49,7 @@ function usePairs(finding: SceneFinding, mend: Advice) {
     const [before, after] = [of(documents), of(next)];
     return {
       pairs: cases.map((c, i): Pair => ({ of: c, was: before[i]!, is: after[i]! })),
-      pixels: createPixelStore(sizeOf),
+      pixels: projectPixels(sizeOf),
     };
   }, [documents, next, sceneId, all, outside, finding]);
   return { pairs, pixels, isMeasured };

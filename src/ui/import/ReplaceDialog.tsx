@@ -12,7 +12,7 @@ import type { CaseResult } from '@/core/survey/survey';
 import { survey, surveyInput } from '@/core/survey/survey';
 import { PixelProvider } from '../drawing/CaseCanvas';
 import { BeforeAfter } from '../screens/BeforeAfter';
-import { createPixelStore, sizeOfFile } from '../drawing/pixels';
+import { projectPixels, sizeOfFile } from '../drawing/pixels';
 import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 import { edit } from '../state/edit';
@@ -56,7 +56,7 @@ function useCompared(next: Documents | null) {
     const turn = ({ was, is }: { was: CaseResult; is: CaseResult }) =>
       Math.abs(byOutcome(was.outcome, is.outcome));
     pairs.sort((a, b) => turn(b) - turn(a) || (b.change?.share ?? 0) - (a.change?.share ?? 0));
-    const pixels = createPixelStore((h) => sizeOfFile(next.project)(h) ?? sizeOfFile(documents.project)(h));
+    const pixels = projectPixels((h) => sizeOfFile(next.project)(h) ?? sizeOfFile(documents.project)(h));
     return { tallies: { was: tally(before), is: tally(after) }, pairs, pixels };
   }, [next, documents, scene, cases, outside]);
   return { compared, isMeasured };

@@ -20,7 +20,7 @@ import { useElementSize } from '../drawing/useElementSize';
 import { WorstHere } from '../findings/WorstHere';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench } from '../state/context';
-import { RealScreen } from '../screenshot/RealScreen';
+import { Screenshots } from '../screenshot/Screenshots';
 import { useIsMeasured } from '../state/outside';
 import { useLook } from '../state/look';
 import { sayWindow } from '../state/view';
@@ -120,7 +120,7 @@ function Measured({ c, result }: { c: Case; result: CaseResult }) {
       {isJudged && <WorstHere caseId={c.id} breach={breach} said={said ?? ''} />}
       <BreachList result={result} but={breach} />
       <MeasureTable result={result} />
-      {c.screen.id !== FREE_WINDOW && c.screen.kind !== SLOT_KIND && <RealScreen key={c.id} c={c} />}
+      {c.screen.id !== FREE_WINDOW && c.screen.kind !== SLOT_KIND && <Screenshots key={c.id} c={c} />}
     </>
   );
 }

@@ -5,6 +5,7 @@ import { FilesPart } from './FilesPart';
 import { ForBuild } from './ForBuild';
 import { NotChecked } from './NotChecked';
 import { SignOffPart } from '../sign-off/SignOffPart';
+import { RealScreensPart } from '../real-screen/RealScreensPart';
 import { SheetPart } from './SheetPart';
 import { TakeAlong } from './TakeAlong';
 import { useFileNaming } from './useFileNaming';
@@ -15,6 +16,7 @@ import { Verdict } from './Verdict';
 const PARTS = [
   { id: 'verdict', label: 'Verdict' },
   { id: 'sign-off', label: 'Sign-off' },
+  { id: 'real-screens', label: 'Real screens' },
   { id: 'sheet', label: 'Sheet' },
   { id: 'files', label: 'Files' },
   { id: 'take-along', label: 'Take along' },
@@ -101,6 +103,7 @@ function PresentShip() {
       <main className="ship-page" id="main">
         <Verdict {...judged} />
         <SignOffPart />
+        <RealScreensPart />
         <SheetPart />
         <FilesPart naming={naming} />
         <NotChecked review={judged.review} />

@@ -1,6 +1,6 @@
 'use client';
 import { useCallback, useEffect, useMemo, useState } from 'react';
-import { createPixelStore, sizeOfFile } from '../drawing/pixels';
+import { projectPixels, sizeOfFile } from '../drawing/pixels';
 import { PixelProvider } from '../drawing/CaseCanvas';
 import { isIcon } from '@/core/icons/slots';
 import { EmptyProject } from '../import/EmptyProject';
@@ -28,6 +28,8 @@ import { KeysDialog } from './KeysDialog';
 import { LENS_VIEWS, loadAll, MIDDLE_VIEWS } from './lenses';
 import { LostFiles } from './LostFiles';
 import { Message } from './Message';
+import { OnNote } from '../real-screen/OnNote';
+import { RealScreens } from '../real-screen/RealScreens';
 import { SignedNote } from '../sign-off/SignedNote';
 import { TopBar } from './TopBar';
 import { useAddress } from './useAddress';
@@ -107,18 +109,21 @@ function Bench({ theme }: { theme: Theme }) {
   useTitle();
   useKeys(help);
   return (
-    <ImportProvider>
-      <div className="workbench">
-        <TopBar theme={theme} onHelp={help} />
-        <LostFiles />
-        <SignedNote />
-        <Lens />
-      </div>
-      <Announcer />
-      <Message />
-      <ConflictDialog />
-      <KeysDialog show={keys} onHide={() => setKeys(false)} />
-    </ImportProvider>
+    <RealScreens>
+      <ImportProvider>
+        <div className="workbench">
+          <TopBar theme={theme} onHelp={help} />
+          <LostFiles />
+          <SignedNote />
+          <OnNote />
+          <Lens />
+        </div>
+        <Announcer />
+        <Message />
+        <ConflictDialog />
+        <KeysDialog show={keys} onHide={() => setKeys(false)} />
+      </ImportProvider>
+    </RealScreens>
   );
 }
 
@@ -127,7 +132,7 @@ export function Workbench({ start, theme }: { start: WorkbenchStart; theme: Them
   const [store] = useState(() => createWorkbench(start));
   const [arrived] = useState(start.arrived);
   const pixels = useMemo(
-    () => createPixelStore((hash) => sizeOfFile(store.getState().documents.project)(hash)),
+    () => projectPixels((hash) => sizeOfFile(store.getState().documents.project)(hash)),
     [store],
   );
   useEffect(() => watchSurvey(store), [store]);

@@ -85,7 +85,7 @@ function Shot({ shot, kept }: { shot: Evidence; kept: Kept }) {
 }
 
 /** A real screenshot laid over its case: where each layer lies, and what differs. */
-export function RealScreen({ c }: { c: Case }) {
+export function Screenshots({ c }: { c: Case }) {
   const kept = useScreenshots(c);
   const { over, target } = useDropTarget((data) => {
     const [file] = data.files;
@@ -94,11 +94,11 @@ export function RealScreen({ c }: { c: Case }) {
   if (kept.isReadOnly) return null;
   return (
     <section
-      className={over ? 'real-screen real-screen-over' : 'real-screen'}
-      aria-labelledby="real-screen"
+      className={over ? 'shots-part shots-part-over' : 'shots-part'}
+      aria-labelledby="real-shots"
       {...target}
     >
-      <h3 id="real-screen">On a real screen</h3>
+      <h3 id="real-shots">Real screenshots</h3>
       <p className="quiet">
         Drop a screenshot of it here, or{' '}
         <FileField
