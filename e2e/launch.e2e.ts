@@ -119,7 +119,20 @@ test('the film plays, stops, runs slowly and comes to its end', async ({ page })
   await page.getByRole('button', { name: 'this moment, PNG' }).click();
   expect((await download).suggestedFilename()).toMatch(/^launch-phone-360x800-2x\.0\.light-warm-\d+ms\.png$/);
   await page.getByRole('button', { name: 'on a real device' }).click();
-  await expect(page.getByText('Start it in the light and in the dark appearance.')).toBeVisible();
+  const device = page.getByRole('region', { name: 'On a real device' });
+  const turned = 'Start it while the device is held upright, and while it is turned.';
+  await device.getByRole('checkbox', { name: turned }).press('Space');
+  const item = device.getByRole('listitem').filter({ hasText: turned });
+  await expect(item).toContainText('found right');
+  await item.getByLabel('What was noticed').fill('a gap at the left');
+  await item.getByLabel('What was noticed').press('Enter');
+  await expect(device.getByRole('button', { name: /\(1 of 8\)$/ })).toBeVisible();
+  expect(await seriousInBothThemes(page)).toEqual([]);
+  await page.keyboard.press('Control+z');
+  await expect(item.getByLabel('What was noticed')).toHaveValue('');
+  await expect(item).toContainText('found right');
+  await undo(page);
+  await expect(item).not.toContainText('found right');
 });
 
 test('the film is taken away as a moving picture and as a row of pictures', async ({ request, baseURL }) => {

@@ -44,6 +44,10 @@ test('a real screenshot is laid over its case, what is left out is moved, and al
   await masks.last().focus();
   await page.keyboard.press('ArrowDown');
   expect(await top()).not.toBe(was);
+  const tall = () => masks.last().evaluate((e) => (e as HTMLElement).style.height);
+  const low = await tall();
+  await page.keyboard.press('Shift+ArrowDown');
+  expect(Number.parseFloat(await tall())).toBeGreaterThan(Number.parseFloat(low));
   await shot.getByRole('button', { name: 'look again' }).press('Enter');
   await expect(shot.getByRole('button', { name: 'look again' })).toHaveCount(0, { timeout: 60_000 });
   await expect(masks).toHaveCount(before + 1);
@@ -61,4 +65,46 @@ test('a real screenshot is laid over its case, what is left out is moved, and al
   await expect(part(page).getByRole('alert')).toContainText(
     `This screenshot has ${width} × ${height - 60} px`,
   );
+});
+
+test('a screenshot that is dropped on the project finds its screen by its size, or brings it along', async ({
+  page,
+  request,
+}) => {
+  const drawn = await request.get(
+    `/api/v1/projects/${FEW_PROJECT}/scenes/winter-splash/cases/${CASE}?glass=0`,
+  );
+  const png = await drawn.body();
+  await page.goto(`${FEW_SPLASH}?lens=ship`);
+  const glass = page.getByRole('region', { name: 'On a real screen' });
+  const list = glass.getByRole('list', { name: 'Real screenshots' }).getByRole('listitem');
+  const choose = glass.getByLabel('choose a screenshot');
+  await choose.setInputFiles({ name: 'phone.png', mimeType: 'image/png', buffer: png });
+  const hold = glass.getByRole('button', { name: 'hold it against this' });
+  await expect(list.or(hold).first()).toBeVisible({ timeout: 60_000 });
+  // Several screens may have that size.
+  if (await hold.isVisible()) {
+    await glass.getByLabel('It may be of').selectOption(CASE);
+    await hold.press('Enter');
+  }
+  await expect(list).toContainText('Everything that is seen agrees with the rules.', { timeout: 60_000 });
+
+  const strange = await sharp(png).resize(722, 1500, { fit: 'fill' }).png().toBuffer();
+  await choose.setInputFiles({ name: 'strange.png', mimeType: 'image/png', buffer: strange });
+  await expect(glass).toContainText('No screen of the project has 722 × 1500 px.');
+  await glass.getByLabel('px per lu').fill('2');
+  await glass.getByRole('button', { name: 'Add a screen of this size' }).press('Enter');
+  await expect(list).toHaveCount(2, { timeout: 60_000 });
+  await expect(list.first()).toContainText('361 × 750');
+  expect(await seriousInBothThemes(page)).toEqual([]);
+
+  const broken = { name: 'broken.png', mimeType: 'image/png', buffer: Buffer.from('no picture') };
+  await choose.setInputFiles(broken);
+  await expect(glass.getByRole('alert')).toContainText('“broken.png” is no picture that can be read.');
+
+  // All of it are steps of the project, which are taken back one by one.
+  await page.reload();
+  await expect(list).toHaveCount(2);
+  await list.last().getByRole('button', { name: 'look at it' }).press('Enter');
+  await expect(part(page)).toContainText('phone.png');
 });

@@ -2,6 +2,7 @@ import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'n
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
+import type { Evidence } from '@/core/project/proof';
 import { demoDocuments } from '../../demo/documents';
 import { holdStore } from '@/server/db/hold';
 import { keepFont } from '@/server/fonts/import';
@@ -28,6 +29,13 @@ const contents = (of: string) =>
       .map((file) => [path.relative(of, file), readFileSync(file).toString('base64')]),
   );
 
+/** A real screenshot as it is kept with a project. */
+const evidenceOf = (hash: string, picture: string): Evidence => ({
+  ...{ id: 'shot-1', scene: 'winter-splash', case: 'phone-360x640-2x.0.light', name: 'My phone.PNG' },
+  ...{ hash, picture, at: '2026-01-05T09:00:00.000Z', revision: 1, scale: 1, ignored: [] },
+  ...{ layers: [], opinion: 'Everything that is seen agrees with the rules.', differing: 0 },
+});
+
 beforeAll(async () => {
   const colour = { create: { width: 40, height: 30, channels: 3, background: '#f80' } } as const;
   const kept = await keepFile(await sharp(colour).png().toBuffer(), 'one.png');
@@ -39,13 +47,17 @@ beforeAll(async () => {
   const documents = demoDocuments(() => [
     { hash, widthPx, heightPx, density: 1, appearance: 'light', vector: false },
   ]);
-  createProject({ ...documents, project: { ...documents.project, fonts: [font] } });
+  const shot = await keepFile(await sharp(colour).extend({ top: 1 }).png().toBuffer(), 'shot.png');
+  const differs = await keepFile(await sharp(colour).extend({ left: 1 }).png().toBuffer(), 'differs.png');
+  const evidence = [evidenceOf(shot.hash, differs.hash)];
+  createProject({ ...documents, project: { ...documents.project, fonts: [font], evidence } });
   expect(await coulee('export', ...stored(), '--out', at('own'))).toMatchObject({ code: 0, err: '' });
   expect(await coulee('export', ...stored(), '--out', at('own.zip'))).toMatchObject({ code: 0, err: '' });
 }, 60_000);
 
 describe('a project that was taken along', () => {
   it('is the same as a folder and as an archive, made of one another, to the byte', async () => {
+    expect(readdirSync(at('own/screenshots'))).toEqual(['my-phone-differs.png', 'my-phone.png']);
     await coulee('export', at('own.zip'), '--out', at('from-zip'));
     expect(contents(at('from-zip'))).toEqual(contents(at('own')));
     await coulee('export', at('own'), '--out', at('from-folder.zip'));

@@ -2,4 +2,4 @@
 export const HEADER_FILE = 'coulee.json';
 
 /** What lies in a folder besides these and the documents belongs to somebody else. */
-export const OWN_FOLDERS = ['scenes', 'pictures', 'fonts', 'files', 'sign-offs'] as const;
+export const OWN_FOLDERS = ['scenes', 'pictures', 'fonts', 'screenshots', 'files', 'sign-offs'] as const;

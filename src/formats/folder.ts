@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { filesOf, idTwice, type Documents } from '@/core/project/documents';
+import { filesOfProof } from '@/core/project/proof';
 import { readDocuments } from '@/core/project/migrate';
 import { Hash } from '@/core/pictures/picture';
 import { filesOfSignOff, type KeptSignOff } from '@/core/review/sign-off';
@@ -80,10 +81,11 @@ export const fontHashesOf = (documents: Documents, signOffs: readonly KeptSignOf
   ]),
 ];
 
-/** The hashes of everything that documents, and sign-offs of them, are drawn with. */
+/** The hashes of everything that documents, and sign-offs of them, are drawn with, and of their screenshots. */
 export const hashesOf = (documents: Documents, signOffs: readonly KeptSignOff[] = []): string[] => [
   ...new Set([
     ...filesOf(documents.project.pictures),
+    ...filesOfProof(documents.project),
     ...signOffs.flatMap((s) => filesOfSignOff(s.text).pictures),
     ...fontHashesOf(documents, signOffs),
   ]),

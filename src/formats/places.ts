@@ -16,6 +16,19 @@ export const placesByHash = (
 /** How much of a hash tells two files of one name apart. */
 const SHORT = 8;
 
+/** Where each file would lie by its name alone. */
+function* wantedPlaces({ project }: Documents, facts: FileFacts): Generator<[hash: string, place: string]> {
+  const typeOf = (hash: string) => facts[hash]?.type ?? 'bin';
+  for (const { hash, stem, ending } of namesBy(project.pictures, DEFAULT_PATTERN, facts))
+    yield [hash, `pictures/${stem}.${ending}`];
+  for (const { hash, name } of project.fonts ?? []) yield [hash, `fonts/${fileStem(name)}.${typeOf(hash)}`];
+  for (const { hash, picture, name } of project.evidence ?? []) {
+    const stem = `screenshots/${fileStem(name.replace(/\.[a-z0-9]+$/i, ''))}`;
+    yield [hash, `${stem}.${typeOf(hash)}`];
+    yield [picture, `${stem}-differs.${typeOf(picture)}`];
+  }
+}
+
 /**
  * In a folder they lie under names that people read; where two would have one, each says a part of its hash as well. The
  * same documents have the same names whoever writes them. Files that only sign-offs still name lie under their hash.
@@ -26,12 +39,10 @@ export function placesByName(
   signOffs: readonly KeptSignOff[] = [],
 ): ReadonlyMap<string, string> {
   const wanted = new Map<string, string>();
-  for (const { hash, stem, ending } of namesBy(documents.project.pictures, DEFAULT_PATTERN, facts))
-    if (!wanted.has(hash)) wanted.set(hash, `pictures/${stem}.${ending}`);
-  for (const { hash, name } of documents.project.fonts ?? [])
-    wanted.set(hash, `fonts/${fileStem(name)}.${facts[hash]?.type ?? 'bin'}`);
-  for (const hash of hashesOf(documents, signOffs))
-    if (!wanted.has(hash)) wanted.set(hash, placeByHash(hash));
+  const all = hashesOf(documents, signOffs).map((hash) => [hash, placeByHash(hash)] as const);
+  // A file that stands in several places lies where it is named first.
+  for (const [hash, place] of [...wantedPlaces(documents, facts), ...all])
+    if (!wanted.has(hash)) wanted.set(hash, place);
   const count = new Map<string, number>();
   for (const place of wanted.values()) {
     const key = place.toLowerCase();

@@ -1,3 +1,8 @@
+import { isIn, type Launch, type Target } from '../project/launch';
+import type { Project } from '../project/project';
+import { evidenceOn, type DeviceCheck, type Evidence } from '../project/proof';
+import type { Screen } from '../screens/screen';
+
 /** What a look on a real device takes, so that it shows what was built and not what was kept from before. */
 export interface Check {
   id: string;
@@ -47,3 +52,61 @@ export const CHECKLIST: readonly Check[] = [
     why: 'A fade has to give way, and nothing may wait for it.',
   },
 ];
+
+/** What a look is for: the screens of one target of a launch, or every screen. */
+export interface DeviceTarget {
+  id: string;
+  name: string;
+  /** `null` for every screen */
+  target: Target | null;
+}
+
+/** For whom each of the list is looked at: every target of the launches; every screen where none is described. */
+export function deviceTargets(launches: readonly Launch[] = []): DeviceTarget[] {
+  const targets = launches.flatMap((launch) =>
+    launch.targets.map((target) => ({
+      id: target.id,
+      name: target.versions ? `${target.name}, ${target.versions}` : target.name,
+      target,
+    })),
+  );
+  return targets.length > 0 ? targets : [{ id: 'all', name: 'Every screen', target: null }];
+}
+
+/** The screenshots on the screens of a target. */
+export function evidenceFor(
+  evidence: readonly Evidence[],
+  { target }: DeviceTarget,
+  screens: readonly Screen[],
+): Evidence[] {
+  const ids = new Set(screens.filter((s) => !target || isIn(target, s)).map((s) => s.id));
+  return evidenceOn(evidence, ids);
+}
+
+/** What was found of one of the list for a target; `undefined` where nobody has looked. */
+export const checkedOf = (
+  checked: readonly DeviceCheck[] = [],
+  target: string,
+  check: string,
+): DeviceCheck | undefined => checked.find((c) => c.target === target && c.check === check);
+
+/** How many of the list were found right for a target. */
+export const countTicked = (checked: readonly DeviceCheck[] = [], target: string): number =>
+  CHECKLIST.filter((c) => checkedOf(checked, target, c.id)?.done).length;
+
+/** “5 of 16”: how many of the list were found right, for all targets together. */
+export function sayTicked({ launches, checked }: Pick<Project, 'launches' | 'checked'>): string {
+  const targets = deviceTargets(launches);
+  const ticked = targets.reduce((sum, t) => sum + countTicked(checked, t.id), 0);
+  return `${ticked} of ${targets.length * CHECKLIST.length}`;
+}
+
+/** Puts down what was found, in place of what was found before; nothing is kept of one that is neither ticked nor noted. */
+export function withChecked(
+  checked: readonly DeviceCheck[] = [],
+  found: DeviceCheck,
+): DeviceCheck[] | undefined {
+  const others = checked.filter((c) => c.target !== found.target || c.check !== found.check);
+  const all = found.done || found.note !== '' ? [...others, found] : others;
+  return all.length > 0 ? all : undefined;
+}

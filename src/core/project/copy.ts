@@ -2,7 +2,7 @@ import type { Documents } from './documents';
 import { nameOfCopy } from '../values/values';
 
 /** Keys whose values are ids of things of a project, or name one. */
-const NAMING = new Set(['id', 'parent', 'picture', 'named', 'scene', 'layer', 'stage', 'about']);
+const NAMING = new Set(['id', 'parent', 'picture', 'named', 'scene', 'layer', 'stage', 'about', 'target']);
 
 /** Every id that a project gives to something of its own: screens keep theirs, as findings of other projects name them. */
 function ownIds({ project, scenes }: Documents): string[] {

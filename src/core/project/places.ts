@@ -24,6 +24,8 @@ const LISTS: Partial<Record<string, (entry: unknown) => string>> = {
   launches: byId,
   layers: byId,
   fonts: named('hash'),
+  evidence: byId,
+  checked: named('target', 'check'),
   limits: (entry) => `${named('role', 'measure', 'side', 'outcome')(entry)} ${ends(entry)}`,
   accepted: named('scene', 'layer', 'measure', 'reason'),
   scenes: text,

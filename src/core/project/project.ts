@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { FileAcceptance } from './file-limits';
 import { Launch } from './launch';
+import { DeviceCheck, Evidence } from './proof';
 import { Acceptance } from '../measure/accept';
 import { Limit } from '../measure/limit';
 import { Naming } from '../pictures/naming';
@@ -68,6 +69,10 @@ export const Project = z.looseObject({
   naming: Naming.optional(),
   /** the densities that a picture of several files should have, px per lu; the usual ones when absent */
   densities: z.array(z.number().positive()).min(1).max(12).optional(),
+  /** real screenshots, the latest last, and what each said */
+  evidence: z.array(Evidence).max(500).optional(),
+  /** what was looked at on real devices */
+  checked: z.array(DeviceCheck).max(2000).optional(),
   /** the sets of slots that icons are made for; the usual ones when absent */
   iconSets: z.array(Id).min(1).max(40).optional(),
 });

@@ -152,11 +152,12 @@ const Naming = z.object({
         z.object({ cuts: z.array(z.object({ renditions: z.array(z.object({ hash: Hex })) })) }),
       ),
       fonts: z.array(z.object({ hash: Hex })).default([]),
+      evidence: z.array(z.object({ hash: Hex, picture: Hex })).default([]),
     }),
   }),
 });
 
-/** The hashes of everything that a sign-off is drawn with, whether it is as it was signed or not. */
+/** The hashes of everything that a sign-off is drawn with, and of its screenshots, whether it is as it was signed or not. */
 export function filesOfSignOff(text: string): { pictures: string[]; fonts: string[] } {
   let json: unknown;
   try {
@@ -166,8 +167,9 @@ export function filesOfSignOff(text: string): { pictures: string[]; fonts: strin
   }
   const { data } = Naming.safeParse(json);
   if (!data) return { pictures: [], fonts: [] };
-  const { pictures, fonts } = data.documents.project;
-  const hashes = pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash)));
+  const { pictures, fonts, evidence } = data.documents.project;
+  const files = pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash)));
+  const hashes = [...files, ...evidence.flatMap((e) => [e.hash, e.picture])];
   return { pictures: [...new Set(hashes)], fonts: fonts.map((f) => f.hash) };
 }
 

@@ -47,6 +47,8 @@ const KEYS: Partial<Record<string, string>> = {
   naming: 'how names of files are read',
   densities: 'densities',
   iconSets: 'what icons are made for',
+  evidence: 'real screenshots',
+  checked: 'what was looked at on devices',
   cuts: 'files and keep areas',
   placing: 'place and size',
   fit: 'fit',
@@ -97,6 +99,8 @@ function entryTitle(list: string, id: string, key: string | undefined, sides: re
     screens: 'Screen',
     fonts: 'Font',
     accepted: 'Accepted',
+    evidence: 'Real screenshot',
+    checked: 'Looked at on a device',
   };
   return `${kinds[list] ?? capitalised(wordOf(list))} ${name ? `“${name}”` : ''}${inside}`.trim();
 }

@@ -25,7 +25,7 @@ export interface Unit {
 }
 
 /** What says nothing about how anything is drawn or judged, or stands elsewhere as well. */
-const SILENT = new Set(['name', 'schema', 'scenes', 'id', 'naming', 'tokens']);
+const SILENT = new Set(['name', 'schema', 'scenes', 'id', 'naming', 'tokens', 'evidence', 'checked']);
 const OF_SCREENS = new Set(['screens', 'screenSets', 'setInUse', 'axes', 'ratios', 'weights', 'iconSets']);
 
 /** A layer is changed key by key, an entry of a list of the project as a whole. */

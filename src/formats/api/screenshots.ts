@@ -1,5 +1,5 @@
 import { z } from 'zod';
-import { Evidence } from '../evidence';
+import { Evidence } from '@/core/project/proof';
 import type { Operation } from './operation';
 
 const group = 'Sign-offs';
@@ -9,7 +9,8 @@ export const addScreenshot = {
   group,
   method: 'POST',
   path: '/api/v1/projects/{project}/scenes/{scene}/cases/{case}/screenshots',
-  about: 'Holds a real screenshot against a case, and keeps it as evidence with it.',
+  about:
+    'Holds a real screenshot against a case, and keeps its file. What is said becomes evidence by a step that puts it into `evidence` of the project.',
   query: z.object({
     name: z.string({ error: 'Say in ?name= what the file is called.' }).describe('what the file is called'),
     ignored: z
@@ -17,7 +18,7 @@ export const addScreenshot = {
       .max(2000)
       .optional()
       .describe(
-        'rectangles that are not looked at, lu: x,y,width,height with semicolons; the bars when absent',
+        'rectangles that are not looked at, lu: x,y,width,height with semicolons; the bars and all letters when absent',
       ),
   }),
   file: 'the screenshot',
@@ -29,7 +30,7 @@ export const listScreenshots = {
   group,
   method: 'GET',
   path: '/api/v1/projects/{project}/screenshots',
-  about: 'The screenshots that are kept as evidence, the latest first.',
+  about: 'The screenshots that are evidence of a project, the latest first.',
   answer: { status: 200, about: 'What each said when it was taken in', json: z.array(Evidence) },
 } as const satisfies Operation;
 
@@ -37,19 +38,10 @@ export const holdScreenshotAgain = {
   id: 'holdScreenshotAgain',
   group,
   method: 'POST',
-  path: '/api/v1/projects/{project}/screenshots/{screenshot}',
-  about: 'Holds a kept screenshot against its case as it is now, with other parts left out.',
-  body: z.object({ ignored: Evidence.shape.ignored.max(50) }),
-  answer: { status: 200, about: 'Where each layer lies, and an opinion', json: Evidence },
-} as const satisfies Operation;
-
-export const removeScreenshot = {
-  id: 'removeScreenshot',
-  group,
-  method: 'DELETE',
-  path: '/api/v1/projects/{project}/screenshots/{screenshot}',
-  about: 'Lets a screenshot go that was kept as evidence.',
-  answer: { status: 204, about: 'It is kept no longer' },
+  path: '/api/v1/projects/{project}/screenshots',
+  about: 'Holds a screenshot that is kept against its case as it is now, with other parts left out.',
+  body: Evidence.pick({ scene: true, case: true, name: true, hash: true, ignored: true }),
+  answer: { status: 201, about: 'Where each layer lies, and an opinion', json: Evidence },
 } as const satisfies Operation;
 
 export const drawScreenshot = {

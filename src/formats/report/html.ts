@@ -8,6 +8,7 @@ import { sayWeight } from '@/core/words/numbers';
 import { capitalised, countCases, countOf } from '@/core/words/words';
 import type { Report, ReportedFinding, ReportedPart, Shot } from '@/render/report/report';
 import { escapeHtml, standingPage } from '../html';
+import { proofHtml } from './proof';
 import { sinceHtml } from './since';
 
 const STYLE = `
@@ -141,7 +142,7 @@ const acceptedLines = (review: Review) =>
     .map((f) => `${escapeHtml(f.in.name)}: ${escapeHtml(sayWhat(f))}. <b>${escapeHtml(f.accepted!)}</b>`);
 
 /** How a project stands, as one page that needs nothing else: for whoever decides, on a screen or on paper. */
-export function reportHtml({ review, scenes, launches, since }: Report): string {
+export function reportHtml({ review, scenes, launches, proof, since }: Report): string {
   const { project, revision, screens, set, weightsFrom, cases, version, digest, notChecked } = review;
   const of = set === undefined ? '' : ` of “${escapeHtml(set)}”`;
   const by = weightsFrom === undefined ? '' : `, weights from ${escapeHtml(weightsFrom)}`;
@@ -157,6 +158,7 @@ export function reportHtml({ review, scenes, launches, since }: Report): string 
     since ? sinceHtml(since) : '',
     ...parts,
     filesHtml(review),
+    proofHtml(proof, gallery(proof.screenshots)),
     list('Accepted, and why', acceptedLines(review), 'Nothing is accepted.'),
     list(
       'Not checked',

@@ -8,6 +8,7 @@ import { gather, goingOn, reviewing, type GoOn, type ToReview } from '../review'
 import { comparing } from '../since';
 import type { Bytes } from '../sharp';
 import { reportLaunch } from './launch';
+import { reportProof } from './proof';
 import type { Report, ReportedPart } from './report';
 import { reportScene, stepsOfScene, type Told } from './scene';
 
@@ -63,5 +64,6 @@ export async function makeReport(
   for (const judged of review.scenes) scenes.push(await reportScene(judged, told));
   const launches: ReportedPart[] = [];
   for (const judged of review.launches) launches.push(await reportLaunch(judged, told));
-  return { review, scenes, launches, since };
+  const proof = await reportProof(documents, screens, bytes);
+  return { review, scenes, launches, proof, since };
 }

@@ -1,3 +1,4 @@
+import type { DeviceCheck } from '@/core/project/proof';
 import type { Since } from '@/core/since/schema';
 import type { ReviewFinding, Review } from '@/core/review/schema';
 import type { Size } from '@/core/geometry/rect';
@@ -44,11 +45,23 @@ export interface ReportedPart {
   }[];
 }
 
+/** What was looked at on real devices. */
+export interface ReportedProof {
+  targets: {
+    name: string;
+    /** the whole list; `null` where nobody has looked */
+    checks: { what: string; found: Pick<DeviceCheck, 'done' | 'note' | 'at' | 'by'> | null }[];
+  }[];
+  /** where each differs from its case, with what it says */
+  screenshots: Shot[];
+}
+
 /** A review with pictures, causes and mends. */
 export interface Report {
   review: Review;
   scenes: ReportedPart[];
   launches: ReportedPart[];
+  proof: ReportedProof;
   /** what has changed since it was signed off last; `null` where nobody has */
   since: Since | null;
 }

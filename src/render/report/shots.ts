@@ -6,8 +6,8 @@ import { paintRaw, type Bytes } from '../sharp';
 import type { Shot } from './report';
 
 /** px that a picture takes at most; about twice as many as it is shown with */
-const MOST = { width: 400, height: 400 } as const;
-const WEBP = { quality: 82, effort: 4 } as const;
+export const MOST = { width: 400, height: 400 } as const;
+export const WEBP = { quality: 82, effort: 4 } as const;
 
 /** What pictures are drawn with. */
 export interface Surfaces {

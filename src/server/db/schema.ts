@@ -93,7 +93,7 @@ export const signOffs = sqliteTable(
   (t) => [uniqueIndex('sign_offs_id').on(t.projectId, t.id)],
 );
 
-/** A real screenshot that was held against a case, what it said as JSON, and a PNG of where both differ. */
+/** Where real screenshots were kept before they came into the documents; read at a start, and empty from then on. */
 export const evidence = sqliteTable(
   'evidence',
   {

@@ -1,5 +1,7 @@
 import sharp from 'sharp';
 import { demo, madeUpPixels } from '../../../demo/testing';
+import { CHECKLIST, deviceTargets } from '@/core/launch/checklist';
+import type { Documents } from '@/core/project/documents';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { SCREENS } from '@/core/testing/scenes';
 import type { Host } from '@/render/host';
@@ -20,12 +22,35 @@ const picture = sharp({ create: { width: 64, height: 48, channels: 3, background
   .png()
   .toBuffer();
 
+const TICKED = CHECKLIST[0]!;
+const [target] = deviceTargets(demo.project.launches);
+/** The demo after somebody has looked at a device. */
+const looked: Documents = {
+  ...demo,
+  project: {
+    ...demo.project,
+    checked: [
+      {
+        ...{ check: TICKED.id, target: target!.id, done: true, note: 'once <more>', by: 'Ines' },
+        at: '2026-01-05T09:00:00.000Z',
+      },
+    ],
+    evidence: [
+      {
+        ...{ id: 'shot-1', scene: 'winter-splash', case: `${screens[0]!.id}.0.light`, name: 'My phone.png' },
+        ...{ hash: 'a'.repeat(64), picture: 'b'.repeat(64), at: '2026-01-05T09:00:00.000Z', revision: 7 },
+        ...{ scale: 1, ignored: [], layers: [], opinion: 'Emblem 3 px lower than ruled.', differing: 0.1 },
+      },
+    ],
+  },
+};
+
 const steps: { done: number; of: number }[] = [];
 let report: Report;
 let html: string;
 
 beforeAll(async () => {
-  const wanted = { documents: demo, revision: 7, screens };
+  const wanted = { documents: looked, revision: 7, screens };
   report = await makeReport(
     wanted,
     host,
@@ -56,6 +81,20 @@ function under(title: string): string {
   const parts = html.split('<h2>').slice(1);
   return parts.find((p) => p.startsWith(`${title}</h2>`))!;
 }
+
+it('says what was looked at on real devices, and what was not', () => {
+  const part = under('On real devices');
+  const of = deviceTargets(demo.project.launches).length * CHECKLIST.length;
+  expect(textOf(part)).toContain(`1 of ${of} looks are ticked.`);
+  const own = part.split('<h3>').find((p) => p.startsWith(target!.name))!;
+  const rows = own.split('<tr>').slice(2).map(textOf);
+  expect(rows).toHaveLength(CHECKLIST.length);
+  expect(rows[0]).toContain('found right');
+  expect(rows[0]).toContain('once <more> 2026-01-05 09:00 UTC by Ines');
+  for (const row of rows.slice(1)) expect(row).toContain('not ticked');
+  expect(textOf(part)).toContain('Emblem 3 px lower than ruled.');
+  expect(part).toContain('data:image/webp;base64,');
+});
 
 const partsOf = ({ scenes, launches }: Review) => [...scenes, ...launches];
 

@@ -1,16 +1,22 @@
 import sharp from 'sharp';
+import { changeBetween } from '@/core/patch/change';
+import type { Documents } from '@/core/project/documents';
+import type { Evidence } from '@/core/project/proof';
+import type { Layer } from '@/core/scene/scene';
+import { middleOf } from '@/core/testing/scenes';
+import { readOriginal } from '../blobs';
+import { getDb } from '../db/client';
+import { evidence } from '../db/schema';
+import { storeFolder } from '../settings';
 import { FEW_CASE } from '../testing/narrowed';
 import { narrowedDemo } from '../testing/narrowed';
 import { ownStore } from '../testing/store';
 import { sweep } from '../sweep';
 import { casePng } from './cases';
-import {
-  holdAgain,
-  holdScreenshot,
-  listScreenshots,
-  removeScreenshot,
-  screenshotDifference,
-} from './screenshots';
+import { loadProject } from './projects';
+import { saveChange } from './save';
+import { holdAgain, holdScreenshot, listScreenshots, screenshotDifference } from './screenshots';
+import { upgradeProjects } from './upgrade';
 
 ownStore();
 const P = 'larkmoor-ferries';
@@ -50,6 +56,27 @@ const withBar = (png: Buffer, px: number) =>
     ])
     .png()
     .toBuffer();
+
+const LETTERS: Layer = {
+  ...{ kind: 'text', id: 'letters', name: 'Letters', role: 'text', visible: true, text: 'A ferry goes' },
+  placing: {
+    x: middleOf({ kind: 'length', length: { value: 200, unit: 'lu' } }),
+    y: middleOf({ kind: 'length', length: { value: 60, unit: 'lu' } }),
+  },
+  style: {
+    ...{ font: 'sans', weight: 700, size: 28, lineHeight: 1.2, align: { x: 'middle', y: 'start' } },
+    colour: { light: '#ffffff', dark: '#ffffff' },
+  },
+};
+
+/** Changes the project by a step. */
+function change(recipe: (documents: Documents) => void): void {
+  const { documents, revision } = loadProject(P);
+  const next = structuredClone(documents);
+  recipe(next);
+  saveChange(P, revision, changeBetween(crypto.randomUUID(), documents, next)!);
+}
+const keep = (list: Evidence[]) => change(({ project }) => void (project.evidence = list));
 
 const hold = (bytes: Buffer, name = 'shot.png') => holdScreenshot({ ...of, name, bytes }, by);
 const offs = (found: Awaited<ReturnType<typeof hold>>, axis: 'x' | 'y') =>
@@ -100,19 +127,56 @@ describe('a real screenshot held against its case', () => {
     });
   });
 
-  it('is kept, held again with other parts left out, and let go', async () => {
-    const before = listScreenshots(P).length;
+  it('is evidence once a step says so, held again with other parts left out, and gone with a step', async () => {
     const found = await hold(await lower(own, 3), 'kept.png');
-    expect(listScreenshots(P)).toHaveLength(before + 1);
-    const whole = { x: 0, y: 0, width: 10_000, height: 10_000 };
-    const blind = await holdAgain(P, found.id, [whole], by);
+    expect(listScreenshots(P)).toEqual([]);
+    keep([found]);
+    expect(listScreenshots(P)).toEqual([found]);
+    const all = [{ x: 0, y: 0, width: 10_000, height: 10_000 }];
+    const blind = await holdAgain(P, { ...found, ignored: all }, by);
     expect(blind.opinion).toBe('Nothing of the scene can be made out in it.');
-    expect(listScreenshots(P)[0]).toEqual(blind);
-    expect((await sharp(screenshotDifference(P, found.id)).metadata()).width).toBe(size.width);
+    expect((await sharp(await screenshotDifference(P, found.id)).metadata()).width).toBe(size.width);
     await sweep();
-    expect(await holdAgain(P, found.id, found.ignored, by)).toEqual(found);
-    removeScreenshot(P, found.id);
-    expect(listScreenshots(P)).toHaveLength(before);
-    expect(() => removeScreenshot(P, found.id)).toThrow('This screenshot');
+    const again = await holdAgain(P, found, by);
+    expect({ ...again, id: found.id, at: found.at, revision: found.revision }).toEqual(found);
+    keep([]);
+    expect(listScreenshots(P)).toEqual([]);
+    await expect(screenshotDifference(P, found.id)).rejects.toThrow('This screenshot');
+  }, 120_000);
+
+  it('is no evidence without its files', async () => {
+    const found = await hold(own);
+    expect(() => keep([{ ...found, hash: 'd'.repeat(64) }])).toThrow(/is not kept here/);
+    expect(() => keep([{ ...found, picture: 'd'.repeat(64) }])).toThrow(/is not kept here/);
+  }, 60_000);
+
+  it('leaves letters out unless somebody wants them looked at', async () => {
+    const { documents } = loadProject(P);
+    const scene = documents.scenes['winter-splash']!;
+    change((now) => now.scenes['winter-splash']!.layers.push(LETTERS));
+    const with_ = await casePng({ projectId: P, sceneId: of.scene, caseId: of.case, glass: false });
+    const found = await hold(with_);
+    const bars = (await hold(own)).ignored.length;
+    expect(found.ignored.length).toBeGreaterThanOrEqual(bars);
+    expect(found.layers.find((l) => l.id === 'letters')?.found ?? null).toBeNull();
+    const seen = await holdAgain(P, { ...found, ignored: [] }, by);
+    expect(seen.layers.find((l) => l.id === 'letters')?.found).not.toBeNull();
+    change((now) => (now.scenes['winter-splash']!.layers = scene.layers));
   }, 120_000);
 });
+
+it('what an earlier version kept beside the documents comes into them at a start, and nothing of it is lost', async () => {
+  const { picture, ...old } = await hold(await lower(own, 3), 'old.png');
+  const png = await readOriginal(picture);
+  getDb()
+    .insert(evidence)
+    .values({ projectId: P, id: old.id, body: JSON.stringify(old), picture: png })
+    .run();
+  const { revision } = loadProject(P);
+  expect(await upgradeProjects(storeFolder())).toEqual([]);
+  expect(listScreenshots(P)).toEqual([{ ...old, picture }]);
+  expect(loadProject(P).revision).toBe(revision + 1);
+  expect(getDb().select().from(evidence).all()).toEqual([]);
+  expect(await upgradeProjects(storeFolder())).toEqual([]);
+  expect(loadProject(P).revision).toBe(revision + 1);
+}, 60_000);

@@ -1,19 +1,17 @@
-import { and, desc, eq } from 'drizzle-orm';
 import { screensFor } from '@/core/icons/slots';
 import { sceneWith } from '@/core/project/documents';
+import { casesOfSize, heldPx, scaleOf } from '@/core/screenshot/of-size';
 import { agrees, opinionOf } from '@/core/screenshot/opinion';
 import type { Rect, Size } from '@/core/geometry/rect';
 import { casesOf, findCase, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
-import { isSideways } from '@/core/screens/turn';
 import { caseName } from '@/core/screens/words';
 import { CaseResult } from '@/core/survey/result';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
-import { Evidence } from '@/formats/evidence';
+import type { Evidence } from '@/core/project/proof';
 import { drawingOf } from '@/render/painter';
+import { readOriginal } from '../blobs';
 import { knownScreens } from '../catalogue';
-import { getDb, writing } from '../db/client';
-import { evidence } from '../db/schema';
 import { LARGEST } from '../drawing/cost';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
@@ -30,34 +28,18 @@ export interface Asked {
   case: string;
   name: string;
   bytes: Buffer;
-  /** lu; the bars of the screen when absent */
+  /** lu; the bars of the screen and all letters when absent */
   ignored?: readonly Rect[];
 }
 
-/** How far apart the two extents of a screenshot may say its scale, px of the screenshot. */
-const ROUNDED = 1.01;
 /** How far layers are searched, lu. */
 const REACH = 16;
 
-/** Screenshot px per px of a screen; `null` where it is of another shape. */
-function scaleOf(shot: Size, screen: Size): number | null {
-  const scale = shot.width / screen.width;
-  return Math.abs(screen.height * scale - shot.height) <= ROUNDED ? scale : null;
-}
-
-const pxOf = ({ screen, rotation }: Case): Size => {
-  const { width, height } = screen.framebufferPx;
-  return isSideways(rotation) ? { width: height, height: width } : { width, height };
-};
-
 /** Why a screenshot is none of a case, with the screens that it may be of. */
 function refuse(shot: Size, c: Case, screens: readonly Screen[]): Problem {
-  const own = pxOf(c);
+  const own = heldPx(c);
   const size = ({ width, height }: Size) => `${width} × ${height} px`;
-  const alike = casesOf(screens, ['light']).filter((o) => {
-    const px = pxOf(o);
-    return px.width === shot.width && px.height === shot.height;
-  });
+  const alike = casesOfSize(casesOf(screens, ['light']), shot);
   const way =
     alike.length > 0
       ? `It may be of ${alike
@@ -86,7 +68,7 @@ function surveyed({ project: projectId, scene: sceneId, case: caseId, size }: Ke
   const screens = screensFor(scene, documents.project, knownScreens(documents.project));
   const c = findCase(caseId, screens);
   if (!c) throw notFound('This case');
-  const scale = scaleOf(size, pxOf(c));
+  const scale = scaleOf(size, heldPx(c));
   if (scale === null) throw refuse(size, c, screens);
   const fonts = fontsFor(documents);
   const result = surveyCase(surveyInput(documents, scene, { fonts }), c);
@@ -101,13 +83,17 @@ const timesEach = (by: number, { x, y, width, height }: Rect): Rect => ({
   height: height * by,
 });
 
-/** What a screenshot says of its case. @param ignored lu; the bars of the screen when absent */
+/** Where letters stand, which each system draws in its own way, lu. */
+const lettersOf = ({ layers }: CaseResult): Rect[] =>
+  layers.flatMap((l) => (l.kind === 'text' && l.opacity > 0 ? [timesEach(1, l.box)] : []));
+
+/** What a screenshot says of its case. @param ignored lu; the bars of the screen and all letters when absent */
 async function hold(shot: KeptShot, ignored: readonly Rect[] | undefined, by: For) {
   const { c, revision, scale, result, draw } = surveyed(shot);
   const { density } = c.screen;
   const without = (id: string) =>
     draw(new CaseResult({ ...result, layers: result.layers.filter((l) => l.id !== id) }));
-  const left = ignored ?? result.bars.map((b) => timesEach(1, b.rect));
+  const left = ignored ?? [...result.bars.map((b) => timesEach(1, b.rect)), ...lettersOf(result)];
   const input = {
     hash: shot.hash,
     whole: draw(result),
@@ -132,64 +118,45 @@ async function hold(shot: KeptShot, ignored: readonly Rect[] | undefined, by: Fo
   return { said, picture: Buffer.from(picture) };
 }
 
+/** What is said of a kept screenshot, with the picture that marks where both differ kept beside it. */
+async function said(shot: KeptShot, ignored: readonly Rect[] | undefined, by: For): Promise<Evidence> {
+  const found = await hold(shot, ignored, by);
+  const { hash: picture } = await keepFile(found.picture, `where ${shot.name} differs`, by);
+  const { scene, case: caseId, name, hash } = shot;
+  const at = new Date().toISOString();
+  return { id: crypto.randomUUID(), scene, case: caseId, name, hash, picture, at, ...found.said };
+}
+
 /**
- * Holds a screenshot against a case, and keeps both.
+ * Holds a screenshot against a case. Both files are kept; a step of the project that refers to them makes it evidence.
  * @throws Problem 404 for a scene or a case that is not there, 422 for a screenshot of another screen
  */
 export async function holdScreenshot(asked: Asked, by: For): Promise<Evidence> {
   const { project, scene, case: caseId, name, bytes } = asked;
   const { hash, widthPx: width, heightPx: height } = await keepFile(bytes, name, by);
-  const shot = { scene, case: caseId, name, hash };
-  const { said, picture } = await hold({ ...shot, project, size: { width, height } }, asked.ignored, by);
-  const found: Evidence = { id: crypto.randomUUID(), ...shot, at: new Date().toISOString(), ...said };
-  const row = { projectId: project, id: found.id, body: JSON.stringify(found), picture };
-  writing((tx) => tx.insert(evidence).values(row).run());
-  return found;
+  return said({ project, scene, case: caseId, name, hash, size: { width, height } }, asked.ignored, by);
 }
 
 /**
- * Holds a kept screenshot against its case as it is now, with other parts left out.
+ * Holds a screenshot that is kept against its case as it is now, with other parts left out.
  * @throws Problem 404, 422 where its screen is another one by now
  */
-export async function holdAgain(
+export function holdAgain(
   project: string,
-  id: string,
-  ignored: readonly Rect[],
+  { ignored, ...shot }: Pick<Evidence, 'scene' | 'case' | 'name' | 'hash' | 'ignored'>,
   by: For,
 ): Promise<Evidence> {
-  const was = listScreenshots(project).find((e) => e.id === id);
-  if (!was) throw notFound('This screenshot');
-  const { widthPx: width, heightPx: height } = rowOf(was.hash);
-  const { said, picture } = await hold({ ...was, project, size: { width, height } }, ignored, by);
-  const found: Evidence = { ...was, ...said };
-  const row = { body: JSON.stringify(found), picture };
-  writing((tx) => tx.update(evidence).set(row).where(isThat(project, id)).run());
-  return found;
+  const { widthPx: width, heightPx: height } = rowOf(shot.hash);
+  return said({ ...shot, project, size: { width, height } }, ignored, by);
 }
 
 /** The screenshots that are kept with a project, the latest first. @throws Problem 404 */
-export function listScreenshots(projectId: string): Evidence[] {
-  loadProject(projectId);
-  return getDb()
-    .select({ body: evidence.body })
-    .from(evidence)
-    .where(eq(evidence.projectId, projectId))
-    .orderBy(desc(evidence.number))
-    .all()
-    .map(({ body }) => Evidence.parse(JSON.parse(body)));
-}
+export const listScreenshots = (projectId: string): Evidence[] =>
+  (loadProject(projectId).documents.project.evidence ?? []).toReversed();
 
-const isThat = (projectId: string, id: string) => and(eq(evidence.projectId, projectId), eq(evidence.id, id));
-
-/** Where a screenshot differs from its case, as PNG. @throws Problem 404 */
-export function screenshotDifference(projectId: string, id: string): Buffer {
-  const row = getDb().select({ picture: evidence.picture }).from(evidence).where(isThat(projectId, id)).get();
-  if (!row) throw notFound('This screenshot');
-  return row.picture;
-}
-
-/** Lets one go. @throws Problem 404 */
-export function removeScreenshot(projectId: string, id: string): void {
-  const { changes } = writing((tx) => tx.delete(evidence).where(isThat(projectId, id)).run());
-  if (changes === 0) throw notFound('This screenshot');
+/** Where a screenshot differs from its case, as PNG. @throws Problem 404, 410 where the file was lost */
+export async function screenshotDifference(projectId: string, id: string): Promise<Buffer> {
+  const found = listScreenshots(projectId).find((e) => e.id === id);
+  if (!found) throw notFound('This screenshot');
+  return readOriginal(found.picture);
 }

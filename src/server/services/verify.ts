@@ -1,5 +1,6 @@
 import { eq } from 'drizzle-orm';
 import { filesOf, type Documents } from '@/core/project/documents';
+import { filesOfProof } from '@/core/project/proof';
 import { hasOriginal, isIntact } from '../blobs';
 import { getDb } from '../db/client';
 import { blobs, fonts } from '../db/schema';
@@ -14,10 +15,10 @@ export interface LostFile {
 
 const LOST = 'It is missing from the store, or cut short.';
 
-/** The files of a project of which something is missing: pictures with their previews, and fonts. */
+/** The files of a project of which something is missing: pictures with their previews, screenshots, and fonts. */
 export async function lostFiles({ project }: Documents): Promise<string[]> {
   const lost: string[] = [];
-  for (const hash of filesOf(project.pictures)) {
+  for (const hash of [...filesOf(project.pictures), ...filesOfProof(project)]) {
     const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
     if (!row || !(await isWhole(row))) lost.push(hash);
   }

@@ -1,7 +1,6 @@
 'use client';
 import { useCallback, useMemo, useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { CHECKLIST } from '@/core/launch/checklist';
 import type { LaunchFinding } from '@/core/launch/findings';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import { newLaunch } from '@/core/launch/new';
@@ -29,6 +28,7 @@ import { LaunchLimits } from './LaunchLimits';
 import { StageColumn } from './StageColumn';
 import { withFilesMade } from './make-files';
 import { messageOf } from '../api';
+import { DeviceChecks } from '../real-screen/DeviceChecks';
 import { Controls, TimeBar } from './Timeline';
 
 const SHOW_WORDS: Record<View['show'], string> = {
@@ -64,17 +64,6 @@ function NoLaunch() {
     </main>
   );
 }
-
-/** What to look at on a real device. */
-const Checks = () => (
-  <ol className="launch-checks">
-    {CHECKLIST.map((c) => (
-      <li key={c.id}>
-        <b>{c.what}</b> <span className="quiet">{c.why}</span>
-      </li>
-    ))}
-  </ol>
-);
 
 interface FilmsProps {
   show: View['show'];
@@ -182,7 +171,7 @@ function Open() {
         />
         <Films {...{ show, films, own }} />
         {show === 'limits' && <LaunchLimits launch={launch} />}
-        {show === 'checks' && <Checks />}
+        {show === 'checks' && <DeviceChecks />}
         {own && <Downloads c={own.c} starting={starting} />}
       </main>
       <aside className="close-up" aria-label="Close-up">

@@ -1,7 +1,13 @@
 'use client';
 import { useEffect, useState } from 'react';
 import { Button } from 'react-bootstrap';
+import { sayTicked } from '@/core/launch/checklist';
 import type { RealScreens } from '@/formats/real-screen/shown';
+import { DropScreenshot } from '../screenshot/DropScreenshot';
+import { EvidenceList } from '../screenshot/EvidenceList';
+import { useEvidence } from '../screenshot/useScreenshots';
+import { useWorkbench } from '../state/context';
+import { useLook } from '../state/look';
 import { QrCode } from './QrCode';
 import { useRealScreens, useRealScreensState } from './real-screens';
 import { VisitorItem } from './VisitorItem';
@@ -69,6 +75,25 @@ function On({ screens }: { screens: Extract<RealScreens, { on: true }> }) {
   );
 }
 
+/** What was looked at on devices, and what real screenshots say. */
+function Seen() {
+  const look = useLook();
+  const project = useWorkbench((s) => s.documents.project);
+  const evidence = useEvidence();
+  return (
+    <>
+      <p>
+        Of what is to be looked at on real devices {sayTicked(project)} is ticked.{' '}
+        <Button variant="quiet" size="sm" onClick={() => look({ lens: 'launch', show: 'checks' })}>
+          to the list
+        </Button>
+      </p>
+      <EvidenceList label="Real screenshots" evidence={evidence} />
+      <DropScreenshot />
+    </>
+  );
+}
+
 /** Lets real screens in, reads them, and has them show what is looked at here. */
 export function RealScreensPart() {
   const { refresh } = useRealScreens();
@@ -99,6 +124,7 @@ export function RealScreensPart() {
         </>
       )}
       {screens?.on && <On screens={screens} />}
+      <Seen />
       {(problem ?? (away && 'The server does not answer.')) && (
         <p className="problem" role="alert">
           {problem ?? 'The server does not answer.'}

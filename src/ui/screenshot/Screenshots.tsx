@@ -3,13 +3,14 @@ import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
 import { sayShare } from '@/core/words/numbers';
 import { sayTime } from '@/core/words/words';
-import type { Evidence } from '@/formats/evidence';
+import type { Evidence } from '@/core/project/proof';
+import { useWorkbench } from '../state/context';
 import { FileField } from '../parts/FileField';
 import { Sent } from '../parts/Sent';
 import { useDropTarget } from '../parts/useDropTarget';
 import { OUTCOME_SHAPES } from '../words';
 import { MaskedPicture } from './MaskedPicture';
-import { useScreenshots } from './useScreenshots';
+import { useEvidence, useScreenshots } from './useScreenshots';
 
 const sayOff = (off: number | null): string => {
   if (off === null) return '–';
@@ -75,23 +76,27 @@ function Shot({ shot, kept }: { shot: Evidence; kept: Kept }) {
         key={JSON.stringify(shot.ignored)}
         shot={shot}
         isBusy={kept.busy}
-        onAgain={(ignored) => void kept.again(shot.id, ignored)}
+        onAgain={kept.isReadOnly ? undefined : (ignored) => void kept.again(shot, ignored)}
       />
-      <Button variant="quiet" size="sm" disabled={kept.busy} onClick={() => void kept.remove(shot.id)}>
-        remove this screenshot
-      </Button>
+      {!kept.isReadOnly && (
+        <Button variant="quiet" size="sm" disabled={kept.busy} onClick={() => kept.remove(shot.id)}>
+          remove this screenshot
+        </Button>
+      )}
     </li>
   );
 }
 
 /** A real screenshot laid over its case: where each layer lies, and what differs. */
 export function Screenshots({ c }: { c: Case }) {
-  const kept = useScreenshots(c);
+  const kept = useScreenshots();
+  const scene = useWorkbench((s) => s.sceneId);
+  const shots = useEvidence().filter((e) => e.scene === scene && e.case === c.id);
   const { over, target } = useDropTarget((data) => {
     const [file] = data.files;
-    if (file) void kept.take(file);
+    if (file && !kept.isReadOnly) void kept.take(file, c.id);
   });
-  if (kept.isReadOnly) return null;
+  if (kept.isReadOnly && shots.length === 0) return null;
   return (
     <section
       className={over ? 'shots-part shots-part-over' : 'shots-part'}
@@ -99,15 +104,17 @@ export function Screenshots({ c }: { c: Case }) {
       {...target}
     >
       <h3 id="real-shots">Real screenshots</h3>
-      <p className="quiet">
-        Drop a screenshot of it here, or{' '}
-        <FileField
-          label="choose a screenshot"
-          accept="image/png,image/jpeg,image/webp"
-          disabled={kept.reading !== null}
-          onChoose={([file]) => file && void kept.take(file)}
-        />
-      </p>
+      {!kept.isReadOnly && (
+        <p className="quiet">
+          Drop a screenshot of it here, or{' '}
+          <FileField
+            label="choose a screenshot"
+            accept="image/png,image/jpeg,image/webp"
+            disabled={kept.reading !== null}
+            onChoose={([file]) => file && void kept.take(file, c.id)}
+          />
+        </p>
+      )}
       {kept.reading && <Sent reading={kept.reading} onCancel={kept.cancel} />}
       {kept.problem && (
         <p className="problem" role="alert">
@@ -115,7 +122,7 @@ export function Screenshots({ c }: { c: Case }) {
         </p>
       )}
       <ul aria-label="Screenshots">
-        {kept.shots.map((shot) => (
+        {shots.map((shot) => (
           <Shot key={shot.id} shot={shot} kept={kept} />
         ))}
       </ul>

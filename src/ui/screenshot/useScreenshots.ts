@@ -1,61 +1,62 @@
 'use client';
-import { useCallback, useEffect, useState } from 'react';
+import { useState } from 'react';
 import type { Rect } from '@/core/geometry/rect';
-import type { Case } from '@/core/screens/cases';
+import type { Evidence } from '@/core/project/proof';
 import * as api from '@/formats/api/screenshots';
-import type { Evidence } from '@/formats/evidence';
 import { ask, messageOf, uploadScreenshot } from '../api';
 import { useSending } from '../parts/useSending';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { edit } from '../state/edit';
 
-/** The screenshots that are kept of a case of the open scene, and what can be done with them. */
-export function useScreenshots(c: Case) {
+const NONE: readonly Evidence[] = [];
+
+/** The screenshots that are evidence of the project, the latest first. */
+export function useEvidence(): readonly Evidence[] {
+  const kept = useWorkbench((s) => s.documents.project.evidence);
+  return kept?.toReversed() ?? NONE;
+}
+
+/** What can be done with screenshots: each is a step of the project. */
+export function useScreenshots() {
   const store = useWorkbenchStore();
   const project = useWorkbench((s) => s.documents.project.id);
-  const scene = useWorkbench((s) => s.sceneId);
-  const [all, setAll] = useState<Evidence[]>([]);
+  const isReadOnly = useWorkbench((s) => s.signed !== null);
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const { reading, send, cancel } = useSending();
-  const load = useCallback(
-    () =>
-      ask(api.listScreenshots, { project }).then(setAll, (error: unknown) => setProblem(messageOf(error))),
-    [project],
-  );
-  useEffect(() => void load(), [load]);
-  const take = (file: File) =>
+  /** Holds a file against a case of the open scene. */
+  const take = (file: File, caseId: string) =>
     send(
       file.name,
       async (sending) => {
         setProblem(null);
-        await uploadScreenshot({ project, scene, case: c.id }, file, sending);
-        await load();
+        const scene = store.getState().sceneId;
+        const found = await uploadScreenshot({ project, scene, case: caseId }, file, sending);
+        edit(store, ({ project: now }) => void (now.evidence ??= []).push(found));
       },
       setProblem,
     );
-  /** Does something with one of them, and reads what there is then. */
-  const act = async (work: () => Promise<unknown>) => {
+  const again = async (shot: Evidence, ignored: Rect[]) => {
     setBusy(true);
     setProblem(null);
     try {
-      await work();
-      await load();
+      const { scene, case: caseId, name, hash } = shot;
+      const body = { scene, case: caseId, name, hash, ignored };
+      const found = await ask(api.holdScreenshotAgain, { project }, { body });
+      edit(store, ({ project: now }) => {
+        const at = now.evidence?.findIndex((e) => e.id === shot.id) ?? -1;
+        if (at >= 0) now.evidence![at] = { ...found, id: shot.id };
+      });
     } catch (error) {
       setProblem(messageOf(error));
     } finally {
       setBusy(false);
     }
   };
-  return {
-    shots: all.filter((e) => e.scene === scene && e.case === c.id),
-    problem,
-    busy,
-    reading,
-    cancel,
-    take,
-    again: (id: string, ignored: Rect[]) =>
-      act(() => ask(api.holdScreenshotAgain, { project, screenshot: id }, { body: { ignored } })),
-    remove: (id: string) => act(() => ask(api.removeScreenshot, { project, screenshot: id })),
-    isReadOnly: store.getState().signed !== null,
-  };
+  const remove = (id: string) =>
+    edit(store, ({ project: now }) => {
+      now.evidence = now.evidence?.filter((e) => e.id !== id);
+      if (now.evidence?.length === 0) delete now.evidence;
+    });
+  return { problem, busy, reading, cancel, take, again, remove, isReadOnly };
 }

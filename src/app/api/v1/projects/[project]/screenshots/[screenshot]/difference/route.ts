@@ -3,9 +3,9 @@ import { screenshotDifference } from '@/server/services/screenshots';
 import { bytesResponse } from '../../../../../../respond';
 import { serve } from '../../../../../../serve';
 
-export const GET = serve(drawScreenshot, ({ params: { project, screenshot } }) =>
+export const GET = serve(drawScreenshot, async ({ params: { project, screenshot } }) =>
   bytesResponse(
-    screenshotDifference(project, screenshot),
+    await screenshotDifference(project, screenshot),
     'image/png',
     'private, max-age=31536000, immutable',
   ),

@@ -1,0 +1,177 @@
+'use client';
+import { useState } from 'react';
+import { Button, Form } from 'react-bootstrap';
+import type { Size } from '@/core/geometry/rect';
+import { casesOf, type Case } from '@/core/screens/cases';
+import { DENSITIES, impossibleBecause } from '@/core/screens/check';
+import { screenOf } from '@/core/screens/own';
+import { caseName } from '@/core/screens/words';
+import { casesOfSize } from '@/core/screenshot/of-size';
+import { APPEARANCES } from '@/core/values/values';
+import { FileField } from '../parts/FileField';
+import { Sent } from '../parts/Sent';
+import { useDropTarget } from '../parts/useDropTarget';
+import { useScreenEdits } from '../sets/useSets';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
+import type { WorkbenchState, WorkbenchStore } from '../state/workbench';
+import { APPEARANCE_LABELS } from '../words';
+import { useScreenshots } from './useScreenshots';
+
+/** A screenshot whose case is not known yet. */
+interface Taken {
+  file: File;
+  size: Size;
+}
+
+async function sizeOf(file: File): Promise<Size> {
+  const bitmap = await createImageBitmap(file);
+  const { width, height } = bitmap;
+  bitmap.close();
+  return { width, height };
+}
+
+const nameIn = (c: Case) => `${caseName(c)}, ${APPEARANCE_LABELS[c.appearance].toLowerCase()}`;
+
+interface ChooseProps {
+  cases: readonly Case[];
+  onChoose: (id: string) => void;
+}
+
+/** Which of several cases a screenshot is of. */
+function ChooseCase({ cases, onChoose }: ChooseProps) {
+  const [id, setId] = useState(cases[0]!.id);
+  return (
+    <p className="real-acts">
+      <label>
+        <span className="quiet">It may be of </span>
+        <select className="form-select form-select-sm" value={id} onChange={(e) => setId(e.target.value)}>
+          {cases.map((c) => (
+            <option key={c.id} value={c.id}>
+              {nameIn(c)}
+            </option>
+          ))}
+        </select>
+      </label>
+      <Button size="sm" variant="primary" onClick={() => onChoose(id)}>
+        hold it against this
+      </Button>
+    </p>
+  );
+}
+
+/** A screen of the size of a screenshot, held upright where it is higher than wide. */
+function screenOfShot({ width, height }: Size, density: number) {
+  const px = { width: Math.min(width, height), height: Math.max(width, height) };
+  const lu = `${Math.round(px.width / density)} × ${Math.round(px.height / density)}`;
+  const label = `Screen ${lu}, of a screenshot`;
+  return screenOf({ id: `own-${crypto.randomUUID()}`, label, px, density, weight: 1, origin: 'custom' });
+}
+
+/** A screen that the project does not have yet, of the size of a screenshot. */
+function AddScreen({ size, onAdded }: { size: Size; onAdded: (caseId: string) => void }) {
+  const { save } = useScreenEdits();
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const [density, setDensity] = useState(3);
+  const problem =
+    Number.isFinite(density) && density > 0
+      ? impossibleBecause(screenOfShot(size, density))
+      : 'Say how many px a lu has.';
+  return (
+    <Form
+      className="real-acts"
+      onSubmit={(e) => {
+        e.preventDefault();
+        const screen = screenOfShot(size, density);
+        save(screen);
+        onAdded(`${screen.id}.${size.width > size.height ? 90 : 0}.${appearance}`);
+      }}
+    >
+      <span>
+        No screen of the project has {size.width} × {size.height} px.
+      </span>
+      <label>
+        <span className="quiet">px per lu </span>
+        <Form.Control
+          size="sm"
+          type="number"
+          min={DENSITIES.low}
+          max={DENSITIES.high}
+          step="any"
+          value={Number.isNaN(density) ? '' : density}
+          onChange={(e) => setDensity(Number(e.target.value || Number.NaN))}
+        />
+      </label>
+      <Button size="sm" type="submit" variant="primary" disabled={problem !== null}>
+        Add a screen of this size, and hold it against that
+      </Button>
+      {problem && <span className="problem">{problem}</span>}
+    </Form>
+  );
+}
+
+const isSaved = ({ saving, pending }: WorkbenchState) => saving === 'saved' && pending.length === 0;
+
+/** Waits until everything that was changed is saved: the server knows no other screens. */
+const onceSaved = (store: WorkbenchStore) =>
+  new Promise<void>((resolve) => {
+    if (isSaved(store.getState())) return resolve();
+    const end = store.subscribe((state) => {
+      if (!isSaved(state)) return;
+      end();
+      resolve();
+    });
+  });
+
+/** A real screenshot that is dropped on the project: its size finds the screen, or offers to add one. */
+export function DropScreenshot() {
+  const kept = useScreenshots();
+  const screens = useWorkbench((s) => s.sceneScreens);
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const [taken, setTaken] = useState<Taken | null>(null);
+  const [unread, setUnread] = useState<string | null>(null);
+  const store = useWorkbenchStore();
+  const hold = (file: File, caseId: string) => {
+    setTaken(null);
+    void onceSaved(store).then(() => kept.take(file, caseId));
+  };
+  const look = async (file: File) => {
+    setUnread(null);
+    const size = await sizeOf(file);
+    const found = casesOfSize(casesOf(screens, [appearance]), size);
+    if (found.length === 1) hold(file, found[0]!.id);
+    else setTaken({ file, size });
+  };
+  const choose = (file: File | undefined) => {
+    if (file) look(file).catch(() => setUnread(`“${file.name}” is no picture that can be read.`));
+  };
+  const { over, target } = useDropTarget((data) => choose(data.files[0]));
+  if (kept.isReadOnly) return null;
+  const cases = taken ? casesOfSize(casesOf(screens, APPEARANCES), taken.size) : [];
+  const sorted = cases.toSorted(
+    (a, b) => Number(b.appearance === appearance) - Number(a.appearance === appearance),
+  );
+  return (
+    <div className={over ? 'shot-drop shot-drop-over' : 'shot-drop'} {...target}>
+      <p className="quiet">
+        Drop a screenshot of a real screen here, or{' '}
+        <FileField
+          label="choose a screenshot"
+          accept="image/png,image/jpeg,image/webp"
+          disabled={kept.reading !== null}
+          onChoose={([file]) => choose(file)}
+        />
+        : its size finds the screen, and it is held against the open scene.
+      </p>
+      {taken && cases.length > 0 && (
+        <ChooseCase key={taken.file.name} cases={sorted} onChoose={(id) => hold(taken.file, id)} />
+      )}
+      {taken && cases.length === 0 && <AddScreen size={taken.size} onAdded={(id) => hold(taken.file, id)} />}
+      {kept.reading && <Sent reading={kept.reading} onCancel={kept.cancel} />}
+      {(kept.problem ?? unread) && (
+        <p className="problem" role="alert">
+          {kept.problem ?? unread}
+        </p>
+      )}
+    </div>
+  );
+}
