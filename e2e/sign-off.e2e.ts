@@ -3,6 +3,7 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import { expect, type Page } from '@playwright/test';
+import type { Documents } from '../src/core/project/documents';
 import type { Since } from '../src/core/since/schema';
 import { FEW_SPLASH } from './few-screens';
 import {
@@ -30,6 +31,33 @@ const coulee = (...args: string[]) =>
       resolve({ code: typeof error?.code === 'number' ? error.code : 0, out }),
     );
   });
+
+/** A screenshot that is what the server draws, dropped on the project. */
+async function holdScreenshot(page: Page): Promise<void> {
+  const [, , project, scene] = new URL(page.url()).pathname.split('/');
+  const caseId = 'phone-360x640-2x.0.light';
+  const drawn = await page.request.get(`/api/v1/projects/${project}/scenes/${scene}/cases/${caseId}?glass=0`);
+  const glass = page.getByRole('region', { name: 'On a real screen' });
+  const real = { name: 'real.png', mimeType: 'image/png', buffer: await drawn.body() };
+  await glass.getByLabel('choose a screenshot').setInputFiles(real);
+  const hold = glass.getByRole('button', { name: 'hold it against this' });
+  const list = glass.getByRole('list', { name: 'Real screenshots' });
+  await expect(list.or(hold)).toBeVisible({ timeout: 60_000 });
+  if (await hold.isVisible()) {
+    await glass.getByLabel('It may be of').selectOption(caseId);
+    await hold.click();
+  }
+  await expect(list).toContainText('Everything that is seen agrees with the rules.', { timeout: 60_000 });
+  await expect(saving(page)).toHaveText('saved');
+}
+
+/** The documents of the sign-off that the page compares with. */
+async function signedDocuments(page: Page): Promise<Documents> {
+  const { pathname, searchParams } = new URL(page.url());
+  const [, , project] = pathname.split('/');
+  const kept = await page.request.get(`/api/v1/projects/${project}/sign-offs/${searchParams.get('since')}`);
+  return ((await kept.json()) as { documents: Documents }).documents;
+}
 
 async function signOff(page: Page, by: string) {
   await expect(page.locator('.verdict table')).toBeVisible({ timeout: 60_000 });
@@ -62,9 +90,19 @@ test('from own pictures to a sign-off, and what got worse since, alike on the pa
     .click({ timeout: 60_000 });
   await expect(page.getByRole('button', { name: 'undo this' }).first()).toBeVisible({ timeout: 30_000 });
   await expect(saving(page)).toHaveText('saved');
+  // From the tap on, and looked at on a device.
+  await lens(page, 'launch');
+  await page.getByRole('button', { name: 'Describe the launch' }).click();
+  await page.getByRole('button', { name: 'on a real device' }).click();
+  const device = page.getByRole('region', { name: 'On a real device' });
+  await device.getByRole('checkbox').first().check();
+  await expect(device.getByRole('listitem').first()).toContainText('found right');
+  await expect(saving(page)).toHaveText('saved');
   await lens(page, 'sizes');
   await expect(page.locator('.sizes-table').first()).toBeVisible({ timeout: 60_000 });
   await lens(page, 'ship');
+  await expect(page.getByRole('region', { name: 'mark', exact: true })).toBeVisible();
+  await holdScreenshot(page);
   await signOff(page, 'Ines');
   // What was found then is what the verdict says now.
   const row = page.getByRole('list', { name: 'Sign-offs' }).getByRole('listitem');
@@ -96,6 +134,11 @@ test('from own pictures to a sign-off, and what got worse since, alike on the pa
     )
     .toBe(3);
   expect(await seriousInBothThemes(page)).toEqual([]);
+
+  // What was signed off holds the look at a device and the screenshot.
+  const { project: signed } = await signedDocuments(page);
+  expect(signed.checked).toMatchObject([{ done: true }]);
+  expect(signed.evidence).toMatchObject([{ name: 'real.png' }]);
 
   // The archive holds the sign-off, and the build sees the same.
   const [, , project] = new URL(page.url()).pathname.split('/');

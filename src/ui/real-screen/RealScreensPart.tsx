@@ -83,7 +83,7 @@ function Seen() {
   return (
     <>
       <p>
-        Of what is to be looked at on real devices {sayTicked(project)} is ticked.{' '}
+        The list for real devices: {sayTicked(project)} ticked.{' '}
         <Button variant="quiet" size="sm" onClick={() => look({ lens: 'launch', show: 'checks' })}>
           to the list
         </Button>

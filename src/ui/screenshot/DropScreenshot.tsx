@@ -160,7 +160,7 @@ export function DropScreenshot() {
           disabled={kept.reading !== null}
           onChoose={([file]) => choose(file)}
         />
-        : its size finds the screen, and it is held against the open scene.
+        Its size finds the screen, and it is held against the open scene.
       </p>
       {taken && cases.length > 0 && (
         <ChooseCase key={taken.file.name} cases={sorted} onChoose={(id) => hold(taken.file, id)} />
