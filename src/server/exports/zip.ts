@@ -14,9 +14,40 @@ export interface Entry {
   pack: boolean;
 }
 
+/** Begins each content when the one before it is asked for, so that one is made while another is written; each is taken once. */
+function beginningAhead(contents: readonly (() => Promise<Readable>)[]) {
+  const begun = new Map<number, Promise<Readable>>();
+  const begin = (i: number) => {
+    const content = contents[i];
+    if (!content || begun.has(i)) return;
+    const stream = content();
+    // A fault is heard of when it is its turn.
+    stream.catch(() => {});
+    begun.set(i, stream);
+  };
+  return {
+    take(i: number): Promise<Readable> {
+      begin(i);
+      begin(i + 1);
+      const stream = begun.get(i)!;
+      begun.delete(i);
+      return stream;
+    },
+    /** What was begun and nobody takes any more is let go of. */
+    end() {
+      for (const stream of begun.values())
+        stream.then(
+          (s) => s.destroy(),
+          () => {},
+        );
+      begun.clear();
+    },
+  };
+}
+
 /**
- * A ZIP that is made while it is read, one file after another, so that no two of them lie in memory. A file that cannot be
- * read ends it with that fault.
+ * A ZIP that is made while it is read, one file after another, so that no more than two of them lie in memory. A file that
+ * cannot be read ends it with that fault.
  * @param onEntry hears how many files are through
  */
 export function zipOf(entries: readonly Entry[], onEntry: (done: number) => void = () => {}): Readable {
@@ -26,21 +57,30 @@ export function zipOf(entries: readonly Entry[], onEntry: (done: number) => void
   zip.on('error', fail);
   let done = 0;
   let current: Readable | null = null;
-  out.on('close', () => current?.destroy());
+  const lazy = entries.flatMap(({ content }) => (Buffer.isBuffer(content) ? [] : [content]));
+  const ahead = beginningAhead(lazy);
+  out.on('close', () => {
+    current?.destroy();
+    ahead.end();
+  });
   const options = ({ pack }: Entry) => ({
     mtime: EARLIEST,
     mode: MODE,
     compress: pack,
     forceDosTimestamp: true,
   });
+  let next = 0;
   for (const entry of entries) {
     const { path, content } = entry;
     if (Buffer.isBuffer(content)) {
       zip.addBuffer(content, path, options(entry));
       continue;
     }
+    const turn = next++;
     zip.addReadStreamLazy(path, options(entry), (give) => {
-      content().then(
+      // Nobody reads it any more, and nothing more is begun.
+      if (out.destroyed) return;
+      ahead.take(turn).then(
         (stream) => {
           // What nobody reads any more has to be let go of.
           if (out.destroyed) return stream.destroy();

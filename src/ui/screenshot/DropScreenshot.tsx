@@ -160,8 +160,8 @@ export function DropScreenshot() {
           disabled={kept.reading !== null}
           onChoose={([file]) => choose(file)}
         />
-        Its size finds the screen, and it is held against the open scene.
       </p>
+      <p className="quiet">Its size finds the screen; it is held against the open scene.</p>
       {taken && cases.length > 0 && (
         <ChooseCase key={taken.file.name} cases={sorted} onChoose={(id) => hold(taken.file, id)} />
       )}
