@@ -49,12 +49,31 @@ function end(): void {
   if (document.fullscreenElement) document.exitFullscreen().catch(() => {});
 }
 
-/** Tells the desk what was read; what did not get through is told with the next that is read. */
-async function tell(reading: Reading): Promise<void> {
-  const response = await fetch(`${base}/reading`, { method: 'POST', body: JSON.stringify(reading) });
-  if (response.status === 404) return end();
-  if (!response.ok) throw new Error(`${response.status}`);
-  sayRead();
+/** What the desk was told last. */
+let told: Reading | null = null;
+let isTelling = false;
+/** After how long it is tried again to tell the desk, ms. */
+const AGAIN_MS = 1500;
+
+/** Tells the desk what was read, one after another, so that the latest is the last that it hears. */
+async function tell(): Promise<void> {
+  if (isTelling) return;
+  isTelling = true;
+  try {
+    while (now !== told && !isOver) {
+      const reading = now;
+      const response = await fetch(`${base}/reading`, { method: 'POST', body: JSON.stringify(reading) });
+      if (response.status === 404) return end();
+      if (!response.ok) throw new Error(`${response.status}`);
+      told = reading;
+      sayRead();
+    }
+  } catch {
+    lost();
+    setTimeout(() => void tell(), AGAIN_MS);
+  } finally {
+    isTelling = false;
+  }
 }
 
 const lost = () => {
@@ -70,7 +89,7 @@ function read(px: { width: number; height: number } | null): void {
   readings = bestReadings([...readings, reading]);
   figures.replaceChildren(...figuresOf(readings));
   fillButton.hidden = isWhole(reading) || !document.fullscreenEnabled;
-  tell(reading).catch(lost);
+  void tell();
 }
 
 function follow(): void {

@@ -8,7 +8,9 @@ const QUARTERS = [0, 90, 180, 270] as const satisfies Rotation[];
  * orientation, which counts the same way as our rotations.
  */
 function rotation(): Rotation {
-  const { angle } = window.screen.orientation ?? { angle: 0 };
+  // Older browsers have it at the window. Source: WHATWG Compatibility Standard, window.orientation.
+  const older = (window as { orientation?: number }).orientation;
+  const angle = (window.screen.orientation as ScreenOrientation | undefined)?.angle ?? older ?? 0;
   return QUARTERS.find((q) => q === ((angle % 360) + 360) % 360) ?? 0;
 }
 
@@ -94,5 +96,5 @@ export function onWindow(whole: Element, area: Element, hear: (px: Px | null) =>
   }
   new ResizeObserver(changed).observe(area, { box: 'border-box' });
   window.addEventListener('resize', changed);
-  window.screen.orientation?.addEventListener('change', changed);
+  window.addEventListener('orientationchange', changed);
 }

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { demo } from '../../../demo/testing';
 import { scenesShown } from './launch';
+import type { DeviceCheck, Evidence } from './proof';
 import { sayPlace, saySides } from '../sentences/differences';
 import { Documents } from './documents';
 import { merge3, placeKey, type Version } from './merge';
@@ -115,6 +116,41 @@ describe('what two people made of the same project', () => {
     const asked = merge3(demo, fill('a'), fill('b'));
     expect(asked.clashes.map((c) => c.place)).toEqual([[]]);
     expect(asked.problem).toBeNull();
+  });
+
+  it('says of two places of a picture how far each lies along', () => {
+    const held = (percent: number) =>
+      changed((d) => {
+        const harbour = layer(d, 'harbour');
+        if (harbour?.kind !== 'picture' || harbour.fit.align.kind !== 'position')
+          throw new Error('It is not held.');
+        harbour.fit.align.x.percent = percent;
+      });
+    const [mine, theirs] = [held(52), held(82)];
+    const [clash] = merge3(demo, mine, theirs).clashes;
+    const { mine: here, theirs: there } = saySides(clash!, { mine, theirs });
+    expect([here, there]).toEqual([
+      expect.stringMatching(/\(52 % across\)$/),
+      expect.stringMatching(/\(82 % across\)$/),
+    ]);
+  });
+
+  it('keeps the screenshots and the looks at devices of both', () => {
+    const shot = (id: string) => ({ id, hash: id.repeat(64) }) as unknown as Evidence;
+    const look = (target: string, note: string): DeviceCheck => ({
+      ...{ check: 'light-and-dark', target, done: true, note, at: '2026-01-05T09:00:00.000Z' },
+    });
+    const proof = (id: string, checked: DeviceCheck[]) =>
+      changed((d) => {
+        d.project.evidence = [shot(id)];
+        d.project.checked = checked;
+      });
+    const mine = proof('a', [look('one', ''), look('two', 'mine')]);
+    const theirs = proof('b', [look('two', 'theirs')]);
+    const { documents, clashes } = merge3(demo, mine, theirs);
+    expect(documents.project.evidence?.map((e) => e.id).toSorted()).toEqual(['a', 'b']);
+    expect(documents.project.checked).toHaveLength(2);
+    expect(clashes.map((c) => sayPlace(c.place, [mine, theirs]))).toEqual(['Looked at on a device']);
   });
 
   /** a scene that nothing else is done to */

@@ -210,7 +210,12 @@ function saySide(place: Place, value: unknown, documents: Documents): string {
 function inside(own: unknown, other: unknown): string {
   const leaves = diff(other, own).slice(0, MOST_LEAVES);
   const said = leaves.map((step) => {
-    const key = pointerKeys(step.path).at(-1) ?? '';
+    const keys = pointerKeys(step.path);
+    const key = keys.at(-1) ?? '';
+    // Of a position: how far along which way.
+    const along = ALONG[keys.at(-2) ?? ''];
+    if (key === 'percent' && along && step.op !== 'remove' && typeof step.value === 'number')
+      return `${sayNumber(step.value)} % ${along}`;
     const value = step.op === 'remove' ? NOTHING : plainly(step.value);
     return `${/^(\d+|-)$/.test(key) ? '' : `${wordOf(key)} `}${value}`;
   });

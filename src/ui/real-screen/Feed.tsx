@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useMemo, useRef } from 'react';
+import { useEffect, useMemo, useRef, useSyncExternalStore } from 'react';
 import { measuredCase } from '@/core/screens/measured';
 import type { Case } from '@/core/screens/cases';
 import * as api from '@/formats/api/real-screens';
@@ -100,9 +100,19 @@ function FeedOne({ visitor }: { visitor: Visitor }) {
   );
 }
 
-/** Draws for every real screen that has come what the page looks at, with each change. */
+const onVisible = (hear: () => void) => {
+  document.addEventListener('visibilitychange', hear);
+  return () => document.removeEventListener('visibilitychange', hear);
+};
+
+/** Draws for every real screen that has come what the page looks at, with each change: of several tabs the one that is looked at. */
 export function Feed() {
   const screens = useRealScreensState((s) => s.screens);
-  if (!screens?.on) return null;
+  const isHidden = useSyncExternalStore(
+    onVisible,
+    () => document.hidden,
+    () => true,
+  );
+  if (!screens?.on || isHidden) return null;
   return screens.visitors.map((visitor) => <FeedOne key={visitor.id} visitor={visitor} />);
 }

@@ -122,14 +122,14 @@ const onceSaved = (store: WorkbenchStore) =>
     });
   });
 
-/** A real screenshot that is dropped on the project: its size finds the screen, or offers to add one. */
-export function DropScreenshot() {
+/** A file that was dropped or chosen, until it is known which case it is of. */
+function useDropped() {
   const kept = useScreenshots();
+  const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.sceneScreens);
   const appearance = useWorkbench((s) => s.view.appearance);
   const [taken, setTaken] = useState<Taken | null>(null);
   const [unread, setUnread] = useState<string | null>(null);
-  const store = useWorkbenchStore();
   const hold = (file: File, caseId: string) => {
     setTaken(null);
     void onceSaved(store).then(() => kept.take(file, caseId));
@@ -144,12 +144,19 @@ export function DropScreenshot() {
   const choose = (file: File | undefined) => {
     if (file) look(file).catch(() => setUnread(`“${file.name}” is no picture that can be read.`));
   };
-  const { over, target } = useDropTarget((data) => choose(data.files[0]));
-  if (kept.isReadOnly) return null;
   const cases = taken ? casesOfSize(casesOf(screens, APPEARANCES), taken.size) : [];
+  /** Those of the appearance that is looked at first. */
   const sorted = cases.toSorted(
     (a, b) => Number(b.appearance === appearance) - Number(a.appearance === appearance),
   );
+  return { kept, taken, cases: sorted, problem: kept.problem ?? unread, choose, hold };
+}
+
+/** A real screenshot that is dropped on the project: its size finds the screen, or offers to add one. */
+export function DropScreenshot() {
+  const { kept, taken, cases, problem, choose, hold } = useDropped();
+  const { over, target } = useDropTarget((data) => choose(data.files[0]));
+  if (kept.isReadOnly) return null;
   return (
     <div className={over ? 'shot-drop shot-drop-over' : 'shot-drop'} {...target}>
       <p className="quiet">
@@ -163,13 +170,13 @@ export function DropScreenshot() {
       </p>
       <p className="quiet">Its size finds the screen; it is held against the open scene.</p>
       {taken && cases.length > 0 && (
-        <ChooseCase key={taken.file.name} cases={sorted} onChoose={(id) => hold(taken.file, id)} />
+        <ChooseCase key={taken.file.name} cases={cases} onChoose={(id) => hold(taken.file, id)} />
       )}
       {taken && cases.length === 0 && <AddScreen size={taken.size} onAdded={(id) => hold(taken.file, id)} />}
       {kept.reading && <Sent reading={kept.reading} onCancel={kept.cancel} />}
-      {(kept.problem ?? unread) && (
+      {problem && (
         <p className="problem" role="alert">
-          {kept.problem ?? unread}
+          {problem}
         </p>
       )}
     </div>

@@ -25,6 +25,41 @@ const pxOf = ({ width, height }: Size, density: number) => ({
   heightPx: Math.round(height * density),
 });
 
+interface ActsProps {
+  masks: readonly Rect[];
+  /** of the screen, lu */
+  size: Size;
+  isBusy: boolean;
+  onChange: (masks: readonly Rect[]) => void;
+  /** `null` while nothing else is left out than was */
+  onAgain: (() => void) | null;
+}
+
+/** Leaves out more or less, and looks again. */
+function MaskActs({ masks, size: { width, height }, isBusy, onChange, onAgain }: ActsProps) {
+  const another = { x: width / 4, y: height / 4, width: width / 2, height: height / 10 };
+  return (
+    <p className="shot-acts">
+      <Button variant="quiet" size="sm" onClick={() => onChange([...masks, another])}>
+        leave out a part
+      </Button>
+      <Button
+        variant="quiet"
+        size="sm"
+        disabled={masks.length === 0}
+        onClick={() => onChange(masks.slice(0, -1))}
+      >
+        leave out one less
+      </Button>
+      {onAgain && (
+        <Button variant="primary" size="sm" disabled={isBusy} onClick={onAgain}>
+          look again
+        </Button>
+      )}
+    </p>
+  );
+}
+
 /** Where a screenshot differs from its case, with what is not looked at laid over it. */
 export function MaskedPicture({ shot, isBusy, onAgain }: Props) {
   const screens = useWorkbench((s) => s.screens);
@@ -33,11 +68,6 @@ export function MaskedPicture({ shot, isBusy, onAgain }: Props) {
   if (!c) return null;
   const { size } = turn(c.screen, c.rotation);
   const change = (i: number, rect: Rect) => setMasks(masks.map((m, j) => (j === i ? rect : m)));
-  const add = () =>
-    setMasks([
-      ...masks,
-      { x: size.width / 4, y: size.height / 4, width: size.width / 2, height: size.height / 10 },
-    ]);
   return (
     <>
       <div className="shot-picture">
@@ -57,24 +87,11 @@ export function MaskedPicture({ shot, isBusy, onAgain }: Props) {
         ))}
       </div>
       {onAgain && (
-        <p className="shot-acts">
-          <Button variant="quiet" size="sm" onClick={add}>
-            leave out a part
-          </Button>
-          <Button
-            variant="quiet"
-            size="sm"
-            disabled={masks.length === 0}
-            onClick={() => setMasks(masks.slice(0, -1))}
-          >
-            leave out one less
-          </Button>
-          {masks !== shot.ignored && (
-            <Button variant="primary" size="sm" disabled={isBusy} onClick={() => onAgain([...masks])}>
-              look again
-            </Button>
-          )}
-        </p>
+        <MaskActs
+          {...{ masks, size, isBusy }}
+          onChange={setMasks}
+          onAgain={masks === shot.ignored ? null : () => onAgain([...masks])}
+        />
       )}
     </>
   );
