@@ -2,8 +2,8 @@ import type { Size } from '../geometry/rect';
 import type { Case } from '../screens/cases';
 import { isSideways } from '../screens/turn';
 
-/** How far apart the two extents of a screenshot may say its scale, px of the screenshot. */
-const ROUNDED = 1.01;
+/** By how much an extent of a screenshot that was made smaller may be rounded, px of the screenshot. */
+const ROUNDED = 1;
 
 /** The px of a case, as it is held. */
 export function heldPx({ screen, rotation }: Case): Size {
@@ -11,18 +11,22 @@ export function heldPx({ screen, rotation }: Case): Size {
   return isSideways(rotation) ? { width: height, height: width } : { width, height };
 }
 
-/** Screenshot px per px of a screen; `null` where it is of another shape. */
+/** Screenshot px per px of a screen, for which both extents are rounded; `null` where it is of another shape. */
 export function scaleOf(shot: Size, screen: Size): number | null {
-  const scale = shot.width / screen.width;
-  return Math.abs(screen.height * scale - shot.height) <= ROUNDED ? scale : null;
+  const low = Math.max((shot.width - ROUNDED) / screen.width, (shot.height - ROUNDED) / screen.height);
+  const high = Math.min((shot.width + ROUNDED) / screen.width, (shot.height + ROUNDED) / screen.height);
+  if (low > high) return null;
+  return Math.min(high, Math.max(low, shot.width / screen.width));
 }
+
+const isSize = (a: Size, b: Size) => a.width === b.width && a.height === b.height;
 
 /**
  * The cases that a screenshot may be of: those of its very size; where there is none, those of its shape, of which it may
  * have been made smaller.
  */
 export function casesOfSize(cases: readonly Case[], shot: Size): Case[] {
-  const same = cases.filter((c) => scaleOf(shot, heldPx(c)) === 1);
+  const same = cases.filter((c) => isSize(shot, heldPx(c)));
   if (same.length > 0) return same;
   return cases.filter((c) => {
     const scale = scaleOf(shot, heldPx(c));
