@@ -83,7 +83,7 @@ const numbersIn = (text: string) => [...text.matchAll(/\d+/g)].map((m) => Number
 
 /** How many cases fail, warn and are clear, as the bar says it. */
 async function tallyOf(page: Page): Promise<Record<'fail' | 'warn' | 'clear', number>> {
-  await expect(outcomes(page)).toContainText('clear', { timeout: 30_000 });
+  await expect(outcomes(page)).toContainText('clear', { timeout: 90_000 });
   const [fail = NaN, warn = NaN, clear = NaN] = numbersIn(await outcomes(page).innerText());
   return { fail, warn, clear };
 }
@@ -103,7 +103,7 @@ const SCENES = ['system-window', 'winter-splash', 'winter-splash-mended', 'sign-
 test('every count of cases is the same number wherever it stands, in light and in dark, filtered or not', async ({
   page,
 }) => {
-  test.setTimeout(180_000);
+  test.setTimeout(300_000);
   for (const scene of SCENES) {
     const found = { fail: 0, warn: 0, clear: 0 };
     let shown = 0;
