@@ -1,6 +1,5 @@
 import { z } from 'zod';
-import { filesOf, idTwice, type Documents } from '@/core/project/documents';
-import { filesOfProof } from '@/core/project/proof';
+import { filesOfProject, idTwice, type Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
 import { Hash } from '@/core/pictures/picture';
 import { filesOfSignOff, type KeptSignOff } from '@/core/review/sign-off';
@@ -84,8 +83,7 @@ export const fontHashesOf = (documents: Documents, signOffs: readonly KeptSignOf
 /** The hashes of everything that documents, and sign-offs of them, are drawn with, and of their screenshots. */
 export const hashesOf = (documents: Documents, signOffs: readonly KeptSignOff[] = []): string[] => [
   ...new Set([
-    ...filesOf(documents.project.pictures),
-    ...filesOfProof(documents.project),
+    ...filesOfProject(documents.project),
     ...signOffs.flatMap((s) => filesOfSignOff(s.text).pictures),
     ...fontHashesOf(documents, signOffs),
   ]),

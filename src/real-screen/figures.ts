@@ -1,5 +1,6 @@
-import { isWhole, measuredScreen, sayUnread, type Reading } from '@/core/screens/measured';
-import { isSideways } from '@/core/screens/turn';
+import type { Size } from '@/core/geometry/rect';
+import { isWhole, measuredScreen, sayHeld, sayUnread, type Reading } from '@/core/screens/measured';
+import { heldSize } from '@/core/screens/turn';
 import { sayDensity, sayNumber, saySize } from '@/core/words/numbers';
 
 const element = <K extends keyof HTMLElementTagNameMap>(name: K, text = '', inside: readonly Node[] = []) => {
@@ -18,11 +19,10 @@ const row = (name: string, values: readonly string[]) => {
 /** What was read, position by position, and what was not. @param readings the latest of each position */
 export function figuresOf(readings: readonly Reading[]): HTMLElement[] {
   const screen = measuredScreen(readings, { id: 'real-screen', label: '' });
-  const upright = (r: Reading) => (r.screen.height >= r.screen.width ? 'portrait' : 'landscape');
   const head = element('tr', '', [
     element('td'),
     ...readings.map((r) => {
-      const cell = element('th', `${upright(r)}${r.rotation >= 180 ? ', the other way' : ''}`);
+      const cell = element('th', sayHeld(r));
       cell.scope = 'col';
       return cell;
     }),
@@ -41,7 +41,7 @@ export function figuresOf(readings: readonly Reading[]): HTMLElement[] {
       ),
       row(
         'Device px',
-        readings.map((r) => pxOf(screen.framebufferPx, r)),
+        readings.map((r) => saySizePx(heldSize(screen.framebufferPx, r.rotation))),
       ),
       row(
         'px per lu',
@@ -62,5 +62,4 @@ export function figuresOf(readings: readonly Reading[]): HTMLElement[] {
   return unread.length > 0 ? [table, list] : [table];
 }
 
-const pxOf = ({ width, height }: { width: number; height: number }, { rotation }: Reading) =>
-  isSideways(rotation) ? `${height} × ${width}` : `${width} × ${height}`;
+const saySizePx = ({ width, height }: Size) => `${width} × ${height}`;

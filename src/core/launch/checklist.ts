@@ -1,4 +1,4 @@
-import { isIn, type Launch, type Target } from '../project/launch';
+import { isIn, targetName, type Launch, type Target } from '../project/launch';
 import type { Project } from '../project/project';
 import { evidenceOn, type DeviceCheck, type Evidence } from '../project/proof';
 import type { Screen } from '../screens/screen';
@@ -66,7 +66,7 @@ export function deviceTargets(launches: readonly Launch[] = []): DeviceTarget[] 
   const targets = launches.flatMap((launch) =>
     launch.targets.map((target) => ({
       id: target.id,
-      name: target.versions ? `${target.name}, ${target.versions}` : target.name,
+      name: targetName(target),
       target,
     })),
   );

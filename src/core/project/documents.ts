@@ -3,6 +3,7 @@ import { scenesShown } from './launch';
 import type { Picture } from '../pictures/picture';
 import { fontHash } from '../text/style';
 import { Project } from './project';
+import { filesOfProof } from './proof';
 import { Scene } from '../scene/scene';
 
 /** All documents of a project under its one revision. The keys of `scenes` are the ids in `project.scenes`. */
@@ -85,6 +86,11 @@ export function shownPictures(documents: Documents): Picture[] {
 /** The hashes of all files of pictures, each once. */
 export const filesOf = (pictures: readonly Picture[]): string[] => [
   ...new Set(pictures.flatMap((p) => p.cuts.flatMap((c) => c.renditions.map((r) => r.hash)))),
+];
+
+/** The same of a project with its proof, each once: everything that is kept for it but its fonts. */
+export const filesOfProject = (project: Pick<Project, 'pictures' | 'evidence'>): string[] => [
+  ...new Set([...filesOf(project.pictures), ...filesOfProof(project)]),
 ];
 
 /** Stages and targets that show a scene which is not there. */

@@ -93,6 +93,9 @@ export const isIn = ({ families, kinds, ids }: Target, screen: Screen): boolean 
   );
 };
 
+/** What a target is called, with the versions that it is for. */
+export const targetName = ({ name, versions }: Target): string => (versions ? `${name}, ${versions}` : name);
+
 /** Versions are the same whatever their capitals. */
 const versionsOf = ({ versions = '' }: Pick<Target, 'versions'>) => versions.toLowerCase();
 

@@ -63,6 +63,9 @@ export const filesOfProof = ({ evidence = [] }: { evidence?: readonly Evidence[]
   ...new Set(evidence.flatMap((e) => [e.hash, e.picture])),
 ];
 
+/** Whether everything that is seen in a screenshot is where it is ruled. */
+export const isAsRuled = ({ layers }: Evidence): boolean => layers.every((l) => l.agrees || l.found === null);
+
 /** Those of a screen, whichever scene and position they are of. */
 export const evidenceOn = (evidence: readonly Evidence[], screenIds: ReadonlySet<string>): Evidence[] =>
   evidence.filter((e) => screenIds.has(e.case.replace(/\.\d+\.(light|dark)$/, '')));

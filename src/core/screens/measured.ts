@@ -4,9 +4,9 @@ import type { Appearance } from '../values/values';
 import { sayLength, saySize } from '../words/numbers';
 import { caseId, type Case } from './cases';
 import { DENSITIES, impossibleBecause, SIDES_LU } from './check';
-import { kindBySize, turnedInsets } from './own';
+import { screenOf, turnedInsets } from './own';
 import { Insets, Rotation, type Screen } from './screen';
-import { isSideways, orientationOf } from './turn';
+import { heldSize, isSideways, orientationOf } from './turn';
 
 const side = z.number().min(1).max(SIDES_LU.high);
 const px = z
@@ -34,8 +34,9 @@ const WEIGHT = 1;
 export const isWhole = ({ screen, window }: Pick<Reading, 'screen' | 'window'>): boolean =>
   Math.abs(screen.width - window.width) <= ROUNDING && Math.abs(screen.height - window.height) <= ROUNDING;
 
-const upended = ({ width, height }: Size): Size => ({ width: height, height: width });
-const naturalOf = (size: Size, rotation: Rotation): Size => (isSideways(rotation) ? upended(size) : size);
+/** “portrait”, “landscape, the other way”: how a screen was held when it was read. */
+export const sayHeld = ({ screen, rotation }: Reading): string =>
+  `${screen.height >= screen.width ? 'portrait' : 'landscape'}${rotation >= 180 ? ', the other way' : ''}`;
 
 /** Of the whole glass, px, in the natural position: to the px where the page had all of it. */
 function glassPx(reading: Reading): Size {
@@ -43,7 +44,7 @@ function glassPx(reading: Reading): Size {
   const held = isWhole(reading)
     ? windowPx
     : { width: Math.round(screen.width * density), height: Math.round(screen.height * density) };
-  return naturalOf(held, rotation);
+  return heldSize(held, rotation);
 }
 
 function byRotation(readings: readonly Reading[]): Map<Rotation, Reading> {
@@ -65,17 +66,13 @@ const mirrored = ({ top, right, bottom, left }: PerSide): PerSide => ({
   left: right,
   right: left,
 });
-/** The natural insets of a screen that was only read while it was turned, if nothing moves with it. */
-const turnedBack = ({ top, right, bottom, left }: PerSide, rotation: 90 | 270): PerSide =>
-  rotation === 90
-    ? { top: left, right: top, bottom: right, left: bottom }
-    : { top: right, left: top, bottom: left, right: bottom };
 
 /** The insets of each rotation: what was read, else what the others lead to. */
 function insetsOf(read: ReadonlyMap<Rotation, Reading>): Screen['insets'] {
   const of = (rotation: Rotation) => read.get(rotation)?.insets;
   const [at0, at90, at180, at270] = [of(0), of(90), of(180), of(270)];
-  const natural = at0 ?? at180 ?? (at90 ? turnedBack(at90, 90) : turnedBack(at270!, 270));
+  // What was turned one way is natural again once it is turned the other.
+  const natural = at0 ?? at180 ?? (at90 ? turnedInsets(at90, 270) : turnedInsets(at270!, 90));
   return {
     0: natural,
     90: at90 ?? (at270 ? mirrored(at270) : turnedInsets(natural, 90)),
@@ -115,27 +112,23 @@ export function measuredScreen(
   const natural = { width: size.width / density, height: size.height / density };
   const isSure = hasBoth(read) && all.every(isWhole);
   const [upright, turned] = natural.height >= natural.width ? ([0, 90] as const) : ([90, 0] as const);
-  return {
+  const plain = screenOf({
     id,
     label,
-    kind: kindBySize(natural),
-    family: Number.isInteger(density) ? 'whole-number' : 'density-class',
-    width: Math.max(1, Math.round(natural.width)),
-    height: Math.max(1, Math.round(natural.height)),
-    framebufferPx: size,
-    panelPx: size,
+    px: size,
     density,
-    cornerRadius: 0,
+    insets: insets[0],
+    weight: WEIGHT,
+    origin: 'measured',
+  });
+  return {
+    ...plain,
     insets,
     bars: {
       status: { portrait: insets[upright].top, landscape: insets[turned].top },
       gesture: insets[upright].bottom > 0 ? insets[upright].bottom : null,
       buttons: null,
     },
-    cutouts: [],
-    rotates: true,
-    weight: WEIGHT,
-    origin: 'measured',
     confidence: isSure ? 'medium' : 'low',
     approximate: [...NEVER_READ, ...(isSure ? [] : ['insets'])],
   };

@@ -28,7 +28,7 @@ export interface Metrics {
   /** in the natural rotation, lu; none when absent */
   insets?: PerSide;
   weight: number;
-  origin: 'custom' | 'imported';
+  origin: Exclude<Screen['origin'], 'catalogue'>;
   kind?: Screen['kind'];
 }
 

@@ -2,7 +2,7 @@ import type { Size } from '../geometry/rect';
 import type { Case } from './cases';
 import { pxOf, withPx } from './own';
 import type { Cutout } from './screen';
-import { isSideways, naturalSize } from './turn';
+import { heldSize, naturalSize } from './turn';
 
 /** A cutout keeps its place by its middle: one in the middle stays there, one in a corner beside its edges. */
 function movedTo(cutout: Cutout, from: Size, to: Size): Cutout {
@@ -25,7 +25,7 @@ function movedTo(cutout: Cutout, from: Size, to: Size): Cutout {
  */
 export function resized(c: Case, size: Size): Case {
   const { screen, rotation } = c;
-  const natural = isSideways(rotation) ? { width: size.height, height: size.width } : size;
+  const natural = heldSize(size, rotation);
   const other = withPx(screen, pxOf(natural, screen.density));
   const [was, is] = [naturalSize(screen), naturalSize(other)];
   const cutouts = screen.cutouts.map((cutout) => movedTo(cutout, was, is));

@@ -12,6 +12,10 @@ export type Orientation = (typeof ORIENTATIONS)[number];
 /** Whether what is natural across is held down. */
 export const isSideways = (rotation: Rotation): boolean => rotation === 90 || rotation === 270;
 
+/** A natural size as it is held, and one that is held as it is naturally. */
+export const heldSize = ({ width, height }: Size, rotation: Rotation): Size =>
+  isSideways(rotation) ? { width: height, height: width } : { width, height };
+
 /** A screen held in one rotation: everything in turned coordinates, logical units. */
 export interface Turned {
   screen: Screen;
@@ -112,10 +116,8 @@ function storedInsets(screen: Screen, rotation: Rotation): PerSide {
 }
 
 /** Size of the screen as it is held, lu. */
-export function turnedSize(screen: Screen, rotation: Rotation): Size {
-  const { width, height } = naturalSize(screen);
-  return isSideways(rotation) ? { width: height, height: width } : { width, height };
-}
+export const turnedSize = (screen: Screen, rotation: Rotation): Size =>
+  heldSize(naturalSize(screen), rotation);
 
 export function turn(screen: Screen, rotation: Rotation): Turned {
   const natural = naturalSize(screen);

@@ -1,15 +1,12 @@
 import type { Size } from '../geometry/rect';
 import type { Case } from '../screens/cases';
-import { isSideways } from '../screens/turn';
+import { heldSize } from '../screens/turn';
 
 /** By how much an extent of a screenshot that was made smaller may be rounded, px of the screenshot. */
 const ROUNDED = 1;
 
 /** The px of a case, as it is held. */
-export function heldPx({ screen, rotation }: Case): Size {
-  const { width, height } = screen.framebufferPx;
-  return isSideways(rotation) ? { width: height, height: width } : { width, height };
-}
+export const heldPx = ({ screen, rotation }: Case): Size => heldSize(screen.framebufferPx, rotation);
 
 /** Screenshot px per px of a screen, for which both extents are rounded; `null` where it is of another shape. */
 export function scaleOf(shot: Size, screen: Size): number | null {

@@ -1,4 +1,4 @@
-import { isIn } from '@/core/project/launch';
+import { isIn, targetName } from '@/core/project/launch';
 import type { Project } from '@/core/project/project';
 import { casesOf, type Case } from '@/core/screens/cases';
 import { KIND_GROUPS } from '@/core/screens/kinds';
@@ -27,7 +27,7 @@ export function screenTargets(
   const targets = launches.flatMap((launch) =>
     launch.targets.map((t) => ({
       id: `${launch.id}/${t.id}`,
-      name: t.versions ? `${t.name}, ${t.versions}` : t.name,
+      name: targetName(t),
       screens: screens.filter((s) => isIn(t, s)),
     })),
   );

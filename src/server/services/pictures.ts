@@ -1,6 +1,5 @@
 import { eq, inArray } from 'drizzle-orm';
-import { filesOf, type Documents } from '@/core/project/documents';
-import { filesOfProof } from '@/core/project/proof';
+import { filesOfProject, type Documents } from '@/core/project/documents';
 import type { FileFacts } from '@/formats/files/names';
 import { MOST_READ_PIXELS } from '@/core/pixels/file';
 import type { Raster } from '@/core/pixels/raster';
@@ -67,7 +66,7 @@ export async function statistics(hash: string): Promise<Statistics> {
 
 /** Of which type and how large the files of a project are, by their hash; those that the store does not know are left out. */
 export function fileFacts({ project }: Documents, db = getDb()): FileFacts {
-  const hashes = [...filesOf(project.pictures), ...filesOfProof(project)];
+  const hashes = filesOfProject(project);
   const rows = hashes.length === 0 ? [] : db.select().from(blobs).where(inArray(blobs.hash, hashes)).all();
   return Object.fromEntries(rows.map(({ hash, type, bytes }) => [hash, { type, bytes }]));
 }

@@ -1,8 +1,7 @@
 import { and, eq } from 'drizzle-orm';
 import { z } from 'zod';
-import { filesOfProof } from '@/core/project/proof';
 import { leadsBack, type Change } from '@/core/patch/change';
-import { filesOf, idTwice, type Documents } from '@/core/project/documents';
+import { filesOfProject, idTwice, type Documents } from '@/core/project/documents';
 import { NewerSchema, readDocuments } from '@/core/project/migrate';
 import { applyPatch, diff, PatchError, sameJson } from '@/core/patch/patch';
 import { screensFor } from '@/core/icons/slots';
@@ -51,8 +50,7 @@ function keepShared(before: Documents, after: Documents): Documents {
   return { project: sameJson(before.project, after.project) ? before.project : after.project, scenes };
 }
 
-const hashesOf = ({ project }: Documents) =>
-  new Set([...filesOf(project.pictures), ...filesOfProof(project)]);
+const hashesOf = ({ project }: Documents) => new Set(filesOfProject(project));
 
 /** What of a project the drawing of every scene hangs on. */
 const drawnBy = ({ pictures, named, screens, fonts }: Documents['project']) => [

@@ -1,6 +1,5 @@
 import { eq } from 'drizzle-orm';
-import { filesOf, type Documents } from '@/core/project/documents';
-import { filesOfProof } from '@/core/project/proof';
+import { filesOfProject, type Documents } from '@/core/project/documents';
 import { hasOriginal, isIntact } from '../blobs';
 import { getDb } from '../db/client';
 import { blobs, fonts } from '../db/schema';
@@ -18,7 +17,7 @@ const LOST = 'It is missing from the store, or cut short.';
 /** The files of a project of which something is missing: pictures with their previews, screenshots, and fonts. */
 export async function lostFiles({ project }: Documents): Promise<string[]> {
   const lost: string[] = [];
-  for (const hash of [...filesOf(project.pictures), ...filesOfProof(project)]) {
+  for (const hash of filesOfProject(project)) {
     const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
     if (!row || !(await isWhole(row))) lost.push(hash);
   }

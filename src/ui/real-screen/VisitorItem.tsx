@@ -1,7 +1,7 @@
 'use client';
 import { useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
-import { isWhole, measuredScreen, sayUnread, unusable, type Reading } from '@/core/screens/measured';
+import { isWhole, measuredScreen, sayHeld, sayUnread, unusable, type Reading } from '@/core/screens/measured';
 import type { Screen } from '@/core/screens/screen';
 import { kindName } from '@/core/screens/words';
 import { sayDensity, sayNumber, saySize } from '@/core/words/numbers';
@@ -9,9 +9,6 @@ import type { Visitor } from '@/formats/real-screen/shown';
 import { useWorkbench } from '../state/context';
 import { useScreenEdits } from '../sets/useSets';
 import { useRealScreens } from './real-screens';
-
-const held = ({ screen, rotation }: Reading) =>
-  `${screen.height >= screen.width ? 'portrait' : 'landscape'}${rotation >= 180 ? ', the other way' : ''}`;
 
 /** What was read in each position. */
 function Readings({ readings }: { readings: readonly Reading[] }) {
@@ -32,7 +29,7 @@ function Readings({ readings }: { readings: readonly Reading[] }) {
         <tbody>
           {readings.map((r) => (
             <tr key={r.rotation}>
-              <th scope="row">{held(r)}</th>
+              <th scope="row">{sayHeld(r)}</th>
               <td>{saySize(r.screen)}</td>
               <td>{isWhole(r) ? 'all of it' : saySize(r.window)}</td>
               <td>{saySize(r.windowPx)}</td>

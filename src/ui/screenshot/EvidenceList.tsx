@@ -1,22 +1,19 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { sceneWith } from '@/core/project/documents';
-import type { Evidence } from '@/core/project/proof';
+import { isAsRuled, type Evidence } from '@/core/project/proof';
 import { findCase } from '@/core/screens/cases';
 import { caseName } from '@/core/screens/words';
 import { sayTime } from '@/core/words/words';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 
-/** Whether everything that is seen in a screenshot is where it is ruled. */
-const isFine = ({ layers }: Evidence) => layers.every((l) => l.agrees || l.found === null);
-
 function Line({ shot }: { shot: Evidence }) {
   const store = useWorkbenchStore();
   const scene = useWorkbench((s) => sceneWith(s.documents, shot.scene)?.name);
   const screens = useWorkbench((s) => s.screens);
   const c = findCase(shot.case, screens);
-  const fine = isFine(shot);
+  const fine = isAsRuled(shot);
   const open = () =>
     store.setState(({ view }) => ({
       sceneId: shot.scene,

@@ -3,7 +3,7 @@ import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
 import { sayShare } from '@/core/words/numbers';
 import { sayTime } from '@/core/words/words';
-import type { Evidence } from '@/core/project/proof';
+import { isAsRuled, type Evidence } from '@/core/project/proof';
 import { useWorkbench } from '../state/context';
 import { FileField } from '../parts/FileField';
 import { Sent } from '../parts/Sent';
@@ -60,7 +60,7 @@ const wholeOff = (found: NonNullable<Evidence['layers'][number]['found']>, edge:
 type Kept = ReturnType<typeof useScreenshots>;
 
 function Shot({ shot, kept }: { shot: Evidence; kept: Kept }) {
-  const agrees = shot.layers.every((l) => l.agrees || l.found === null);
+  const agrees = isAsRuled(shot);
   return (
     <li>
       <p className={agrees ? 'outcome-clear' : 'outcome-warn'}>
