@@ -158,7 +158,11 @@ export const PHONE = 'phone-360x640-3x.0.light';
 
 export const photo = async () => ({ name: 'coast.jpg', mimeType: 'image/jpeg', buffer: await rampJpeg() });
 
-export const mark = async () => ({ name: 'mark.png', mimeType: 'image/png', buffer: await logoPng() });
+export const mark = async (size?: number) => ({
+  name: 'mark.png',
+  mimeType: 'image/png',
+  buffer: await logoPng(size),
+});
 
 export const sides = async (page: Page, layer: string, row: string) =>
   (await figure(page, layer, row).textContent())!

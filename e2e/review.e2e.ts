@@ -1,8 +1,8 @@
-import { execFile } from 'node:child_process';
 import { readFile } from 'node:fs/promises';
 import { expect, type Page, type TestInfo } from '@playwright/test';
 import { Job } from '../src/formats/job';
 import type { Review } from '../src/core/review/schema';
+import { coulee } from './coulee';
 import { FEW_PROJECT, FEW_SPLASH } from './few-screens';
 import { ask, made, seriousFindings, tabTo } from './fixtures';
 import { test } from './test';
@@ -11,16 +11,8 @@ const PROJECT = '/projects/larkmoor-ferries';
 const VERDICT = `${PROJECT}/winter-splash?lens=ship`;
 
 /** What the command line says of the store of this worker, while its server runs. */
-const coulee = (info: TestInfo, ...args: string[]) =>
-  new Promise<{ code: number; out: string }>((resolve) => {
-    const store = `test-results/store-${info.parallelIndex}`;
-    execFile(
-      process.execPath,
-      ['bin/coulee.mjs', ...args, '--store', store, '--project', FEW_PROJECT],
-      { maxBuffer: 64 * 1024 * 1024 },
-      (error, out) => resolve({ code: typeof error?.code === 'number' ? error.code : 0, out }),
-    );
-  });
+const judged = (info: TestInfo, ...args: string[]) =>
+  coulee(...args, '--store', `test-results/store-${info.parallelIndex}`, '--project', FEW_PROJECT);
 
 const numbersIn = (text: string) => [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
 
@@ -47,14 +39,14 @@ test('page, server and command line judge the project alike, to the byte, and as
   const job = await made(request, baseURL!, { kind: 'review', options: { as: 'json' } }, FEW_PROJECT);
   expect(job).toMatchObject({ state: 'done', result: { mediaType: 'application/json' } });
   const there = await (await request.get(job.result!.href)).text();
-  const cli = await coulee(info, 'check', '--as', 'json');
+  const cli = await judged(info, 'check', '--as', 'json');
   expect(cli.code).toBe(1);
   expect(there === here).toBe(true);
   expect(cli.out === here).toBe(true);
 
   // Every number of it is the one that the page says elsewhere, and that the command line prints.
   const review = JSON.parse(here) as Review;
-  const { out: text } = await coulee(info, 'check');
+  const { out: text } = await judged(info, 'check');
   const lineOf = (name: string) => text.split('\n').find((l) => l.startsWith(`${name}  `))!;
   const rowOf = async (name: string) => {
     const named = page.getByRole('button', { name, exact: true });
