@@ -26,15 +26,19 @@ const words = (id, top, text, size) => ({
 });
 const below = (id) => ({ region: `layer:${id}`, side: 'end', offset: lu(6) });
 
+const STOPS = [
+  { colour: { light: '#12303b' }, at: 0 },
+  { colour: { light: '#e6b98a' }, at: 100 },
+];
+
 /** @param scenes those of the demo */
 function twelve(scenes) {
   const [, harbour, emblem, wordmark] = scenes['winter-splash'].layers;
   const form = scenes['sign-in'].layers.find((l) => l.id === 'form');
-  const stops = [
-    { colour: { light: '#12303b' }, at: 0 },
-    { colour: { light: '#e6b98a' }, at: 100 },
-  ];
-  const ground = { ...scenes['winter-splash'].layers[0], colour: { gradient: 'linear', angle: 180, stops } };
+  const ground = {
+    ...scenes['winter-splash'].layers[0],
+    colour: { gradient: 'linear', angle: 180, stops: STOPS },
+  };
   const small = { ...emblem.placing, x: { ...emblem.placing.x, extent: { kind: 'length', length: lu(96) } } };
   const strip = {
     ...harbour,

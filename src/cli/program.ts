@@ -68,7 +68,7 @@ function addReport(program: Command, io: Io): void {
     );
 }
 
-function addScene(program: Command, io: Io, end: (code: number) => void): void {
+function addScene(program: Command, io: Io): void {
   ofProject(program.command('sheet [folder]'))
     .description('write everything of a scene that is typed into an app: lengths, colours, files, times, CSS')
     .option('--scene <name>', 'the scene, by its name or its id')
@@ -86,6 +86,9 @@ function addScene(program: Command, io: Io, end: (code: number) => void): void {
     .action((folder: string | undefined, options: Omit<Parameters<typeof page>[0], 'folder'>) =>
       page({ ...options, folder }, io),
     );
+}
+
+function addFiles(program: Command, io: Io, end: (code: number) => void): void {
   ofProject(program.command('files [folder]'))
     .description(
       'take all files of the pictures that scenes show out, named by a pattern, or check a folder of them',
@@ -109,6 +112,9 @@ function addScene(program: Command, io: Io, end: (code: number) => void): void {
     .action(async (folder: string | undefined, options: Omit<FilesAsked, 'folder'>) => {
       end(await files({ ...options, folder }, io));
     });
+}
+
+function addDrawing(program: Command, io: Io): void {
   ofProject(program.command('icons [folder]'))
     .description('draw all files of an icon, for the sets of slots that the project makes its icons for')
     .option('--scene <name>', 'the icon, by its name or its id; may be left out where there is one')
@@ -161,7 +167,9 @@ function programFor(io: Io, end: (code: number) => void): Command {
     .configureOutput({ writeOut: io.out, writeErr: io.err });
   addCheck(program, io, end);
   addReport(program, io);
-  addScene(program, io, end);
+  addScene(program, io);
+  addFiles(program, io, end);
+  addDrawing(program, io);
 
   addTaking(program, io);
 

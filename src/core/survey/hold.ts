@@ -74,6 +74,44 @@ function insideFor(look: Look, panelId: string, drawn: Rect, isEmpty: boolean): 
   return { region: 'parent', rect, hugs };
 }
 
+/** How each case looks, as far as it was asked for: laying one out takes its time. */
+function lookingAt(input: SurveyInput) {
+  const known = new Map<Case, Look>();
+  return (c: Case): Look => {
+    const look = known.get(c) ?? lookAt(input, c);
+    known.set(c, look);
+    return look;
+  };
+}
+
+/** For each rule of a layer the first case on which it holds, as it looks. */
+const looksFor = (at: (c: Case) => Look, cases: readonly Case[]) => (layer: PlacedLayer) => ({
+  of: (rule: number) => {
+    const c = caseFor(layer, rule, cases, (one) => at(one).prepared.regions.screen);
+    return c ? at(c) : null;
+  },
+});
+
+/** Measured from what is to hold it, or from the screen where nothing is, and drawn where it was. */
+function placedIn(placing: Placing, look: Look, { layerId, panelId, isEmpty }: Holding): Placing {
+  const drawn = look.boxOf(layerId);
+  if (panelId === undefined) {
+    const rect = look.prepared.regions.screen;
+    const hugs = { x: false, y: false };
+    return leansOnHolder(placing) ? measuredFrom(placing, drawn, { region: 'screen', rect, hugs }) : placing;
+  }
+  const inside = insideFor(look, panelId, drawn, isEmpty);
+  return inside ? measuredFrom(placing, drawn, inside) : placing;
+}
+
+/** Which layer is to be held by which panel; by none where that is absent. */
+interface Holding {
+  layerId: string;
+  panelId: string | undefined;
+  /** whether the panel hugs what it holds, and holds nothing */
+  isEmpty: boolean;
+}
+
 /**
  * Puts a layer into a panel, or out of every one, and leaves it where it is drawn: its rules are measured from the panel
  * from then on. A panel that hugs what it holds keeps the size that it has; an empty one goes around the layer.
@@ -88,32 +126,12 @@ export function holdIn(
   const { scene } = input;
   const layer = scene.layers.find((l): l is PlacedLayer => l.id === layerId && isPlaced(l));
   if (!layer) return scene;
-  const sizes = new Map<Case, Look>();
-  const at = (c: Case) => {
-    const look = sizes.get(c) ?? lookAt(input, c);
-    sizes.set(c, look);
-    return look;
-  };
-  const looksOf = (of: PlacedLayer) => ({
-    of: (rule: number) => {
-      const c = caseFor(of, rule, cases, (one) => at(one).prepared.regions.screen);
-      return c ? at(c) : null;
-    },
-  });
+  const looksOf = looksFor(lookingAt(input), cases);
   const { parent: _, ...free } = layer;
   const isEmpty = panelId !== undefined && hugsNothing(scene, panelId);
-  const changed = withEach(free as PlacedLayer, looksOf(layer), (placing, look) => {
-    const drawn = look.boxOf(layerId);
-    if (panelId === undefined) {
-      const rect = look.prepared.regions.screen;
-      const hugs = { x: false, y: false };
-      return leansOnHolder(placing)
-        ? measuredFrom(placing, drawn, { region: 'screen', rect, hugs })
-        : placing;
-    }
-    const inside = insideFor(look, panelId, drawn, isEmpty);
-    return inside ? measuredFrom(placing, drawn, inside) : placing;
-  });
+  const changed = withEach(free as PlacedLayer, looksOf(layer), (placing, look) =>
+    placedIn(placing, look, { layerId, panelId, isEmpty }),
+  );
   const held = { ...changed, ...(panelId !== undefined && { parent: panelId }) };
   const put = (panelAs: (panel: PanelLayer) => PanelLayer): Scene => ({
     ...scene,

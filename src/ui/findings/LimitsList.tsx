@@ -70,14 +70,54 @@ function BoundPart({ limit, index, end }: { limit: Limit; index: number; end: En
   );
 }
 
-/** One limit as a sentence: its outcome, its measure, its side, and from where on. */
-function LimitLine({ limit, index }: { limit: Limit; index: number }) {
+interface LimitProps {
+  limit: Limit;
+  index: number;
+}
+
+/** Changes one limit, as a step. */
+function useChange(index: number) {
   const store = useWorkbenchStore();
-  const change = (recipe: (l: Limit) => void) =>
+  return (recipe: (l: Limit) => void) =>
     edit(store, ({ project }) => {
       recipe(project.limits[index]!);
     });
+}
+
+/** Which side is judged, where a measure has sides. */
+function SideSelect({ limit, index, name }: LimitProps & { name: string }) {
+  const change = useChange(index);
+  return (
+    <Form.Select
+      size="sm"
+      aria-label={`Side of ${name}`}
+      value={limit.side === 'total' ? '' : (limit.side ?? '')}
+      onChange={(e) =>
+        change((l) => {
+          if (e.target.value) l.side = e.target.value as Limit['side'];
+          else delete l.side;
+        })
+      }
+    >
+      <option value="">{WHOLE(limit.measure)}</option>
+      {PLAIN_SIDES.map((side) => (
+        <option key={side} value={side}>
+          {side}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+/** One limit as a sentence: its outcome, its measure, its side, and from where on. */
+function LimitLine({ limit, index }: LimitProps) {
+  const store = useWorkbenchStore();
+  const change = useChange(index);
   const name = `${measureNoun(limit.measure)} ${sayBounds(limit)}`;
+  const remove = () =>
+    edit(store, ({ project }) => {
+      project.limits.splice(index, 1);
+    });
   return (
     <li>
       <Button
@@ -91,26 +131,7 @@ function LimitLine({ limit, index }: { limit: Limit; index: number }) {
       </Button>
       <span className="words"> when </span>
       <b>{measureNoun(limit.measure)}</b>
-      {MEASURE[limit.measure].sided && (
-        <Form.Select
-          size="sm"
-          aria-label={`Side of ${name}`}
-          value={limit.side === 'total' ? '' : (limit.side ?? '')}
-          onChange={(e) =>
-            change((l) => {
-              if (e.target.value) l.side = e.target.value as Limit['side'];
-              else delete l.side;
-            })
-          }
-        >
-          <option value="">{WHOLE(limit.measure)}</option>
-          {PLAIN_SIDES.map((side) => (
-            <option key={side} value={side}>
-              {side}
-            </option>
-          ))}
-        </Form.Select>
-      )}
+      {MEASURE[limit.measure].sided && <SideSelect {...{ limit, index, name }} />}
       <span className="words"> is </span>
       {BOUNDS.filter(({ end }) => limit[end] !== undefined).map(({ end }, i) => (
         <span key={end}>
@@ -119,16 +140,7 @@ function LimitLine({ limit, index }: { limit: Limit; index: number }) {
         </span>
       ))}
       <span className="quiet limit-reason">{limit.reason}</span>
-      <Button
-        variant="quiet"
-        size="sm"
-        aria-label={`Remove the limit: ${name}`}
-        onClick={() =>
-          edit(store, ({ project }) => {
-            project.limits.splice(index, 1);
-          })
-        }
-      >
+      <Button variant="quiet" size="sm" aria-label={`Remove the limit: ${name}`} onClick={remove}>
         remove
       </Button>
     </li>
@@ -148,11 +160,48 @@ const newLimit = (role: Limit['role'], measure: MeasureName): Limit => ({
   outcome: 'warn',
 });
 
+/** The limits of one role, and one more. */
+function RoleLimits({ role }: { role: Limit['role'] }) {
+  const store = useWorkbenchStore();
+  const limits = useWorkbench((s) => s.documents.project.limits);
+  const add = (measure: MeasureName) =>
+    edit(store, ({ project }) => {
+      project.limits.push(newLimit(role, measure));
+    });
+  return (
+    <section aria-label={`Limits of: ${ROLE_WORDS[role]}`}>
+      <h2>{ROLE_WORDS[role]}</h2>
+      <ul>
+        {limits.map((limit, index) =>
+          limit.role === role ? <LimitLine key={index} limit={limit} index={index} /> : null,
+        )}
+      </ul>
+      <Form.Select
+        size="sm"
+        aria-label={`Add a limit: ${ROLE_WORDS[role]}`}
+        value=""
+        onChange={(e) => add(e.target.value as MeasureName)}
+      >
+        <option value="">add a limit on…</option>
+        {measuresFor(role).map((m) => (
+          <option key={m} value={m}>
+            {measureNoun(m)}
+          </option>
+        ))}
+      </Form.Select>
+    </section>
+  );
+}
+
 /** From where on each measure of each role is a warning or a failure; changed in place. */
 export function LimitsList() {
   const store = useWorkbenchStore();
   const limits = useWorkbench((s) => s.documents.project.limits);
   const isDefault = useMemo(() => areDefault(limits), [limits]);
+  const restore = () =>
+    edit(store, ({ project }) => {
+      project.limits = DEFAULT_LIMITS.map((l) => ({ ...l }));
+    });
   return (
     <div className="limits">
       <p>
@@ -161,45 +210,13 @@ export function LimitsList() {
         {isDefault ? (
           <span className="quiet">These are the limits that a project starts with.</span>
         ) : (
-          <Button
-            variant="quiet"
-            size="sm"
-            onClick={() =>
-              edit(store, ({ project }) => {
-                project.limits = DEFAULT_LIMITS.map((l) => ({ ...l }));
-              })
-            }
-          >
+          <Button variant="quiet" size="sm" onClick={restore}>
             back to the limits of the start
           </Button>
         )}
       </p>
       {LIMIT_ROLES.map((role) => (
-        <section key={role} aria-label={`Limits of: ${ROLE_WORDS[role]}`}>
-          <h2>{ROLE_WORDS[role]}</h2>
-          <ul>
-            {limits.map((limit, index) =>
-              limit.role === role ? <LimitLine key={index} limit={limit} index={index} /> : null,
-            )}
-          </ul>
-          <Form.Select
-            size="sm"
-            aria-label={`Add a limit: ${ROLE_WORDS[role]}`}
-            value=""
-            onChange={(e) =>
-              edit(store, ({ project }) => {
-                project.limits.push(newLimit(role, e.target.value as MeasureName));
-              })
-            }
-          >
-            <option value="">add a limit on…</option>
-            {measuresFor(role).map((m) => (
-              <option key={m} value={m}>
-                {measureNoun(m)}
-              </option>
-            ))}
-          </Form.Select>
-        </section>
+        <RoleLimits key={role} role={role} />
       ))}
     </div>
   );

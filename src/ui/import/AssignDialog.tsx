@@ -7,6 +7,7 @@ import { unevenFiles } from '@/core/files/check';
 import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import type { WorkbenchStore } from '../state/workbench';
 import { AssignRow } from './AssignRow';
 import { guessRoles, hasBackgroundIn, newScene, placeIn, type ShownAs } from './place-picture';
 
@@ -17,6 +18,8 @@ const LISTS = [
   ['portrait', 'For portrait'],
   ['landscape', 'For landscape'],
 ] as const satisfies readonly (readonly [keyof Naming, string])[];
+
+const COLUMNS = ['File', 'Picture', 'Cut', 'Appearance', 'px per lu', 'Shown as', 'Found'] as const;
 
 const listOf = (text: string) =>
   text
@@ -93,34 +96,98 @@ function Contradictions({ files }: { files: readonly Assigned[] }) {
   );
 }
 
+/** Where the files go, as it is read from their names until somebody says otherwise. */
+function useAssigned(arrived: readonly Arrived[]) {
+  const kept = useWorkbench((s) => s.documents.project.naming) ?? DEFAULT_NAMING;
+  const [naming, setNaming] = useState(kept);
+  const [files, setFiles] = useState(() => assign(arrived, naming));
+  return {
+    files,
+    naming,
+    /** the way that names are read, where it is another than the project has */
+    newNaming: naming === kept ? null : naming,
+    readBy(next: Naming) {
+      setNaming(next);
+      setFiles(assign(arrived, next));
+    },
+    change: (at: number, next: Partial<Assigned>) =>
+      setFiles((list) => list.map((f, i) => (i === at ? { ...f, ...next } : f))),
+    leave: (at: number) => setFiles((list) => list.filter((_, i) => i !== at)),
+  };
+}
+
+/** Takes files into the project; each new picture is placed in the scene that is open, or in a first one. */
+function takeIn(
+  store: WorkbenchStore,
+  files: readonly Assigned[],
+  { roleOf, newNaming }: { roleOf: (picture: string) => ShownAs; newNaming: Naming | null },
+): void {
+  const { sceneId } = store.getState();
+  const first = newScene('Splash');
+  edit(store, ({ project, scenes }) => {
+    if (project.scenes.length === 0) {
+      scenes[first.id] = first;
+      project.scenes.push(first.id);
+    }
+    const known = new Set(project.pictures.map((p) => p.id));
+    project.pictures = takeFiles(project.pictures, files, () => crypto.randomUUID());
+    const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
+    for (const picture of project.pictures.filter((p) => !known.has(p.id)))
+      placeIn(scene, picture, roleOf(picture.name));
+    if (newNaming) project.naming = newNaming;
+  });
+}
+
+interface TableProps {
+  files: readonly Assigned[];
+  clashing: ReadonlySet<number>;
+  roles: ReturnType<typeof useRoles>;
+  onChange: (at: number, next: Partial<Assigned>) => void;
+  onLeave: (at: number) => void;
+}
+
+function AssignTable({ files, clashing, roles, onChange, onLeave }: TableProps) {
+  const pictures = useWorkbench((s) => s.documents.project.pictures);
+  return (
+    <table className="assign">
+      <thead>
+        <tr>
+          {COLUMNS.map((name) => (
+            <th key={name} scope="col">
+              {name}
+            </th>
+          ))}
+          <td />
+        </tr>
+      </thead>
+      <tbody>
+        {files.map((file, i) => (
+          <AssignRow
+            key={file.arrived.path + file.arrived.file.hash}
+            file={file}
+            isNew={!pictures.some((p) => sameName(p.name, file.picture))}
+            clash={clashing.has(i)}
+            role={roles.of(file.picture)}
+            isFirst={files.findIndex((f) => sameName(f.picture, file.picture)) === i}
+            onRole={(role) => roles.choose(file.picture, role)}
+            onChange={(next) => onChange(i, next)}
+            onLeave={() => onLeave(i)}
+          />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
 /** Where each of several files belongs, before they are taken: read from their names and sizes, and changed by hand. */
 export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]; onClose: () => void }) {
   const store = useWorkbenchStore();
-  const pictures = useWorkbench((s) => s.documents.project.pictures);
-  const kept = useWorkbench((s) => s.documents.project.naming);
-  const [naming, setNaming] = useState(kept ?? DEFAULT_NAMING);
-  const [files, setFiles] = useState(() => assign(arrived, naming));
+  const { files, naming, newNaming, readBy, change, leave } = useAssigned(arrived);
   const clashing = useMemo(() => new Set(clashes(files)), [files]);
   const unnamed = files.some((f) => f.picture.trim() === '');
-  const sceneId = useWorkbench((s) => s.sceneId);
   const roles = useRoles(files);
-
-  const change = (at: number, next: Partial<Assigned>) =>
-    setFiles((list) => list.map((f, i) => (i === at ? { ...f, ...next } : f)));
   const take = () => {
-    const first = newScene('Splash');
-    edit(store, ({ project, scenes }) => {
-      if (project.scenes.length === 0) {
-        scenes[first.id] = first;
-        project.scenes.push(first.id);
-      }
-      const known = new Set(project.pictures.map((p) => p.id));
-      project.pictures = takeFiles(project.pictures, files, () => crypto.randomUUID());
-      const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
-      for (const picture of project.pictures.filter((p) => !known.has(p.id)))
-        placeIn(scene, picture, roles.of(picture.name));
-      if (naming !== (kept ?? DEFAULT_NAMING)) project.naming = naming;
-    });
+    takeIn(store, files, { roleOf: roles.of, newNaming });
     onClose();
   };
   return (
@@ -131,42 +198,8 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
         </Modal.Title>
       </Modal.Header>
       <Modal.Body tabIndex={0}>
-        <NamingFields
-          naming={naming}
-          onChange={(next) => {
-            setNaming(next);
-            setFiles(assign(arrived, next));
-          }}
-        />
-        <table className="assign">
-          <thead>
-            <tr>
-              <th scope="col">File</th>
-              <th scope="col">Picture</th>
-              <th scope="col">Cut</th>
-              <th scope="col">Appearance</th>
-              <th scope="col">px per lu</th>
-              <th scope="col">Shown as</th>
-              <th scope="col">Found</th>
-              <td />
-            </tr>
-          </thead>
-          <tbody>
-            {files.map((file, i) => (
-              <AssignRow
-                key={file.arrived.path + file.arrived.file.hash}
-                file={file}
-                isNew={!pictures.some((p) => sameName(p.name, file.picture))}
-                clash={clashing.has(i)}
-                role={roles.of(file.picture)}
-                isFirst={files.findIndex((f) => sameName(f.picture, file.picture)) === i}
-                onRole={(role) => roles.choose(file.picture, role)}
-                onChange={(next) => change(i, next)}
-                onLeave={() => setFiles((list) => list.filter((_, at) => at !== i))}
-              />
-            ))}
-          </tbody>
-        </table>
+        <NamingFields naming={naming} onChange={readBy} />
+        <AssignTable {...{ files, clashing, roles }} onChange={change} onLeave={leave} />
         <Contradictions files={files} />
       </Modal.Body>
       <Modal.Footer>

@@ -18,25 +18,14 @@ interface RowProps {
   onLeave: () => void;
 }
 
-/** Where one file goes, with what said so. */
-export function AssignRow({ file, isNew, isFirst, role, onRole, clash, onChange, onLeave }: RowProps) {
-  const { path, file: kept } = file.arrived;
+type ChangeProps = Pick<RowProps, 'file' | 'onChange'>;
+
+/** The cut, the appearance and the density that a file is for. */
+function PlaceCells({ file, onChange }: ChangeProps) {
+  const { path } = file.arrived;
   const because = { because: 'as you say' };
   return (
-    <tr className={clash ? 'assign-clash' : undefined}>
-      <th scope="row">
-        {path}
-        <span className="quiet figures">{sayFile(kept)}</span>
-      </th>
-      <td>
-        <Form.Control
-          aria-label={`Picture of ${path}`}
-          value={file.picture}
-          maxLength={120}
-          onChange={(e) => onChange({ picture: e.target.value })}
-        />
-        {isNew && <span className="quiet">a new picture</span>}
-      </td>
+    <>
       <td>
         <Form.Select
           aria-label={`Cut of ${path}`}
@@ -72,21 +61,47 @@ export function AssignRow({ file, isNew, isFirst, role, onRole, clash, onChange,
           }}
         />
       </td>
+    </>
+  );
+}
+
+/** What a new picture is shown as in the scene. */
+function RoleSelect({ picture, role, onRole }: { picture: string } & Pick<RowProps, 'role' | 'onRole'>) {
+  return (
+    <Form.Select
+      aria-label={`${picture} is shown as`}
+      value={role}
+      onChange={(e) => onRole(e.target.value as ShownAs)}
+    >
+      {SHOWN.map((value) => (
+        <option key={value} value={value}>
+          {SHOWN_WORDS[value]}
+        </option>
+      ))}
+    </Form.Select>
+  );
+}
+
+/** Where one file goes, with what said so. */
+export function AssignRow({ file, isNew, isFirst, role, onRole, clash, onChange, onLeave }: RowProps) {
+  const { path, file: kept } = file.arrived;
+  return (
+    <tr className={clash ? 'assign-clash' : undefined}>
+      <th scope="row">
+        {path}
+        <span className="quiet figures">{sayFile(kept)}</span>
+      </th>
       <td>
-        {isNew && isFirst && (
-          <Form.Select
-            aria-label={`${file.picture} is shown as`}
-            value={role}
-            onChange={(e) => onRole(e.target.value as ShownAs)}
-          >
-            {SHOWN.map((value) => (
-              <option key={value} value={value}>
-                {SHOWN_WORDS[value]}
-              </option>
-            ))}
-          </Form.Select>
-        )}
+        <Form.Control
+          aria-label={`Picture of ${path}`}
+          value={file.picture}
+          maxLength={120}
+          onChange={(e) => onChange({ picture: e.target.value })}
+        />
+        {isNew && <span className="quiet">a new picture</span>}
       </td>
+      <PlaceCells {...{ file, onChange }} />
+      <td>{isNew && isFirst && <RoleSelect picture={file.picture} {...{ role, onRole }} />}</td>
       <td className="quiet">{clash ? 'the same place as another file' : file.because}</td>
       <td>
         <Button variant="quiet" size="sm" aria-label={`Remove ${path}`} onClick={onLeave}>

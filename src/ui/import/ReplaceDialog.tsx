@@ -62,6 +62,36 @@ function useCompared(next: Documents | null) {
   return { compared, isMeasured };
 }
 
+interface ComparisonProps {
+  compared: NonNullable<ReturnType<typeof useCompared>['compared']>;
+  isMeasured: boolean;
+  /** what the new file takes the place of, in words */
+  becomes: string;
+}
+
+/** What the new file does to all cases, and each of them before and after. */
+function Comparison({ compared, isMeasured, becomes }: ComparisonProps) {
+  return (
+    <>
+      <p className="figures">
+        {becomes}
+        {!isMeasured && 'Being measured…'}
+        {isMeasured && <TallyChange {...compared.tallies} />}
+      </p>
+      <p className="quiet">
+        Each screen with the old file at the left and the new one at the right; what changes most comes first.
+      </p>
+      <PixelProvider value={compared.pixels}>
+        <ul className="before-after">
+          {compared.pairs.map(({ shown, ...pair }) => (
+            <BeforeAfter key={shown.id} {...{ shown, isMeasured, ...pair }} />
+          ))}
+        </ul>
+      </PixelProvider>
+    </>
+  );
+}
+
 /** A new file for a picture, looked at before it is taken: what it takes the place of, and every case before and after. */
 export function ReplaceDialog({ picture, file, onClose }: Props) {
   const store = useWorkbenchStore();
@@ -72,6 +102,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
   const old = slotsOf(picture).find(
     (s) => s.cut === at.cut && s.appearance === at.appearance && s.density === at.density,
   );
+  const becomes = old && kept ? `${sayFile(old.file)} becomes ${sayFile(kept)}. ` : '';
   const take = () => {
     if (after) edit(store, putPicture(after));
     onClose();
@@ -95,26 +126,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
             {kept ? 'The other densities are being made…' : 'The file is being read…'}
           </p>
         )}
-        {kept && compared && (
-          <>
-            <p className="figures">
-              {old && `${sayFile(old.file)} becomes ${sayFile(kept)}. `}
-              {!isMeasured && 'Being measured…'}
-              {isMeasured && <TallyChange {...compared.tallies} />}
-            </p>
-            <p className="quiet">
-              Each screen with the old file at the left and the new one at the right; what changes most comes
-              first.
-            </p>
-            <PixelProvider value={compared.pixels}>
-              <ul className="before-after">
-                {compared.pairs.map(({ shown, ...pair }) => (
-                  <BeforeAfter key={shown.id} {...{ shown, isMeasured, ...pair }} />
-                ))}
-              </ul>
-            </PixelProvider>
-          </>
-        )}
+        {kept && compared && <Comparison {...{ compared, isMeasured, becomes }} />}
       </Modal.Body>
       <Modal.Footer>
         <Button variant="quiet" onClick={onClose}>

@@ -90,6 +90,41 @@ interface DetailProps {
   onTake: (mend: LaunchAdvice) => void;
 }
 
+/** What would make it better, and what that costs: looked at first, or done at once. */
+function MendLine({
+  mend,
+  finding,
+  trial,
+  onTry,
+  onTake,
+}: Omit<DetailProps, 'onOpen'> & { mend: LaunchAdvice }) {
+  const isTried = trial?.label === mend.label;
+  return (
+    <li>
+      <b>{mend.label}</b>: gone on {mend.clears} of {countCases(finding.cases.length)},{' '}
+      <span className="quiet">{sayCosts(mend)}</span>{' '}
+      <span className="text-nowrap">
+        {mend.make ? (
+          <span className="quiet">{countOf(mend.make.length, 'file')} made </span>
+        ) : (
+          <Button
+            variant="quiet"
+            size="sm"
+            aria-pressed={isTried}
+            aria-label={`Preview: ${mend.label}`}
+            onClick={() => onTry(isTried ? null : mend)}
+          >
+            preview
+          </Button>
+        )}
+        <Button variant="primary" size="sm" aria-label={`Apply: ${mend.label}`} onClick={() => onTake(mend)}>
+          apply
+        </Button>
+      </span>
+    </li>
+  );
+}
+
 function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
   const screens = useWorkbench((s) => s.screens);
   const { answers, callOff } = useLaunchAnswers(finding);
@@ -109,33 +144,7 @@ function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
       )}
       <ul className="plain-list">
         {advice?.map((mend) => (
-          <li key={mend.label}>
-            <b>{mend.label}</b>: gone on {mend.clears} of {countCases(finding.cases.length)},{' '}
-            <span className="quiet">{sayCosts(mend)}</span>{' '}
-            <span className="text-nowrap">
-              {mend.make ? (
-                <span className="quiet">{countOf(mend.make.length, 'file')} made </span>
-              ) : (
-                <Button
-                  variant="quiet"
-                  size="sm"
-                  aria-pressed={trial?.label === mend.label}
-                  aria-label={`Preview: ${mend.label}`}
-                  onClick={() => onTry(trial?.label === mend.label ? null : mend)}
-                >
-                  preview
-                </Button>
-              )}
-              <Button
-                variant="primary"
-                size="sm"
-                aria-label={`Apply: ${mend.label}`}
-                onClick={() => onTake(mend)}
-              >
-                apply
-              </Button>
-            </span>
-          </li>
+          <MendLine key={mend.label} {...{ mend, finding, trial, onTry, onTake }} />
         ))}
       </ul>
       <Accept finding={finding} />

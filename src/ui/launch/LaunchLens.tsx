@@ -1,10 +1,11 @@
 'use client';
-import { useCallback, useMemo, useState } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import type { LaunchFinding } from '@/core/launch/findings';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import { newLaunch } from '@/core/launch/new';
-import { versionsIn } from '@/core/project/launch';
+import type { Documents } from '@/core/project/documents';
+import { versionsIn, type Launch } from '@/core/project/launch';
 import { applyPatch } from '@/core/patch/patch';
 import { findCase } from '@/core/screens/cases';
 import { useAsked, type Asking } from '../state/ask';
@@ -17,7 +18,7 @@ import { useTelling } from '../state/telling';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { Choices } from '../parts/Choices';
-import { ClockProvider, createClock } from './clock';
+import { Clock, ClockProvider } from './clock';
 import { Downloads } from './Downloads';
 import { Filmstrip, momentsFor, PlayGrid } from './Filmstrip';
 import { HandOver } from './HandOver';
@@ -84,37 +85,15 @@ function Films({ show, films, own }: FilmsProps) {
   );
 }
 
-function Open() {
+/** A mend that is looked at before it is taken: what it would make of the documents, and what takes it. */
+function useTrial() {
   const store = useWorkbenchStore();
   const now = useWorkbench((s) => s.documents);
-  const screens = useWorkbench((s) => s.screens);
-  const caseId = useWorkbench((s) => s.view.case);
-  const appearance = useWorkbench((s) => s.view.appearance);
   const [trial, setTrial] = useState<{ mend: LaunchAdvice; of: typeof now } | null>(null);
-  const [wanted, setStarting] = useState<Starting>({ start: 'cold', versions: '' });
-  const [handOver, setHandOver] = useState(0);
-  const show = useWorkbench((s) => s.view.show);
-  const look = useLook();
   // A mend that is looked at is gone once anything else was changed.
   const tried = trial?.of === now ? trial.mend : null;
   const documents = useMemo(() => (tried ? applyPatch(now, tried.patch) : now), [now, tried]);
-  const launch = launchOf(documents)!;
-  const versions = versionsIn(launch);
-  // Words that nobody uses any more stand for no version.
-  const starting = versions.includes(wanted.versions) ? wanted : { ...wanted, versions: '' };
-  const cases = useTelling(mostScreens, 'screens');
-  const chosen = useMemo(() => {
-    const id = caseId?.replace(/(light|dark)$/, appearance);
-    const c = id ? findCase(id, screens) : null;
-    return c ? [c] : cases.slice(0, 1);
-  }, [caseId, appearance, screens, cases]);
-  const films = useFilms(documents, cases, starting);
-  const [own] = useFilms(documents, chosen, starting);
-  const asking = useCallback<Asking<LaunchFinding[]>>(
-    (worker, asked) => worker.launchFindings(asked, launchOf(asked)?.id ?? ''),
-    [],
-  );
-  const findings = useAsked(asking);
+  const attempt = (mend: LaunchAdvice | null) => setTrial(mend && { mend, of: now });
   const take = async ({ patch, make }: LaunchAdvice) => {
     try {
       const made = await withFilesMade(now.project.id, patch, make ?? []);
@@ -127,6 +106,92 @@ function Open() {
       store.setState({ message: messageOf(error) });
     }
   };
+  return { tried, documents, attempt, take: (mend: LaunchAdvice) => void take(mend) };
+}
+
+/** Says that a mend is looked at, and ends that. */
+function TrialLine({
+  tried,
+  attempt,
+  take,
+}: Pick<ReturnType<typeof useTrial>, 'tried' | 'attempt' | 'take'>) {
+  if (!tried) return null;
+  return (
+    <p className="launch-trial" role="status">
+      Shown with: <b>{tried.label}</b>{' '}
+      <Button variant="primary" size="sm" onClick={() => take(tried)}>
+        apply
+      </Button>
+      <Button variant="quiet" size="sm" onClick={() => attempt(null)}>
+        close
+      </Button>
+    </p>
+  );
+}
+
+/** The films of the screens that are compared, and that of the chosen case. */
+function useShownFilms(documents: Documents, starting: Starting) {
+  const screens = useWorkbench((s) => s.screens);
+  const caseId = useWorkbench((s) => s.view.case);
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const cases = useTelling(mostScreens, 'screens');
+  const chosen = useMemo(() => {
+    const id = caseId?.replace(/(light|dark)$/, appearance);
+    const c = id ? findCase(id, screens) : null;
+    return c ? [c] : cases.slice(0, 1);
+  }, [caseId, appearance, screens, cases]);
+  const films = useFilms(documents, cases, starting);
+  const [own] = useFilms(documents, chosen, starting);
+  return { films, own };
+}
+
+const askFindings: Asking<LaunchFinding[]> = (worker, asked) =>
+  worker.launchFindings(asked, launchOf(asked)?.id ?? '');
+
+interface MiddleProps extends ReturnType<typeof useShownFilms> {
+  launch: Launch;
+  starting: Starting;
+  onStart: (starting: Starting) => void;
+  children: ReactNode;
+}
+
+/** How the launch is played, and what of it is shown. */
+function Middle({ launch, starting, onStart, films, own, children }: MiddleProps) {
+  const show = useWorkbench((s) => s.view.show);
+  const look = useLook();
+  const { loadingMs } = starting.start === 'cold' ? launch : launch.warm;
+  return (
+    <main className="middle launch-middle" id="main">
+      <DrawerWays rules="stages" closeUp="what goes wrong" />
+      {children}
+      <Controls {...{ starting, versions: versionsIn(launch) }} onChange={onStart} />
+      {own && <TimeBar film={own} loadingMs={loadingMs} />}
+      <Choices
+        label="Launch"
+        hideLabel
+        options={SHOWN}
+        value={show}
+        onChoose={(next) => look({ show: next })}
+      />
+      <Films {...{ show, films, own }} />
+      {show === 'limits' && <LaunchLimits launch={launch} />}
+      {show === 'checks' && <DeviceChecks />}
+      {own && <Downloads c={own.c} starting={starting} />}
+    </main>
+  );
+}
+
+function Open() {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const [wanted, setStarting] = useState<Starting>({ start: 'cold', versions: '' });
+  const [handOver, setHandOver] = useState(0);
+  const { documents, tried, attempt, take } = useTrial();
+  const launch = launchOf(documents)!;
+  // Words that nobody uses any more stand for no version.
+  const starting = versionsIn(launch).includes(wanted.versions) ? wanted : { ...wanted, versions: '' };
+  const { films, own } = useShownFilms(documents, starting);
+  const findings = useAsked(askFindings);
   const showWorst = ({ stage, worst }: LaunchFinding) => {
     const { target } = worst;
     if (target !== undefined) {
@@ -142,48 +207,13 @@ function Open() {
   return (
     <Columns>
       <StageColumn launch={launch} found={findings ?? []} />
-      <main className="middle launch-middle" id="main">
-        <DrawerWays rules="stages" closeUp="what goes wrong" />
-        {tried && (
-          <p className="launch-trial" role="status">
-            Shown with: <b>{tried.label}</b>{' '}
-            <Button variant="primary" size="sm" onClick={() => void take(tried)}>
-              apply
-            </Button>
-            <Button variant="quiet" size="sm" onClick={() => setTrial(null)}>
-              close
-            </Button>
-          </p>
-        )}
-        <Controls {...{ starting, versions }} onChange={setStarting} />
-        {own && (
-          <TimeBar
-            film={own}
-            loadingMs={starting.start === 'cold' ? launch.loadingMs : launch.warm.loadingMs}
-          />
-        )}
-        <Choices
-          label="Launch"
-          hideLabel
-          options={SHOWN}
-          value={show}
-          onChoose={(next) => look({ show: next })}
-        />
-        <Films {...{ show, films, own }} />
-        {show === 'limits' && <LaunchLimits launch={launch} />}
-        {show === 'checks' && <DeviceChecks />}
-        {own && <Downloads c={own.c} starting={starting} />}
-      </main>
+      <Middle {...{ launch, starting, films, own }} onStart={setStarting}>
+        <TrialLine {...{ tried, attempt, take }} />
+      </Middle>
       <aside className="close-up" aria-label="Close-up">
         <CloseDrawer />
         {own && <HandOver film={own} at={handOver} onChoose={setHandOver} />}
-        <LaunchFindings
-          findings={findings}
-          trial={tried}
-          onOpen={showWorst}
-          onTry={(mend) => setTrial(mend && { mend, of: now })}
-          onTake={(mend) => void take(mend)}
-        />
+        <LaunchFindings findings={findings} trial={tried} onOpen={showWorst} onTry={attempt} onTake={take} />
       </aside>
     </Columns>
   );
@@ -192,7 +222,7 @@ function Open() {
 /** From the tap to the first screen: stages, films of many screens, and what goes wrong between them. */
 export function LaunchLens() {
   const has = useWorkbench((s) => launchOf(s.documents) !== undefined);
-  const [clock] = useState(createClock);
+  const [clock] = useState(() => new Clock());
   if (!has) return <NoLaunch />;
   return (
     <ClockProvider value={clock}>

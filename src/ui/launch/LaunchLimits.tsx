@@ -33,22 +33,29 @@ interface PartProps {
   rule: LaunchRule;
 }
 
+/** What a rule says of one of its ends. */
+function sayEnd(rule: LaunchRule, end: End, value: number | null): string {
+  if (value === null) return `never ${end}s`;
+  const { say, of } = LAUNCH_VALUES[rule]!;
+  return `${end}s over ${[say(value), of?.[end]].filter(Boolean).join(' ')}`;
+}
+
 /** The value over which a rule warns, or fails. */
 function BoundPart({ launch, rule, end }: PartProps & { end: End }) {
   const store = useWorkbenchStore();
   const live = useLive();
-  const words = LAUNCH_VALUES[rule]!;
-  const { unit, factor, step } = words.typed;
-  const limit = launchLimit(launch, rule);
-  const value = limit[end];
+  const { unit, factor, step } = LAUNCH_VALUES[rule]!.typed;
+  const value = launchLimit(launch, rule)[end];
   const set = (next: number | null) =>
     live((l) => setLimit(l, rule, { ...launchLimit(l, rule), [end]: next }));
-  const label = `${LAUNCH_WORDS[rule]}: ${end}s over`;
-  const over = value === null ? '' : [words.say(value), words.of?.[end]].filter(Boolean).join(' ');
-  const said = value === null ? `never ${end}s` : `${end}s over ${over}`;
+  const toggle = (close: () => void) => {
+    set(value === null ? (LAUNCH_LIMITS[rule][end] ?? 0) : null);
+    if (value !== null) close();
+  };
+  const said = sayEnd(rule, end, value);
   return (
     <EditorPopover
-      label={label}
+      label={`${LAUNCH_WORDS[rule]}: ${end}s over`}
       button={{
         bsPrefix: 'part',
         'aria-label': `${LAUNCH_WORDS[rule]} ${said}`,
@@ -74,14 +81,7 @@ function BoundPart({ launch, rule, end }: PartProps & { end: End }) {
               autoFocus
             />
           )}
-          <Button
-            variant="quiet"
-            size="sm"
-            onClick={() => {
-              set(value === null ? (LAUNCH_LIMITS[rule][end] ?? 0) : null);
-              if (value !== null) close();
-            }}
-          >
+          <Button variant="quiet" size="sm" onClick={() => toggle(close)}>
             {value === null ? `${end} from some value on` : `never ${end}`}
           </Button>
         </>

@@ -37,44 +37,24 @@ interface StageProps {
   found: readonly LaunchFinding[];
 }
 
-/** What a stage shows and for how long, as a sentence. */
-function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
+type PartProps = Omit<StageProps, 'found'>;
+
+/** How a stage that the app draws takes the place of the one before. */
+function Entrance({ stage, index }: Omit<PartProps, 'launch'>) {
   const store = useWorkbenchStore();
   const live = useLive();
-  const last = index === launch.stages.length - 1;
-  const change = (recipe: (s: Stage) => void) => editLaunch(store, (l) => recipe(l.stages[index]!));
-  const enters = stage.system === 'app' && index > 0;
   const full = fullAt(easingOf(stage.easing)!);
-  const waiting = index === waitingStage(launch.stages);
-  /** One stage waits for the loading: this one, or none but the one before the last. */
-  const wait = (until: 'held' | 'loaded') =>
-    editLaunch(store, (l) => {
-      for (const s of l.stages) delete s.waits;
-      if (until === 'loaded') l.stages[index]!.waits = true;
-    });
   return (
-    <p className="sentence">
-      Drawn by{' '}
+    <>
+      , comes in{' '}
       <ListPart
-        label={`Who draws stage ${index + 1}`}
-        text={SYSTEM_WORDS[stage.system].label}
-        options={SYSTEMS.map((value) => ({ value, ...SYSTEM_WORDS[value] }))}
-        value={stage.system}
-        onChoose={(system) => change((s) => (s.system = system))}
+        label="How it comes in"
+        text={ENTERS.find((e) => e.value === stage.enter)!.label}
+        options={ENTERS}
+        value={stage.enter}
+        onChoose={(enter) => editLaunch(store, (l) => (l.stages[index]!.enter = enter))}
       />
-      {enters && (
-        <>
-          , comes in{' '}
-          <ListPart
-            label="How it comes in"
-            text={ENTERS.find((e) => e.value === stage.enter)!.label}
-            options={ENTERS}
-            value={stage.enter}
-            onChoose={(enter) => change((s) => (s.enter = enter))}
-          />
-        </>
-      )}
-      {enters && stage.enter === 'fade' && (
+      {stage.enter === 'fade' && (
         <>
           {' '}
           of{' '}
@@ -90,6 +70,64 @@ function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
           {full < MOSTLY_THERE && ` (wholly there after ${sayMs(stage.durationMs * full)})`}
         </>
       )}
+    </>
+  );
+}
+
+/** How long a stage stays that is neither the first nor the last. */
+function Stay({ stage, index, launch }: PartProps) {
+  const store = useWorkbenchStore();
+  const live = useLive();
+  const waiting = index === waitingStage(launch.stages);
+  /** One stage waits for the loading: this one, or none but the one before the last. */
+  const wait = (until: 'held' | 'loaded') =>
+    editLaunch(store, (l) => {
+      for (const s of l.stages) delete s.waits;
+      if (until === 'loaded') l.stages[index]!.waits = true;
+    });
+  return (
+    <>
+      , stays{' '}
+      <TimePart
+        label="Time that it is held"
+        ms={stage.holdMs}
+        set={(ms) => live((l) => (l.stages[index]!.holdMs = ms))}
+      />
+      {launch.stages.length > 3 || stage.waits ? (
+        <>
+          {' '}
+          <ListPart
+            label={`Until when stage ${index + 1} stays`}
+            text={UNTIL.find((u) => u.value === (waiting ? 'loaded' : 'held'))!.label}
+            options={UNTIL}
+            value={waiting ? 'loaded' : 'held'}
+            onChoose={wait}
+          />
+        </>
+      ) : (
+        waiting && ' or until all is loaded'
+      )}
+      {waiting && ', whichever is later'}
+    </>
+  );
+}
+
+/** What a stage shows and for how long, as a sentence. */
+function StageSentence({ stage, index, launch }: PartProps) {
+  const store = useWorkbenchStore();
+  const live = useLive();
+  const last = index === launch.stages.length - 1;
+  return (
+    <p className="sentence">
+      Drawn by{' '}
+      <ListPart
+        label={`Who draws stage ${index + 1}`}
+        text={SYSTEM_WORDS[stage.system].label}
+        options={SYSTEMS.map((value) => ({ value, ...SYSTEM_WORDS[value] }))}
+        value={stage.system}
+        onChoose={(system) => editLaunch(store, (l) => (l.stages[index]!.system = system))}
+      />
+      {stage.system === 'app' && index > 0 && <Entrance {...{ stage, index }} />}
       {index === 0 && !last && (
         <>
           , until the app answers after{' '}
@@ -100,33 +138,33 @@ function StageSentence({ stage, index, launch }: Omit<StageProps, 'found'>) {
           />
         </>
       )}
-      {index > 0 && !last && (
-        <>
-          , stays{' '}
-          <TimePart
-            label="Time that it is held"
-            ms={stage.holdMs}
-            set={(ms) => live((l) => (l.stages[index]!.holdMs = ms))}
-          />
-          {launch.stages.length > 3 || stage.waits ? (
-            <>
-              {' '}
-              <ListPart
-                label={`Until when stage ${index + 1} stays`}
-                text={UNTIL.find((u) => u.value === (waiting ? 'loaded' : 'held'))!.label}
-                options={UNTIL}
-                value={waiting ? 'loaded' : 'held'}
-                onChoose={wait}
-              />
-            </>
-          ) : (
-            waiting && ' or until all is loaded'
-          )}
-          {waiting && ', whichever is later'}
-        </>
-      )}
+      {index > 0 && !last && <Stay {...{ stage, index, launch }} />}
       {last && ', and stays'}.
     </p>
+  );
+}
+
+/** Moves a stage up, or removes it. */
+function StageWays({ index, count }: { index: number; count: number }) {
+  const store = useWorkbenchStore();
+  const up = () =>
+    editLaunch(store, (l) => {
+      l.stages.splice(index - 1, 0, ...l.stages.splice(index, 1));
+    });
+  const remove = () => editLaunch(store, (l) => void l.stages.splice(index, 1));
+  return (
+    <span className="stage-ways">
+      {index > 0 && (
+        <Button variant="quiet" size="sm" aria-label={`Move stage ${index + 1} up`} onClick={up}>
+          up
+        </Button>
+      )}
+      {count > 1 && (
+        <Button variant="quiet" size="sm" aria-label={`Remove stage ${index + 1}`} onClick={remove}>
+          remove
+        </Button>
+      )}
+    </span>
   );
 }
 
@@ -148,32 +186,7 @@ function StageBlock({ stage, index, launch, found }: StageProps) {
           value={stage.scene}
           onChoose={(id) => editLaunch(store, (l) => (l.stages[index]!.scene = id))}
         />
-        <span className="stage-ways">
-          {index > 0 && (
-            <Button
-              variant="quiet"
-              size="sm"
-              aria-label={`Move stage ${index + 1} up`}
-              onClick={() =>
-                editLaunch(store, (l) => {
-                  l.stages.splice(index - 1, 0, ...l.stages.splice(index, 1));
-                })
-              }
-            >
-              up
-            </Button>
-          )}
-          {launch.stages.length > 1 && (
-            <Button
-              variant="quiet"
-              size="sm"
-              aria-label={`Remove stage ${index + 1}`}
-              onClick={() => editLaunch(store, (l) => void l.stages.splice(index, 1))}
-            >
-              remove
-            </Button>
-          )}
-        </span>
+        <StageWays index={index} count={launch.stages.length} />
       </h3>
       <StageSentence {...{ stage, index, launch }} />
       {light.length > 0 && (
@@ -183,10 +196,40 @@ function StageBlock({ stage, index, launch, found }: StageProps) {
   );
 }
 
+/** How long the app takes until everything is loaded, from cold and warm. */
+function LoadingTimes({ launch }: { launch: Launch }) {
+  const live = useLive();
+  return (
+    <>
+      <h2>Loading</h2>
+      <p className="sentence">
+        From the tap it takes{' '}
+        <TimePart
+          label="Loading from cold"
+          ms={launch.loadingMs}
+          set={(ms) => live((l) => (l.loadingMs = ms))}
+        />{' '}
+        until everything is loaded. Warm, it takes{' '}
+        <TimePart
+          label="Loading, warm"
+          ms={launch.warm.loadingMs}
+          set={(ms) => live((l) => (l.warm.loadingMs = ms))}
+        />
+        , and the app answers after{' '}
+        <TimePart
+          label="Time of the system, warm"
+          ms={launch.warm.systemMs}
+          set={(ms) => live((l) => (l.warm.systemMs = ms))}
+        />
+        .
+      </p>
+    </>
+  );
+}
+
 /** The stages in order and the screens that show them, as sentences. */
 export function StageColumn({ launch, found }: { launch: Launch; found: readonly LaunchFinding[] }) {
   const store = useWorkbenchStore();
-  const live = useLive();
   const scenes = useWorkbench((s) => s.documents.project.scenes);
   const add = () =>
     editLaunch(store, ({ stages }) => {
@@ -211,28 +254,7 @@ export function StageColumn({ launch, found }: { launch: Launch; found: readonly
       {launch.stages.map((stage, index) => (
         <StageBlock key={stage.id} {...{ stage, index, launch, found }} />
       ))}
-      <h2>Loading</h2>
-      <p className="sentence">
-        From the tap it takes{' '}
-        <TimePart
-          label="Loading from cold"
-          ms={launch.loadingMs}
-          set={(ms) => live((l) => (l.loadingMs = ms))}
-        />{' '}
-        until everything is loaded. Warm, it takes{' '}
-        <TimePart
-          label="Loading, warm"
-          ms={launch.warm.loadingMs}
-          set={(ms) => live((l) => (l.warm.loadingMs = ms))}
-        />
-        , and the app answers after{' '}
-        <TimePart
-          label="Time of the system, warm"
-          ms={launch.warm.systemMs}
-          set={(ms) => live((l) => (l.warm.systemMs = ms))}
-        />
-        .
-      </p>
+      <LoadingTimes launch={launch} />
       <TargetList launch={launch} />
     </aside>
   );

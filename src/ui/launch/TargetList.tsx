@@ -13,18 +13,125 @@ import { TargetScreens } from './TargetScreens';
 
 const WINDOWS = (['flat', 'icon', 'layout'] as const).map((value) => ({ value, ...SYSTEM_WORDS[value] }));
 
-function TargetLine({ target, index, launch }: { target: Target; index: number; launch: Launch }) {
+type Change = (recipe: (t: Target) => void) => void;
+
+/** How much is left around the icon of a first window. */
+function IconRoom({ target, index }: { target: Target; index: number }) {
   const store = useWorkbenchStore();
   const live = useLive();
-  const screens = useWorkbench((s) => s.screens);
+  const padding = target.padding ?? 0;
+  return (
+    <>
+      , its icon with{' '}
+      <EditorPopover
+        label={`Room around the icon of ${target.name}`}
+        button={{ bsPrefix: 'part', children: `${sayShare(padding)} of room` }}
+      >
+        {() => (
+          <NumberField
+            label="Room along each side"
+            unit="%"
+            min={0}
+            max={45}
+            value={padding * 100}
+            onChange={(v) => live((l) => (l.targets[index]!.padding = v / 100))}
+            onCommit={() => commit(store)}
+            autoFocus
+          />
+        )}
+      </EditorPopover>
+    </>
+  );
+}
+
+/** What the first window of a target is, and which scene it shows. */
+function FirstWindow({ target, index, launch, change }: LineProps & { change: Change }) {
   const scenes = useWorkbench((s) => s.documents.scenes);
-  const count = screens.filter((s) => isIn(target, s)).length;
   const first = launch.stages[0]!;
-  const change = (recipe: (t: Target) => void) => editLaunch(store, (l) => recipe(l.targets[index]!));
   const options = [
     { value: '', label: `${scenes[first.scene]?.name ?? ''}, as in the first stage` },
     ...Object.values(scenes).map((s) => ({ value: s.id, label: s.name })),
   ];
+  return (
+    <>
+      there is{' '}
+      <ListPart
+        label={`First window of ${target.name}`}
+        text={SYSTEM_WORDS[target.system].label}
+        options={WINDOWS}
+        value={target.system}
+        onChoose={(system) => change((t) => (t.system = system))}
+      />{' '}
+      with{' '}
+      <ListPart
+        label={`Scene of the first window of ${target.name}`}
+        text={scenes[target.scene ?? first.scene]?.name ?? ''}
+        options={options}
+        value={target.scene ?? ''}
+        onChoose={(id) =>
+          change((t) => {
+            if (id) t.scene = id;
+            else delete t.scene;
+          })
+        }
+      />
+      {target.system === 'icon' && <IconRoom {...{ target, index }} />}.
+    </>
+  );
+}
+
+/** What is done with a target as a whole. */
+function TargetTools({ target, index, change }: { target: Target; index: number; change: Change }) {
+  const store = useWorkbenchStore();
+  const { name, off } = target;
+  const asTheSystem = () =>
+    change((t) => {
+      delete t.scene;
+      delete t.padding;
+      delete t.off;
+    });
+  return (
+    <>
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-label={`${name}: ${off ? 'switch its first window on' : 'switch its first window off'}`}
+        onClick={() => change((t) => (t.off = !t.off))}
+      >
+        {off ? 'switch on' : 'switch off'}
+      </Button>
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-label={`Back to the system’s default: ${name}`}
+        disabled={!off && !target.scene && !target.padding}
+        onClick={asTheSystem}
+      >
+        as the system does
+      </Button>
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-label={`Remove the target ${name}`}
+        onClick={() => editLaunch(store, (l) => void l.targets.splice(index, 1))}
+      >
+        remove
+      </Button>
+    </>
+  );
+}
+
+interface LineProps {
+  target: Target;
+  index: number;
+  launch: Launch;
+}
+
+function TargetLine({ target, index, launch }: LineProps) {
+  const store = useWorkbenchStore();
+  const screens = useWorkbench((s) => s.screens);
+  const count = screens.filter((s) => isIn(target, s)).length;
+  const change: Change = (recipe) => editLaunch(store, (l) => recipe(l.targets[index]!));
   return (
     <section className="layer" aria-label={`Target ${target.name}`}>
       <p className="sentence">
@@ -42,84 +149,9 @@ function TargetLine({ target, index, launch }: { target: Target; index: number; 
         {target.off ? (
           'nothing is shown until the app draws.'
         ) : (
-          <>
-            there is{' '}
-            <ListPart
-              label={`First window of ${target.name}`}
-              text={SYSTEM_WORDS[target.system].label}
-              options={WINDOWS}
-              value={target.system}
-              onChoose={(system) => change((t) => (t.system = system))}
-            />{' '}
-            with{' '}
-            <ListPart
-              label={`Scene of the first window of ${target.name}`}
-              text={scenes[target.scene ?? first.scene]?.name ?? ''}
-              options={options}
-              value={target.scene ?? ''}
-              onChoose={(id) =>
-                change((t) => {
-                  if (id) t.scene = id;
-                  else delete t.scene;
-                })
-              }
-            />
-            {target.system === 'icon' && (
-              <>
-                , its icon with{' '}
-                <EditorPopover
-                  label={`Room around the icon of ${target.name}`}
-                  button={{ bsPrefix: 'part', children: `${sayShare(target.padding ?? 0)} of room` }}
-                >
-                  {() => (
-                    <NumberField
-                      label="Room along each side"
-                      unit="%"
-                      min={0}
-                      max={45}
-                      value={(target.padding ?? 0) * 100}
-                      onChange={(v) => live((l) => (l.targets[index]!.padding = v / 100))}
-                      onCommit={() => commit(store)}
-                      autoFocus
-                    />
-                  )}
-                </EditorPopover>
-              </>
-            )}
-            .
-          </>
+          <FirstWindow {...{ target, index, launch, change }} />
         )}{' '}
-        <Button
-          variant="quiet"
-          size="sm"
-          aria-label={`${target.name}: ${target.off ? 'switch its first window on' : 'switch its first window off'}`}
-          onClick={() => change((t) => (t.off = !t.off))}
-        >
-          {target.off ? 'switch on' : 'switch off'}
-        </Button>
-        <Button
-          variant="quiet"
-          size="sm"
-          aria-label={`Back to the system’s default: ${target.name}`}
-          disabled={!target.off && !target.scene && !target.padding}
-          onClick={() =>
-            change((t) => {
-              delete t.scene;
-              delete t.padding;
-              delete t.off;
-            })
-          }
-        >
-          as the system does
-        </Button>
-        <Button
-          variant="quiet"
-          size="sm"
-          aria-label={`Remove the target ${target.name}`}
-          onClick={() => editLaunch(store, (l) => void l.targets.splice(index, 1))}
-        >
-          remove
-        </Button>
+        <TargetTools {...{ target, index, change }} />
       </p>
     </section>
   );

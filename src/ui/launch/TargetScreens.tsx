@@ -24,11 +24,64 @@ function toggle<T>(list: T[], value: T): void {
   else list.splice(at, 1);
 }
 
+interface TicksOf<T extends string> {
+  legend: string;
+  target: Target;
+  options: readonly { value: T; label: string }[];
+  chosen: readonly T[];
+  onToggle: (value: T) => void;
+}
+
+/** Any of a few words. */
+function WordTicks<T extends string>({ legend, target, options, chosen, onToggle }: TicksOf<T>) {
+  return (
+    <fieldset className="target-kinds">
+      <legend>{legend}</legend>
+      {options.map(({ value, label }) => (
+        <Form.Check
+          key={value}
+          type="checkbox"
+          id={`${target.id}-${value}`}
+          label={label}
+          checked={chosen.includes(value)}
+          onChange={() => onToggle(value)}
+        />
+      ))}
+    </fieldset>
+  );
+}
+
+/** On which versions of a system a target holds, in words of one’s own. */
+function VersionsField({ target, onChange }: { target: Target; onChange: (text: string) => void }) {
+  const store = useWorkbenchStore();
+  const id = `${target.id}-versions`;
+  return (
+    <div className="labelled">
+      <label htmlFor={id}>Only on versions, in your words</label>
+      <Form.Control
+        id={id}
+        size="sm"
+        maxLength={80}
+        placeholder="all"
+        defaultValue={target.versions ?? ''}
+        onChange={(e) => onChange(e.target.value)}
+        onBlur={() => commit(store)}
+      />
+    </div>
+  );
+}
+
 /** Which screens a target takes in. */
 export function TargetScreens({ target, index }: { target: Target; index: number }) {
   const store = useWorkbenchStore();
   const live = useLive();
   const change = (recipe: (t: Target) => void) => editLaunch(store, (l) => recipe(l.targets[index]!));
+  const nameVersions = (text: string) =>
+    live((l) => {
+      const versions = text.trim();
+      if (versions) l.targets[index]!.versions = versions;
+      else delete l.targets[index]!.versions;
+    });
   return (
     <>
       <NameField
@@ -36,55 +89,26 @@ export function TargetScreens({ target, index }: { target: Target; index: number
         onChange={(name) => live((l) => (l.targets[index]!.name = name))}
         onCommit={() => commit(store)}
       />
-      <fieldset className="target-kinds">
-        <legend>Screens that scale by</legend>
-        {FAMILIES.map(({ value, label }) => (
-          <Form.Check
-            key={value}
-            type="checkbox"
-            id={`${target.id}-${value}`}
-            label={label}
-            checked={target.families.includes(value)}
-            onChange={() => change((t) => toggle(t.families, value))}
-          />
-        ))}
-      </fieldset>
+      <WordTicks
+        legend="Screens that scale by"
+        target={target}
+        options={FAMILIES}
+        chosen={target.families}
+        onToggle={(family) => change((t) => toggle(t.families, family))}
+      />
       <p className="quiet">
         Some systems draw 2 or 3 px for each lu and nothing between; others have a class for each density,
         such as 2.625.
       </p>
-      <fieldset className="target-kinds">
-        <legend>and are of a kind</legend>
-        {KINDS.map((kind) => (
-          <Form.Check
-            key={kind}
-            type="checkbox"
-            id={`${target.id}-${kind}`}
-            label={kindWord(kind)}
-            checked={target.kinds.includes(kind)}
-            onChange={() => change((t) => toggle(t.kinds, kind))}
-          />
-        ))}
-      </fieldset>
+      <WordTicks
+        legend="and are of a kind"
+        target={target}
+        options={KINDS.map((value) => ({ value, label: kindWord(value) }))}
+        chosen={target.kinds}
+        onToggle={(kind) => change((t) => toggle(t.kinds, kind))}
+      />
       <SingleScreens target={target} onToggle={(id) => change((t) => toggle(t.ids, id))} />
-      <div className="labelled">
-        <label htmlFor={`${target.id}-versions`}>Only on versions, in your words</label>
-        <Form.Control
-          id={`${target.id}-versions`}
-          size="sm"
-          maxLength={80}
-          placeholder="all"
-          defaultValue={target.versions ?? ''}
-          onChange={(e) => {
-            const versions = e.target.value.trim();
-            live((l) => {
-              if (versions) l.targets[index]!.versions = versions;
-              else delete l.targets[index]!.versions;
-            });
-          }}
-          onBlur={() => commit(store)}
-        />
-      </div>
+      <VersionsField target={target} onChange={nameVersions} />
     </>
   );
 }

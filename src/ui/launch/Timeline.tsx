@@ -1,8 +1,8 @@
 'use client';
-import { useEffect, useRef, type PointerEvent } from 'react';
+import { useEffect, useRef, type KeyboardEvent, type PointerEvent, type Ref } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { sayMs } from '@/core/words/numbers';
-import { momentsOf, STARTS, type Start } from '@/core/launch/timeline';
+import { momentsOf, STARTS, type StageSpan, type Start } from '@/core/launch/timeline';
 import { useWorkbench } from '../state/context';
 import { Choices } from '../parts/Choices';
 import { SPEEDS, useClock, useClockState } from './clock';
@@ -62,14 +62,114 @@ export function Controls({ starting, versions, onChange }: ControlsProps) {
   );
 }
 
+type Share = (ms: number) => string;
+
+/** One stage over time, with how long it takes to appear. */
+function StageBar({ film, span, end, share }: { film: Film; span: StageSpan; end: number; share: Share }) {
+  const scenes = useWorkbench((s) => s.documents.scenes);
+  const stage = film.plain[span.index]!;
+  const name = stage.empty ? 'nothing' : scenes[stage.scene]?.name;
+  const length = Math.min(span.end, end) - span.start;
+  return (
+    <span
+      className="time-stage"
+      title={`${name}: ${sayMs(span.start)} to ${Number.isFinite(span.end) ? sayMs(span.end) : 'the end'}`}
+      style={{ left: share(span.start), width: `${(length / end) * 100}%` }}
+    >
+      {span.fadeMs > 0 && (
+        <span className="time-fade" style={{ width: `${(Math.min(span.fadeMs, length) / length) * 100}%` }} />
+      )}
+      <span className="time-name">{name}</span>
+    </span>
+  );
+}
+
+/** Where the film is: moved with the arrow keys, from change to change with Page Up and Page Down. */
+function TimeHandle({
+  moments,
+  end,
+  ref,
+}: {
+  moments: readonly number[];
+  end: number;
+  ref: Ref<HTMLElement>;
+}) {
+  const clock = useClock();
+  const onKeyDown = (e: KeyboardEvent) => {
+    const steps: Record<string, number> = { ArrowLeft: -10, ArrowRight: 10 };
+    const t = clock.now();
+    const next = moments.find((m) => m > t + 0.5);
+    const before = moments.findLast((m) => m < t - 0.5);
+    const to =
+      e.key in steps
+        ? t + steps[e.key]! * (e.shiftKey ? 10 : 1)
+        : { PageDown: before ?? 0, PageUp: next ?? end, Home: 0, End: end }[e.key];
+    if (to === undefined) return;
+    e.preventDefault();
+    clock.pause();
+    clock.seek(to);
+  };
+  return (
+    <span
+      ref={ref}
+      className="time-handle"
+      role="slider"
+      tabIndex={0}
+      aria-label="Time from the tap"
+      aria-valuemin={0}
+      aria-valuemax={Math.round(end)}
+      aria-valuenow={0}
+      onKeyDown={onKeyDown}
+    />
+  );
+}
+
+interface TrackProps {
+  film: Film;
+  loadingMs: number;
+  end: number;
+  share: Share;
+  handle: Ref<HTMLElement>;
+}
+
+/** The stages in a row; a pointer that is pressed on them moves the film. */
+function TimeTrack({ film, loadingMs, end, share, handle }: TrackProps) {
+  const clock = useClock();
+  const seek = (e: PointerEvent) => {
+    const box = e.currentTarget.getBoundingClientRect();
+    clock.pause();
+    clock.seek(((e.clientX - box.left) / box.width) * end);
+  };
+  return (
+    <div
+      className="time-track"
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        seek(e);
+      }}
+      onPointerMove={(e) => {
+        if (e.buttons === 1) seek(e);
+      }}
+    >
+      {film.timeline.spans.map((span) => (
+        <StageBar key={span.index} {...{ film, span, end, share }} />
+      ))}
+      <span
+        className="time-loading"
+        style={{ left: share(loadingMs) }}
+        title={`Loaded at ${sayMs(loadingMs)}`}
+      />
+      <TimeHandle ref={handle} moments={momentsOf(film.timeline)} end={end} />
+    </div>
+  );
+}
+
 /** The stages over time, with where the film is: dragged, or moved with the arrow keys. */
 export function TimeBar({ film, loadingMs }: { film: Film; loadingMs: number }) {
   const clock = useClock();
-  const scenes = useWorkbench((s) => s.documents.scenes);
-  const track = useRef<HTMLDivElement>(null);
-  const handle = useRef<HTMLSpanElement>(null);
+  const handle = useRef<HTMLElement>(null);
   const time = useRef<HTMLElement>(null);
-  const { timeline, plain } = film;
+  const { timeline } = film;
   const end = Math.max(timeline.readyMs, loadingMs) + AFTER_MS;
   useEffect(() => clock.setEnd(end), [clock, end]);
   // The time is written straight into the page, sixty times a second.
@@ -84,80 +184,14 @@ export function TimeBar({ film, loadingMs }: { film: Film; loadingMs: number }) 
       }),
     [clock, end],
   );
-  const seek = (e: PointerEvent) => {
-    const box = track.current!.getBoundingClientRect();
-    clock.pause();
-    clock.seek(((e.clientX - box.left) / box.width) * end);
-  };
-  const moments = momentsOf(timeline);
-  const share = (ms: number) => `${(Math.min(ms, end) / end) * 100}%`;
+  const share: Share = (ms) => `${(Math.min(ms, end) / end) * 100}%`;
   return (
     <div className="time-bar">
       <p className="figures">
         <b ref={time}>0.00 s</b>{' '}
         <span className="quiet">of {sayMs(timeline.readyMs)} until the first screen is there</span>
       </p>
-      <div
-        ref={track}
-        className="time-track"
-        onPointerDown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          seek(e);
-        }}
-        onPointerMove={(e) => {
-          if (e.buttons === 1) seek(e);
-        }}
-      >
-        {timeline.spans.map((s) => {
-          const name = plain[s.index]!.empty ? 'nothing' : scenes[plain[s.index]!.scene]?.name;
-          const stop = Math.min(s.end, end);
-          return (
-            <span
-              key={s.index}
-              className="time-stage"
-              title={`${name}: ${sayMs(s.start)} to ${Number.isFinite(s.end) ? sayMs(s.end) : 'the end'}`}
-              style={{ left: share(s.start), width: `${((stop - s.start) / end) * 100}%` }}
-            >
-              {s.fadeMs > 0 && (
-                <span
-                  className="time-fade"
-                  style={{ width: `${(Math.min(s.fadeMs, stop - s.start) / (stop - s.start)) * 100}%` }}
-                />
-              )}
-              <span className="time-name">{name}</span>
-            </span>
-          );
-        })}
-        <span
-          className="time-loading"
-          style={{ left: share(loadingMs) }}
-          title={`Loaded at ${sayMs(loadingMs)}`}
-        />
-        <span
-          ref={handle}
-          className="time-handle"
-          role="slider"
-          tabIndex={0}
-          aria-label="Time from the tap"
-          aria-valuemin={0}
-          aria-valuemax={Math.round(end)}
-          aria-valuenow={0}
-          onKeyDown={(e) => {
-            const steps: Record<string, number> = { ArrowLeft: -10, ArrowRight: 10 };
-            const t = clock.now();
-            const next = moments.find((m) => m > t + 0.5);
-            const before = moments.findLast((m) => m < t - 0.5);
-            const to =
-              e.key in steps
-                ? t + steps[e.key]! * (e.shiftKey ? 10 : 1)
-                : { PageDown: before ?? 0, PageUp: next ?? end, Home: 0, End: end }[e.key];
-            if (to === undefined) return;
-            e.preventDefault();
-            clock.pause();
-            clock.seek(to);
-          }}
-        />
-      </div>
+      <TimeTrack {...{ film, loadingMs, end, share, handle }} />
       <div className="time-ticks figures quiet" aria-hidden="true">
         {timeline.spans.map((s) => (
           <span key={s.index} style={{ left: share(s.start) }}>

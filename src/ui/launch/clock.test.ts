@@ -1,4 +1,4 @@
-import { createClock } from './clock';
+import { Clock } from './clock';
 
 /** Frames of the browser, one after another, and a time that only the test moves on. */
 function browser() {
@@ -21,7 +21,7 @@ afterEach(() => jest.restoreAllMocks());
 describe('the clock of a film', () => {
   it('goes as time does, at its speed, and stops at the end', () => {
     const { frame, asked } = browser();
-    const clock = createClock();
+    const clock = new Clock();
     clock.setEnd(500);
     const times: number[] = [];
     clock.onTime((t) => times.push(t));
@@ -42,7 +42,7 @@ describe('the clock of a film', () => {
 
   it('begins anew where it is to run again and again', () => {
     const { frame } = browser();
-    const clock = createClock();
+    const clock = new Clock();
     clock.setEnd(300);
     clock.set({ loop: true });
     clock.play();
@@ -55,7 +55,7 @@ describe('the clock of a film', () => {
 
   it('goes to a time within the film, and tells who listens', () => {
     const { frame } = browser();
-    const clock = createClock();
+    const clock = new Clock();
     clock.setEnd(1000);
     const heard: number[] = [];
     const end = clock.onTime((t) => heard.push(t));

@@ -19,73 +19,83 @@ export interface ClockState {
  * The time of a film, ms from the tap. What is drawn listens to every step of it, so that nothing else of the page is
  * made anew while it plays; the core itself knows no clock.
  */
-export function createClock() {
-  let state: ClockState = { playing: false, speed: 1, loop: false };
-  let t = 0;
-  let end = 1000;
-  let from = { at: 0, t: 0 };
-  let frame = 0;
-  const drawn = new Set<(t: number) => void>();
-  const watched = new Set<() => void>();
-  const tell = () => watched.forEach((f) => f());
-  const draw = () => drawn.forEach((f) => f(t));
-  const set = (change: Partial<ClockState>) => {
-    state = { ...state, ...change };
-    from = { at: performance.now(), t };
-    tell();
+export class Clock {
+  private current: ClockState = { playing: false, speed: 1, loop: false };
+  private t = 0;
+  private last = 1000;
+  private from = { at: 0, t: 0 };
+  private frame = 0;
+  private readonly drawn = new Set<(t: number) => void>();
+  private readonly watched = new Set<() => void>();
+
+  now = (): number => this.t;
+  end = (): number => this.last;
+  state = (): ClockState => this.current;
+
+  /** Hears of every new time, and of the present one at once. @returns a function that ends it */
+  onTime = (f: (t: number) => void) => {
+    this.drawn.add(f);
+    f(this.t);
+    return () => void this.drawn.delete(f);
   };
-  const step = () => {
+
+  subscribe = (f: () => void) => {
+    this.watched.add(f);
+    return () => void this.watched.delete(f);
+  };
+
+  set(change: Partial<ClockState>): void {
+    this.current = { ...this.current, ...change };
+    this.from = { at: performance.now(), t: this.t };
+    this.tell();
+  }
+
+  seek(to: number): void {
+    this.t = Math.min(this.last, Math.max(0, to));
+    this.from = { at: performance.now(), t: this.t };
+    this.draw();
+    this.tell();
+  }
+
+  setEnd(ms: number): void {
+    this.last = ms;
+    if (this.t > ms) this.t = ms;
+  }
+
+  play(): void {
+    if (this.t >= this.last) this.t = 0;
+    cancelAnimationFrame(this.frame);
+    this.set({ playing: true });
+    this.frame = requestAnimationFrame(this.step);
+  }
+
+  pause = (): void => {
+    cancelAnimationFrame(this.frame);
+    this.set({ playing: false });
+  };
+
+  private tell(): void {
+    for (const f of this.watched) f();
+  }
+
+  private draw(): void {
+    for (const f of this.drawn) f(this.t);
+  }
+
+  private readonly step = (): void => {
     // Read when it is drawn: the time that the browser hands in may be of the frame before.
     const now = performance.now();
-    t = from.t + (now - from.at) * state.speed;
-    if (t >= end && state.loop) {
-      t = 0;
-      from = { at: now, t };
+    this.t = this.from.t + (now - this.from.at) * this.current.speed;
+    if (this.t >= this.last && this.current.loop) {
+      this.t = 0;
+      this.from = { at: now, t: 0 };
     }
-    if (t >= end) t = end;
-    draw();
-    if (t >= end) set({ playing: false });
-    else frame = requestAnimationFrame(step);
-  };
-  const pause = () => {
-    cancelAnimationFrame(frame);
-    set({ playing: false });
-  };
-  return {
-    now: () => t,
-    end: () => end,
-    state: () => state,
-    /** Hears of every new time, and of the present one at once. @returns a function that ends it */
-    onTime(f: (t: number) => void) {
-      drawn.add(f);
-      f(t);
-      return () => void drawn.delete(f);
-    },
-    subscribe(f: () => void) {
-      watched.add(f);
-      return () => void watched.delete(f);
-    },
-    set,
-    seek(to: number) {
-      t = Math.min(end, Math.max(0, to));
-      from = { at: performance.now(), t };
-      draw();
-      tell();
-    },
-    setEnd(ms: number) {
-      end = ms;
-      if (t > end) t = end;
-    },
-    play() {
-      if (t >= end) t = 0;
-      cancelAnimationFrame(frame);
-      set({ playing: true });
-      frame = requestAnimationFrame(step);
-    },
-    pause,
+    if (this.t >= this.last) this.t = this.last;
+    this.draw();
+    if (this.t >= this.last) this.set({ playing: false });
+    else this.frame = requestAnimationFrame(this.step);
   };
 }
-export type Clock = ReturnType<typeof createClock>;
 
 const Context = createContext<Clock | null>(null);
 export const ClockProvider = Context.Provider;

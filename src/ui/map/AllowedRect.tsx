@@ -20,66 +20,79 @@ const STEPS: Record<string, number> = {
 
 const within = (v: number, most: number) => Math.min(most, Math.max(0, v));
 
-/** The sizes that are allowed, as a rectangle whose sides are dragged or moved with the arrow keys. */
-export function AllowedRect({ scale }: { scale: MapScale }) {
-  const { allowed, isAny, set, onCommit } = useAllowedWindow();
-  const [dragged, setDragged] = useState<string | null>(null);
-  if (isAny) return null;
-  const left = within(scale.x(allowed.width.low), scale.width);
-  const right = within(scale.x(allowed.width.high), scale.width);
-  const top = within(scale.y(allowed.height.high), scale.height);
-  const bottom = within(scale.y(allowed.height.low), scale.height);
-  const at = (axis: WindowAxis, bound: Bound) =>
-    axis === 'width'
-      ? { x1: bound === 'low' ? left : right, x2: bound === 'low' ? left : right, y1: top, y2: bottom }
-      : { x1: left, x2: right, y1: bound === 'low' ? bottom : top, y2: bound === 'low' ? bottom : top };
-  const onMove = (axis: WindowAxis, bound: Bound) => (e: PointerEvent<SVGGElement>) => {
-    if (dragged !== axis + bound) return;
+type Lines = { x1: number; x2: number; y1: number; y2: number };
+
+interface SideProps {
+  side: (typeof SIDES)[number];
+  scale: MapScale;
+  at: Lines;
+}
+
+/** One side: dragged, or moved with the arrow keys. */
+function Side({ side: { axis, bound, label }, scale, at }: SideProps) {
+  const { allowed, set, onCommit } = useAllowedWindow();
+  const [isDragged, setDragged] = useState(false);
+  const isAcross = axis === 'width';
+  const onPointerMove = (e: PointerEvent<SVGGElement>) => {
+    if (!isDragged) return;
     const box = e.currentTarget.ownerSVGElement!.querySelector('.map-glass')!.getBoundingClientRect();
-    set(
-      axis,
-      bound,
-      axis === 'width' ? scale.widthAt(e.clientX - box.left) : scale.heightAt(e.clientY - box.top),
-    );
+    set(axis, bound, isAcross ? scale.widthAt(e.clientX - box.left) : scale.heightAt(e.clientY - box.top));
   };
-  const onKeyDown = (axis: WindowAxis, bound: Bound) => (e: KeyboardEvent) => {
+  const onKeyDown = (e: KeyboardEvent) => {
     const step = STEPS[e.key];
     if (!step) return;
     e.preventDefault();
     set(axis, bound, allowed[axis][bound] + step * (e.shiftKey ? 10 : 1));
   };
   return (
+    <g
+      className={`map-side map-side-${axis}`}
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-orientation={isAcross ? 'horizontal' : 'vertical'}
+      aria-valuemin={1}
+      aria-valuemax={10_000}
+      aria-valuenow={allowed[axis][bound]}
+      aria-valuetext={`${allowed[axis][bound]} lu`}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        setDragged(true);
+      }}
+      onPointerMove={onPointerMove}
+      onPointerUp={() => {
+        setDragged(false);
+        onCommit();
+      }}
+      onKeyDown={onKeyDown}
+      onKeyUp={(e) => {
+        if (STEPS[e.key]) onCommit();
+      }}
+    >
+      <line className="map-side-grip" {...at} />
+      <line className="map-side-line" {...at} />
+    </g>
+  );
+}
+
+/** The sizes that are allowed, as a rectangle whose sides are dragged or moved with the arrow keys. */
+export function AllowedRect({ scale }: { scale: MapScale }) {
+  const { allowed, isAny } = useAllowedWindow();
+  if (isAny) return null;
+  const left = within(scale.x(allowed.width.low), scale.width);
+  const right = within(scale.x(allowed.width.high), scale.width);
+  const top = within(scale.y(allowed.height.high), scale.height);
+  const bottom = within(scale.y(allowed.height.low), scale.height);
+  const at = (axis: WindowAxis, bound: Bound): Lines => {
+    const x = bound === 'low' ? left : right;
+    const y = bound === 'low' ? bottom : top;
+    return axis === 'width' ? { x1: x, x2: x, y1: top, y2: bottom } : { x1: left, x2: right, y1: y, y2: y };
+  };
+  return (
     <g className="map-allowed">
       <rect x={left} y={top} width={Math.max(0, right - left)} height={Math.max(0, bottom - top)} />
-      {SIDES.map(({ axis, bound, label }) => (
-        <g
-          key={label}
-          className={`map-side map-side-${axis}`}
-          role="slider"
-          tabIndex={0}
-          aria-label={label}
-          aria-orientation={axis === 'width' ? 'horizontal' : 'vertical'}
-          aria-valuemin={1}
-          aria-valuemax={10_000}
-          aria-valuenow={allowed[axis][bound]}
-          aria-valuetext={`${allowed[axis][bound]} lu`}
-          onPointerDown={(e) => {
-            e.currentTarget.setPointerCapture(e.pointerId);
-            setDragged(axis + bound);
-          }}
-          onPointerMove={onMove(axis, bound)}
-          onPointerUp={() => {
-            setDragged(null);
-            onCommit();
-          }}
-          onKeyDown={onKeyDown(axis, bound)}
-          onKeyUp={(e) => {
-            if (STEPS[e.key]) onCommit();
-          }}
-        >
-          <line className="map-side-grip" {...at(axis, bound)} />
-          <line className="map-side-line" {...at(axis, bound)} />
-        </g>
+      {SIDES.map((side) => (
+        <Side key={side.label} {...{ side, scale }} at={at(side.axis, side.bound)} />
       ))}
     </g>
   );

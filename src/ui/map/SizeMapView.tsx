@@ -26,6 +26,23 @@ const AROUND_LABELS = {
 const EDGES = { left: 44, bottom: 36 };
 const MOST_HEIGHT = 560;
 
+/** What can be done with the window that was chosen on the map. */
+function WindowWays() {
+  const chosen = useWorkbench((s) => s.view.window);
+  const look = useLook();
+  if (!chosen) return null;
+  return (
+    <p className="size-map-ways">
+      <Button variant="primary" size="sm" onClick={() => look({ middle: 'window' })}>
+        open as free window
+      </Button>{' '}
+      <Button variant="quiet" size="sm" onClick={() => look({ window: undefined })}>
+        back to the screen
+      </Button>
+    </p>
+  );
+}
+
 /** Every size that a window can have, by what becomes of the scene on it. */
 export function SizeMapView() {
   const ref = useRef<HTMLDivElement>(null);
@@ -37,7 +54,6 @@ export function SizeMapView() {
   const { map, isRunning } = useSizeMap(asked);
   const near = useNearest(isRunning);
   const [pointed, setPointed] = useState<Size | null>(null);
-  const chosen = useWorkbench((s) => s.view.window);
   const scale = scaleOf(map?.range ?? asked?.range ?? rangeFor([]), {
     width: Math.max(200, room.width - EDGES.left),
     height: MOST_HEIGHT,
@@ -65,16 +81,7 @@ export function SizeMapView() {
         {room.width > 0 && <MapPlot map={map} scale={scale} edges={EDGES} onPoint={setPointed} />}
       </div>
       <MapShares map={map} isRunning={isRunning} />
-      {chosen && (
-        <p className="size-map-ways">
-          <Button variant="primary" size="sm" onClick={() => look({ middle: 'window' })}>
-            open as free window
-          </Button>{' '}
-          <Button variant="quiet" size="sm" onClick={() => look({ window: undefined })}>
-            back to the screen
-          </Button>
-        </p>
-      )}
+      <WindowWays />
       <AllowedFields />
       {map && <WhereItBreaks breaks={map.breaks} />}
       <NearList near={near} isRunning={isRunning || !near} />

@@ -27,15 +27,15 @@ interface Props {
   onCommit: () => void;
 }
 
-/** A keep area on its picture: dragged to move it, at its far corner to resize it, or with the arrow keys. */
-export function AreaBox({ area, around, onChange, onCommit }: Props) {
+/** What a pointer does to an area: pressed on it, it moves it; at its far corner, it resizes it. */
+function useDrag({ area, around, onChange, onCommit }: Props) {
   const drag = useRef<{ x: number; y: number; rect: Rect; corner: boolean } | null>(null);
   const start = (event: PointerEvent<HTMLElement>, corner: boolean) => {
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
     drag.current = { x: event.clientX, y: event.clientY, rect: area.rect, corner };
   };
-  const move = (event: PointerEvent) => {
+  const onPointerMove = (event: PointerEvent) => {
     if (!drag.current) return;
     event.stopPropagation();
     const { width, height } = around();
@@ -45,11 +45,22 @@ export function AreaBox({ area, around, onChange, onCommit }: Props) {
     };
     onChange((drag.current.corner ? resizedArea : movedArea)(drag.current.rect, by));
   };
-  const end = (event: PointerEvent) => {
+  const onPointerUp = (event: PointerEvent) => {
     event.stopPropagation();
     drag.current = null;
     onCommit();
   };
+  return (corner: boolean) => ({
+    onPointerDown: (event: PointerEvent<HTMLElement>) => start(event, corner),
+    onPointerMove,
+    onPointerUp,
+  });
+}
+
+/** A keep area on its picture: dragged to move it, at its far corner to resize it, or with the arrow keys. */
+export function AreaBox(props: Props) {
+  const { area, onChange, onCommit } = props;
+  const dragged = useDrag(props);
   const onKeyDown = (event: KeyboardEvent) => {
     const step = STEPS[event.key];
     if (!step) return;
@@ -64,21 +75,14 @@ export function AreaBox({ area, around, onChange, onCommit }: Props) {
       role="button"
       tabIndex={0}
       aria-label={`${area.subject}. Arrow keys move it, with Shift they resize it.`}
-      onPointerDown={(e) => start(e, false)}
-      onPointerMove={move}
-      onPointerUp={end}
+      {...dragged(false)}
       onKeyDown={onKeyDown}
       onKeyUp={(e) => {
         if (STEPS[e.key]) onCommit();
       }}
     >
       <span className="mark-name">{area.subject}</span>
-      <span
-        className="mark-corner"
-        onPointerDown={(e) => start(e, true)}
-        onPointerMove={move}
-        onPointerUp={end}
-      />
+      <span className="mark-corner" {...dragged(true)} />
     </div>
   );
 }

@@ -1,5 +1,5 @@
 'use client';
-import { useMemo, useRef, useState, type PointerEvent } from 'react';
+import { useMemo, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Variant } from '@/core/findings/variants';
 import { ruleOf } from '@/core/findings/rule';
@@ -9,20 +9,18 @@ import type { Layer } from '@/core/scene/scene';
 import { findCase, type Case } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
 import type { CaseResult } from '@/core/survey/survey';
-import { CaseCanvas } from '../drawing/CaseCanvas';
-import { useElementSize } from '../drawing/useElementSize';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench } from '../state/context';
 import { useIsMeasured } from '../state/outside';
 import { useLook } from '../state/look';
-import { LAYOUTS } from '../state/view';
+import { LAYOUTS, type View } from '../state/view';
 import { BackToField } from '../parts/BackToField';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Choices } from '../parts/Choices';
+import { PairStage } from './PairStage';
 import { NOW, useRules, useRulesOptions, type RulesId, type RulesOption, type RulesOptions } from './rules';
 
-const LAYOUT_WORDS = { beside: 'side by side', over: 'one over the other' } as const;
-type Layout = keyof typeof LAYOUT_WORDS;
+const LAYOUT_WORDS: Record<View['layout'], string> = { beside: 'side by side', over: 'one over the other' };
 const LAYOUT_CHOICES = LAYOUTS.map((value) => ({ value, label: LAYOUT_WORDS[value] }));
 
 interface SideProps {
@@ -131,67 +129,6 @@ function Breaches({ label, side, other }: { label: string; side: Side; other: Si
   );
 }
 
-interface StageProps {
-  left: CaseResult;
-  right: CaseResult;
-  layout: Layout;
-}
-
-/** Both drawings at one scale: beside each other, or the right one over the left one up to a divider. */
-function Stage({ left, right, layout }: StageProps) {
-  const ref = useRef<HTMLDivElement>(null);
-  const room = useElementSize(ref);
-  const [at, setAt] = useState(50);
-  const widest = Math.max(left.regions.screen.width, right.regions.screen.width);
-  const highest = Math.max(left.regions.screen.height, right.regions.screen.height);
-  const across = layout === 'beside' ? left.regions.screen.width + right.regions.screen.width : widest;
-  const scale = Math.max(
-    0.02,
-    Math.min((room.width - 24) / across, (room.height - (layout === 'over' ? 36 : 8)) / highest),
-  );
-  const width = widest * scale;
-  const moveTo = (e: PointerEvent<HTMLElement>) => {
-    if (e.type !== 'pointerdown' && e.buttons !== 1) return;
-    const box = e.currentTarget.getBoundingClientRect();
-    setAt(Math.min(100, Math.max(0, ((e.clientX - box.left) / box.width) * 100)));
-  };
-  return (
-    <div className="pair-stage" ref={ref}>
-      {room.width > 0 && layout === 'beside' && (
-        <div className="pair-beside">
-          <CaseCanvas result={left} scale={scale} />
-          <CaseCanvas result={right} scale={scale} />
-        </div>
-      )}
-      {room.width > 0 && layout === 'over' && (
-        <div
-          className="pair-over"
-          style={{ width, height: highest * scale }}
-          onPointerDown={moveTo}
-          onPointerMove={moveTo}
-        >
-          <div style={{ clipPath: `inset(0 ${100 - at}% 0 0)` }}>
-            <CaseCanvas result={left} scale={scale} />
-          </div>
-          <div style={{ clipPath: `inset(0 0 0 ${at}%)` }}>
-            <CaseCanvas result={right} scale={scale} />
-          </div>
-          <span className="pair-divider" style={{ left: `${at}%` }} />
-          <input
-            type="range"
-            className="pair-range"
-            aria-label="Divider"
-            min={0}
-            max={100}
-            value={at}
-            onChange={(e) => setAt(Number(e.target.value))}
-          />
-        </div>
-      )}
-    </div>
-  );
-}
-
 /** A case by a set of rules, surveyed. */
 interface Side {
   rules: RulesId;
@@ -215,30 +152,38 @@ function useSide(caseId: string, variants: readonly Variant[]): Side {
 }
 const NONE: readonly Layer[] = [];
 
+/** How both lie, and what changes their places. */
+function Head({ pinned }: { pinned: string }) {
+  const view = useWorkbench((s) => s.view);
+  const look = useLook();
+  return (
+    <div className="valley-head">
+      <Choices
+        label="Two cases"
+        hideLabel
+        options={LAYOUT_CHOICES}
+        value={view.layout}
+        onChoose={(next) => look({ layout: next })}
+      />
+      <Button variant="quiet" size="sm" onClick={() => look({ pin: view.case, case: pinned })}>
+        swap
+      </Button>
+      <BackToField />
+    </div>
+  );
+}
+
 /** Two cases, or one case by two sets of rules, side by side or one over the other. */
 export function PairView() {
   const view = useWorkbench((s) => s.view);
   const options = useRulesOptions();
-  const { layout } = view;
   const look = useLook();
   const pinned = (view.pin ?? view.case ?? '').replace(/(light|dark)$/, view.appearance);
   const left = useSide(pinned, options.variants);
   const right = useSide(view.case ?? '', options.variants);
   return (
     <section className="middle-view pair-view" aria-label="Two cases">
-      <div className="valley-head">
-        <Choices
-          label="Two cases"
-          hideLabel
-          options={LAYOUT_CHOICES}
-          value={layout}
-          onChoose={(next) => look({ layout: next })}
-        />
-        <Button variant="quiet" size="sm" onClick={() => look({ pin: view.case, case: pinned })}>
-          swap
-        </Button>
-        <BackToField />
-      </div>
+      <Head pinned={pinned} />
       <div className="pair-sides">
         <SideChoice
           label="on the left"
@@ -261,7 +206,7 @@ export function PairView() {
       </div>
       {left.result && right.result && (
         <>
-          <Stage left={left.result} right={right.result} layout={layout} />
+          <PairStage left={left.result} right={right.result} layout={view.layout} />
           <div className="pair-sides">
             <Breaches label="on the left" side={left} other={right} />
             <Breaches label="on the right" side={right} other={left} />

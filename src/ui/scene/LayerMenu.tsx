@@ -3,7 +3,8 @@ import { current } from 'immer';
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { duplicateLayer, leaningLayers, moveLayer, possibleHolders, removeLayer } from '@/core/scene/layers';
-import { isPlaced, type Layer, type Scene } from '@/core/scene/scene';
+import { isPlaced, type Layer, type PictureLayer, type Scene } from '@/core/scene/scene';
+import type { Colour } from '@/core/values/values';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive, inLayer } from '../state/edit';
 import { InkOffer } from './InkOffer';
@@ -74,6 +75,36 @@ function Basics({ layer, change, onCommit }: SectionProps) {
   );
 }
 
+const FIRST_TINT: Colour = { light: '#1b1b1b', dark: '#ffffff' };
+
+/** Whether a picture is drawn in one colour, and which. */
+function Tint({ layer, change, onCommit }: SectionProps & { layer: PictureLayer }) {
+  const named = useWorkbench((s) => s.documents.project.named);
+  const set = (tint: Colour | undefined) =>
+    change((l) => {
+      if (l.kind !== 'picture') return;
+      if (tint) l.tint = tint;
+      else delete l.tint;
+    });
+  return (
+    <div className="bound">
+      <Form.Check
+        type="checkbox"
+        id={`tint-${layer.id}`}
+        label="Tinted: keeps its alpha, takes one colour"
+        checked={layer.tint !== undefined}
+        onChange={(e) => {
+          set(e.target.checked ? FIRST_TINT : undefined);
+          onCommit();
+        }}
+      />
+      {layer.tint && (
+        <ColourEditor value={layer.tint} named={named} id="tint" onChange={set} onCommit={onCommit} />
+      )}
+    </div>
+  );
+}
+
 /** The corners, and of a picture its tint: what the sentence only says once it is there. */
 function Looks({ layer, change, onCommit }: SectionProps) {
   const named = useWorkbench((s) => s.documents.project.named);
@@ -97,38 +128,7 @@ function Looks({ layer, change, onCommit }: SectionProps) {
           onCommit={onCommit}
         />
       )}
-      {layer.kind === 'picture' && (
-        <div className="bound">
-          <Form.Check
-            type="checkbox"
-            id={`tint-${layer.id}`}
-            label="Tinted: keeps its alpha, takes one colour"
-            checked={layer.tint !== undefined}
-            onChange={(e) => {
-              const tint = e.target.checked ? { light: '#1b1b1b', dark: '#ffffff' } : undefined;
-              change((l) => {
-                if (l.kind !== 'picture') return;
-                if (tint) l.tint = tint;
-                else delete l.tint;
-              });
-              onCommit();
-            }}
-          />
-          {layer.tint && (
-            <ColourEditor
-              value={layer.tint}
-              named={named}
-              id="tint"
-              onChange={(tint) =>
-                change((l) => {
-                  if (l.kind === 'picture') l.tint = tint;
-                })
-              }
-              onCommit={onCommit}
-            />
-          )}
-        </div>
-      )}
+      {layer.kind === 'picture' && <Tint {...{ layer, change, onCommit }} />}
     </>
   );
 }

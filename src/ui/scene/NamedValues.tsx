@@ -22,11 +22,23 @@ function sayValue({ value }: NamedValue, named: readonly NamedValue[]): string {
   return 'light' in value ? sayColour(value, names) : sayLengthOf(value, names);
 }
 
+/** Takes a named value away. @returns whether it is gone: one that is used stays, and that is said */
+function removeNamed(store: WorkbenchStore, { id, name }: NamedValue): boolean {
+  const users = usersOfNamed(id, store.getState().documents);
+  if (users.length > 0) {
+    store.setState({ message: `${name} is still used: ${users.join('; ')}. Change it there first.` });
+    return false;
+  }
+  edit(store, ({ project }) => {
+    project.named = project.named.filter((n) => n.id !== id);
+  });
+  return true;
+}
+
 /** What a named value is, or what it stands for, and what it is meant for. */
 function ValueEditor({ value: entry, onDone }: { value: NamedValue; onDone: () => void }) {
   const store = useWorkbenchStore();
-  const documents = useWorkbench((s) => s.documents);
-  const { named } = documents.project;
+  const named = useWorkbench((s) => s.documents.project.named);
   const onCommit = () => commit(store);
   const change = (recipe: (n: NamedValue) => void) =>
     editLive(store, ({ project }) => {
@@ -34,15 +46,7 @@ function ValueEditor({ value: entry, onDone }: { value: NamedValue; onDone: () =
       if (target) recipe(target);
     });
   const remove = () => {
-    const users = usersOfNamed(entry.id, documents);
-    if (users.length > 0) {
-      store.setState({ message: `${entry.name} is still used: ${users.join('; ')}. Change it there first.` });
-      return;
-    }
-    edit(store, ({ project }) => {
-      project.named = project.named.filter((n) => n.id !== entry.id);
-    });
-    onDone();
+    if (removeNamed(store, entry)) onDone();
   };
   const set = (value: NamedValue['value']) => change((n) => (n.value = value));
   const plain = plainOf(entry.id, named);

@@ -1,12 +1,14 @@
 'use client';
-import { useRef, useState, type KeyboardEvent, type PointerEvent } from 'react';
+import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { sayNumber } from '@/core/words/numbers';
 import { capitalised } from '@/core/words/words';
+import type { Picture } from '@/core/pictures/picture';
 import type { PictureLayer } from '@/core/scene/scene';
 import { fitOf } from '@/core/scene/when';
 import { PictureThumb, masterOfCut } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
+import { laidOver } from '../marks/AreaBox';
 import { Choices } from '../parts/Choices';
 import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
@@ -45,23 +47,14 @@ function usePoint(layer: PictureLayer, { cut, rule }: ShownPart) {
   return { what: align.kind === 'focal' ? 'Focal point' : 'Position', point, set };
 }
 
-/** The cut that the close-up’s screen takes, with the point that is held: dragged, or moved with the arrow keys. */
-function Well({ layer, shown }: { layer: PictureLayer; shown: ShownPart }) {
-  const store = useWorkbenchStore();
-  const ref = useRef<HTMLDivElement>(null);
-  const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture))!;
-  const appearance = useWorkbench((s) => s.view.appearance);
-  const [everywhere, setEverywhere] = useState(false);
-  const { cut, part } = shown;
-  const seen = useSeen(layer.id, everywhere ? cut.cut : null);
-  const { what, point, set } = usePoint(layer, shown);
-  const master = masterOfCut(cut, appearance);
-  const ratio = master.widthPx / master.heightPx;
+interface PointProps {
+  layer: PictureLayer;
+  held: ReturnType<typeof usePoint>;
+}
 
-  const moveTo = (event: PointerEvent) => {
-    const box = ref.current!.getBoundingClientRect();
-    set(((event.clientX - box.left) / box.width) * 100, ((event.clientY - box.top) / box.height) * 100);
-  };
+/** The point that is held, moved with the arrow keys. */
+function HeldPoint({ layer, held: { what, point, set } }: PointProps) {
+  const store = useWorkbenchStore();
   const onKeyDown = (event: KeyboardEvent) => {
     const step = STEPS[event.key];
     if (!step) return;
@@ -69,56 +62,82 @@ function Well({ layer, shown }: { layer: PictureLayer; shown: ShownPart }) {
     const factor = event.shiftKey ? 10 : 1;
     set(point.x + step[0] * factor, point.y + step[1] * factor);
   };
+  return (
+    <button
+      type="button"
+      className="well-point"
+      data-own-keys=""
+      style={{ left: `${point.x}%`, top: `${point.y}%` }}
+      aria-label={`${what} of ${layer.name}: ${sayNumber(point.x)} % across, ${sayNumber(point.y)} % down. Arrow keys move it.`}
+      onKeyDown={onKeyDown}
+      onKeyUp={(e) => {
+        if (STEPS[e.key]) commit(store);
+      }}
+    />
+  );
+}
 
+interface FrameProps {
+  layer: PictureLayer;
+  shown: ShownPart;
+  picture: Picture;
+  children: ReactNode;
+}
+
+/** The picture with its keep areas; a pointer that is pressed on it moves the point that is held. */
+function Frame({ layer, shown, picture, children }: FrameProps) {
+  const store = useWorkbenchStore();
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const held = usePoint(layer, shown);
+  const { cut } = shown;
+  const { widthPx, heightPx } = masterOfCut(cut, appearance);
+  const ratio = widthPx / heightPx;
+  const moveTo = (event: PointerEvent) => {
+    const box = event.currentTarget.getBoundingClientRect();
+    held.set(((event.clientX - box.left) / box.width) * 100, ((event.clientY - box.top) / box.height) * 100);
+  };
+  return (
+    <div
+      className="well"
+      style={{ aspectRatio: ratio, width: `min(100%, ${MOST_HIGH * ratio}px)` }}
+      onPointerDown={(e) => {
+        e.currentTarget.setPointerCapture(e.pointerId);
+        moveTo(e);
+      }}
+      onPointerMove={(e) => {
+        if (e.buttons === 1) moveTo(e);
+      }}
+      onPointerUp={() => commit(store)}
+    >
+      <PictureThumb picture={picture} cut={cut} width={WIDTH} appearance={appearance} />
+      {cut.keepAreas.map(({ subject, rect }, index) => (
+        <span key={index} className="well-keep" title={subject} style={laidOver(rect)} />
+      ))}
+      {children}
+      <HeldPoint {...{ layer, held }} />
+    </div>
+  );
+}
+
+/** The cut that the close-up’s screen takes, with the point that is held: dragged, or moved with the arrow keys. */
+function Well({ layer, shown }: { layer: PictureLayer; shown: ShownPart }) {
+  const picture = useWorkbench((s) => s.documents.project.pictures.find((p) => p.id === layer.picture))!;
+  const appearance = useWorkbench((s) => s.view.appearance);
+  const [everywhere, setEverywhere] = useState(false);
+  const { cut, part } = shown;
+  const seen = useSeen(layer.id, everywhere ? cut.cut : null);
   return (
     <>
-      <div
-        ref={ref}
-        className="well"
-        style={{ aspectRatio: ratio, width: `min(100%, ${MOST_HIGH * ratio}px)` }}
-        onPointerDown={(e) => {
-          e.currentTarget.setPointerCapture(e.pointerId);
-          moveTo(e);
-        }}
-        onPointerMove={(e) => {
-          if (e.buttons === 1) moveTo(e);
-        }}
-        onPointerUp={() => commit(store)}
-      >
-        <PictureThumb picture={picture} cut={cut} width={WIDTH} appearance={appearance} />
-        {cut.keepAreas.map(({ subject, rect }, index) => (
-          <span
-            key={index}
-            className="well-keep"
-            title={subject}
-            style={{
-              left: `${rect.x * 100}%`,
-              top: `${rect.y * 100}%`,
-              width: `${rect.width * 100}%`,
-              height: `${rect.height * 100}%`,
-            }}
-          />
-        ))}
+      <Frame {...{ layer, shown, picture }}>
         {everywhere && seen && <SeenHeat seen={seen} />}
         {!everywhere && part && (
           <span className="well-shown" style={part} title="What the close-up’s screen shows" />
         )}
-        <button
-          type="button"
-          className="well-point"
-          data-own-keys=""
-          style={{ left: `${point.x}%`, top: `${point.y}%` }}
-          aria-label={`${what} of ${layer.name}: ${sayNumber(point.x)} % across, ${sayNumber(point.y)} % down. Arrow keys move it.`}
-          onKeyDown={onKeyDown}
-          onKeyUp={(e) => {
-            if (STEPS[e.key]) commit(store);
-          }}
-        />
-      </div>
+      </Frame>
       {shown.cuts > 1 && (
         <p className="quiet seen-words">
-          {capitalised(sayCut(cut))}, {sayFile(master)}, which the close-up’s screen takes; one of{' '}
-          {shown.cuts}.
+          {capitalised(sayCut(cut))}, {sayFile(masterOfCut(cut, appearance))}, which the close-up’s screen
+          takes; one of {shown.cuts}.
         </p>
       )}
       <Choices

@@ -11,10 +11,43 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { sayFile } from '../words';
 
-function PictureRow({ picture, onReplace }: { picture: Picture; onReplace: (file: File) => void }) {
+interface RowProps {
+  picture: Picture;
+  onReplace: (file: File) => void;
+}
+
+/** Asks for another file. */
+function ReplaceButton({ picture, onReplace }: RowProps) {
+  const input = useRef<HTMLInputElement>(null);
+  return (
+    <>
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-label={`Replace the file of ${picture.name}`}
+        onClick={() => input.current?.click()}
+      >
+        replace
+      </Button>
+      <input
+        ref={input}
+        type="file"
+        hidden
+        accept={ACCEPT}
+        data-replace={picture.id}
+        onChange={(e) => {
+          const [file] = e.target.files ?? [];
+          if (file) onReplace(file);
+          e.target.value = '';
+        }}
+      />
+    </>
+  );
+}
+
+function PictureRow({ picture, onReplace }: RowProps) {
   const store = useWorkbenchStore();
   const scenes = useWorkbench((s) => s.documents.scenes);
-  const input = useRef<HTMLInputElement>(null);
   const [name, setName] = useState<string | null>(null);
   const users = usersOfPicture(picture.id, scenes);
   const master = masterOf(picture);
@@ -56,29 +89,10 @@ function PictureRow({ picture, onReplace }: { picture: Picture; onReplace: (file
           {users.length === 0 && ', not used'}
         </span>
       </span>
-      <Button
-        variant="quiet"
-        size="sm"
-        aria-label={`Replace the file of ${picture.name}`}
-        onClick={() => input.current?.click()}
-      >
-        replace
-      </Button>
+      <ReplaceButton {...{ picture, onReplace }} />
       <Button variant="quiet" size="sm" aria-label={`Remove ${picture.name}`} onClick={remove}>
         remove
       </Button>
-      <input
-        ref={input}
-        type="file"
-        hidden
-        accept={ACCEPT}
-        data-replace={picture.id}
-        onChange={(e) => {
-          const [file] = e.target.files ?? [];
-          if (file) onReplace(file);
-          e.target.value = '';
-        }}
-      />
     </li>
   );
 }

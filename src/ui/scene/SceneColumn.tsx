@@ -43,14 +43,10 @@ interface BlockProps {
   pictures: readonly Picture[];
 }
 
-/** Only what a layer’s own block is made of is handed in, so that the others stand still while one is changed. */
-const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockProps) {
-  const store = useWorkbenchStore();
-  const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
-  const master = picture && masterOf(picture);
-  const held = isPlaced(layer) && layer.parent !== undefined;
+/** The sentences of a layer, the part that says which picture it is, and which of these parts cause something. */
+function useSentences({ layer, names, pictures }: BlockProps) {
   const causes = useCauses(layer.id);
-  const { own, differs, chosen, faults } = useMemo(() => {
+  const said = useMemo(() => {
     const own = layerSentence(layer, names, pictures);
     const rules = isPlaced(layer) ? (layer.when ?? []) : [];
     const differs = rules.map((_, i) => whenSentence(layer as PlacedLayer, i, names, pictures));
@@ -58,7 +54,55 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
     const parts = [...own, ...differs.flat()].filter((t) => typeof t !== 'string');
     return { own, differs, chosen, faults: faultsOf(chosen ? [...parts, chosen] : parts, causes) };
   }, [layer, names, pictures, causes]);
-  const fault = faultOf(causes);
+  return { ...said, fault: faultOf(causes) };
+}
+type Said = ReturnType<typeof useSentences>;
+
+/** What a layer is called and is, with what can be done with it as a whole. */
+function LayerHead({ layer, pictures, said }: Omit<BlockProps, 'names'> & { said: Said }) {
+  const store = useWorkbenchStore();
+  const { chosen, faults, fault } = said;
+  const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
+  const change = (recipe: (l: Layer) => void) => edit(store, inLayer(store, layer.id, recipe));
+  return (
+    <h3>
+      {fault && (
+        <span className={`outcome-${fault.outcome}`} title={`Its rule causes: ${fault.words}`}>
+          {OUTCOME_SHAPES[fault.outcome]}{' '}
+        </span>
+      )}
+      {layer.name}
+      <span className="quiet figures">
+        {chosen && picture ? (
+          <PartButton
+            layer={layer}
+            part={chosen}
+            fault={faults.get(chosen)}
+            text={picture.cuts.length > 1 ? `${picture.cuts.length} cuts` : sayFile(masterOf(picture))}
+          />
+        ) : (
+          KIND_WORDS[layer.kind]
+        )}
+      </span>
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-pressed={!layer.visible}
+        onClick={() => change((l) => void (l.visible = !l.visible))}
+      >
+        {layer.visible ? 'hide' : 'show'}
+      </Button>
+      <LayerMenu layer={layer} />
+    </h3>
+  );
+}
+
+/** Only what a layer’s own block is made of is handed in, so that the others stand still while one is changed. */
+const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockProps) {
+  const store = useWorkbenchStore();
+  const held = isPlaced(layer) && layer.parent !== undefined;
+  const said = useSentences({ layer, names, pictures });
+  const { own, differs, faults } = said;
   const roving = useRoving<HTMLElement>();
   return (
     <section
@@ -66,42 +110,7 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
       className={`layer${layer.visible ? '' : ' layer-hidden'}${held ? ' layer-held' : ''}`}
       aria-label={`Layer ${layer.name}`}
     >
-      <h3>
-        {fault && (
-          <span className={`outcome-${fault.outcome}`} title={`Its rule causes: ${fault.words}`}>
-            {OUTCOME_SHAPES[fault.outcome]}{' '}
-          </span>
-        )}
-        {layer.name}
-        <span className="quiet figures">
-          {chosen && master ? (
-            <PartButton
-              layer={layer}
-              part={chosen}
-              fault={faults.get(chosen)}
-              text={picture.cuts.length > 1 ? `${picture.cuts.length} cuts` : sayFile(master)}
-            />
-          ) : (
-            KIND_WORDS[layer.kind]
-          )}
-        </span>
-        <Button
-          variant="quiet"
-          size="sm"
-          aria-pressed={!layer.visible}
-          onClick={() =>
-            edit(
-              store,
-              inLayer(store, layer.id, (l) => {
-                l.visible = !l.visible;
-              }),
-            )
-          }
-        >
-          {layer.visible ? 'hide' : 'show'}
-        </Button>
-        <LayerMenu layer={layer} />
-      </h3>
+      <LayerHead {...{ layer, pictures, said }} />
       {layer.kind === 'picture' && layer.role === 'background' && <PictureWell layer={layer} />}
       <Sentence layer={layer} tokens={own} faults={faults} />
       {isPlaced(layer) &&

@@ -39,80 +39,103 @@ const DIRECTIONS = [
 
 const FIRST_COLOUR: Colour = { light: '#ffffff', dark: '#101418' };
 
-/** One bar: whether it is shown, its colour, and its symbols. */
-function BarFields({ kind, change }: { kind: BarKind; change: (recipe: (s: Scene) => void) => void }) {
+interface BarProps {
+  kind: BarKind;
+  change: (recipe: (s: Scene) => void) => void;
+}
+
+/** What only one of the bars has: the height of a title bar, the style of a navigation bar. */
+function OwnField({ kind, change }: BarProps) {
   const store = useWorkbenchStore();
-  const { bars } = useScene();
+  const { title, navigation } = useScene().bars;
+  if (kind === 'title')
+    return (
+      <NumberField
+        label="Height"
+        unit="lu"
+        min={0}
+        max={400}
+        value={title.height}
+        onChange={(height) => change((s) => (s.bars.title.height = height))}
+        onCommit={() => commit(store)}
+      />
+    );
+  if (kind === 'status') return null;
+  return (
+    <Choices
+      label="With"
+      options={STYLES}
+      value={navigation.style}
+      onChoose={(style) => {
+        change((s) => (s.bars.navigation.style = style));
+        commit(store);
+      }}
+    />
+  );
+}
+
+/** How a bar that is shown looks. */
+function BarLooks({ kind, change }: BarProps) {
+  const store = useWorkbenchStore();
+  const bar = useScene().bars[kind];
   const named = useWorkbench((s) => s.documents.project.named);
-  const bar = bars[kind];
   const onCommit = () => commit(store);
   const set = (recipe: (b: Bars[BarKind]) => void) => change((s) => recipe(s.bars[kind]));
-  const choose = (recipe: (b: Bars[BarKind]) => void) => {
-    set(recipe);
-    onCommit();
-  };
+  return (
+    <div className="bar-fields">
+      <OwnField {...{ kind, change }} />
+      <Choices
+        label="Symbols"
+        options={SYMBOLS}
+        value={bar.symbols ?? 'by-appearance'}
+        onChoose={(symbols) => {
+          set((b) => (b.symbols = symbols));
+          onCommit();
+        }}
+      />
+      <Form.Check
+        type="checkbox"
+        id={`bar-${kind}-clear`}
+        label="See-through"
+        checked={bar.colour === undefined}
+        onChange={(e) => {
+          set((b) => {
+            if (e.target.checked) delete b.colour;
+            else b.colour = FIRST_COLOUR;
+          });
+          onCommit();
+        }}
+      />
+      {bar.colour && (
+        <ColourEditor
+          value={bar.colour}
+          named={named}
+          id={`bar-${kind}-colour`}
+          onChange={(colour) => set((b) => (b.colour = colour))}
+          onCommit={onCommit}
+        />
+      )}
+    </div>
+  );
+}
+
+/** One bar: whether it is shown, its colour, and its symbols. */
+function BarFields({ kind, change }: BarProps) {
+  const store = useWorkbenchStore();
+  const { shown } = useScene().bars[kind];
   return (
     <div className="bound" role="group" aria-label={BAR_WORDS[kind]}>
       <Form.Check
         type="checkbox"
         id={`bar-${kind}`}
         label={BAR_WORDS[kind]}
-        checked={bar.shown}
-        onChange={(e) => choose((b) => (b.shown = e.target.checked))}
+        checked={shown}
+        onChange={(e) => {
+          change((s) => (s.bars[kind].shown = e.target.checked));
+          commit(store);
+        }}
       />
-      {bar.shown && (
-        <div className="bar-fields">
-          {kind === 'title' && (
-            <NumberField
-              label="Height"
-              unit="lu"
-              min={0}
-              max={400}
-              value={bars.title.height}
-              onChange={(height) => change((s) => (s.bars.title.height = height))}
-              onCommit={onCommit}
-            />
-          )}
-          {kind === 'navigation' && (
-            <Choices
-              label="With"
-              options={STYLES}
-              value={bars.navigation.style}
-              onChoose={(style) => {
-                change((s) => (s.bars.navigation.style = style));
-                onCommit();
-              }}
-            />
-          )}
-          <Choices
-            label="Symbols"
-            options={SYMBOLS}
-            value={bar.symbols ?? 'by-appearance'}
-            onChoose={(symbols) => choose((b) => (b.symbols = symbols))}
-          />
-          <Form.Check
-            type="checkbox"
-            id={`bar-${kind}-clear`}
-            label="See-through"
-            checked={bar.colour === undefined}
-            onChange={(e) =>
-              choose((b) => {
-                if (e.target.checked) delete b.colour;
-                else b.colour = FIRST_COLOUR;
-              })
-            }
-          />
-          {bar.colour && (
-            <ColourEditor
-              value={bar.colour}
-              named={named}
-              id={`bar-${kind}-colour`}
-              onChange={(colour) => set((b) => (b.colour = colour))}
-              onCommit={onCommit}
-            />
-          )}
-        </div>
-      )}
+      {shown && <BarLooks {...{ kind, change }} />}
     </div>
   );
 }

@@ -4,7 +4,7 @@ import type { Case } from '@/core/screens/cases';
 import { hasToJudge } from '@/core/scene/layers';
 import { isCounted } from '@/core/screens/counted';
 import { turn } from '@/core/screens/turn';
-import { summarise } from '@/core/solve/summary';
+import { summarise, type CaseSummary } from '@/core/solve/summary';
 import { ownerName } from '@/core/measure/words';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useCaseResult } from '../state/case-result';
@@ -36,6 +36,33 @@ const useUnjudged = (shown: Case): string | null =>
     return hasToJudge(sceneOf(s)!) ? null : 'nothing to judge yet';
   });
 
+interface CaptionProps {
+  summary: CaseSummary | undefined;
+  layerName: string | undefined;
+  /** why nothing is said of it */
+  unjudged: string | null;
+  /** all of it in one sentence */
+  text: string;
+  size: string;
+}
+
+/** What is worst on a case, and its size. */
+function Caption({ summary, layerName, unjudged, text, size }: CaptionProps) {
+  const headline = summary?.headline;
+  return (
+    <span className="case-caption figures" title={text}>
+      {summary ? (
+        <b className={`outcome-${summary.outcome}`}>
+          {OUTCOME_SHAPES[summary.outcome]} {headline ? `${layerName}: ${headline.words}` : 'nothing lost'}
+        </b>
+      ) : (
+        <span className="quiet">{unjudged ?? 'measuring…'}</span>
+      )}
+      <span className="case-size">{size}</span>
+    </span>
+  );
+}
+
 /**
  * One case of the field: drawn and measured in the same frame while it is in view; its size is kept while not.
  */
@@ -57,9 +84,8 @@ export const CaseCell = memo(function CaseCell(props: Props) {
     () => (unjudged !== null ? undefined : result && isMeasured ? summarise(result) : known),
     [unjudged, result, isMeasured, known],
   );
-  const headline = summary?.headline;
   const layers = sceneOf(useWorkbenchStore().getState())?.layers;
-  const layerName = headline ? ownerName(headline.layerId, layers ?? []) : undefined;
+  const layerName = summary?.headline ? ownerName(summary.headline.layerId, layers ?? []) : undefined;
   const text = unjudged !== null ? `${caseName(shown)}: ${unjudged}` : caseText(shown, summary, layerName);
   const { size } = turn(shown.screen, shown.rotation);
 
@@ -84,18 +110,10 @@ export const CaseCell = memo(function CaseCell(props: Props) {
       ) : (
         <span className="glass" style={{ width: size.width * scale, height: size.height * scale }} />
       )}
-      <span className="case-caption figures" title={text}>
-        {summary ? (
-          <b className={`outcome-${summary.outcome}`}>
-            {OUTCOME_SHAPES[summary.outcome]} {headline ? `${layerName}: ${headline.words}` : 'nothing lost'}
-          </b>
-        ) : (
-          <span className="quiet">{unjudged ?? 'measuring…'}</span>
-        )}
-        <span className="case-size">
-          {[props.size ?? caseSize(shown), sayAlike(alike)].filter(Boolean).join(' · ')}
-        </span>
-      </span>
+      <Caption
+        {...{ summary, layerName, unjudged, text }}
+        size={[props.size ?? caseSize(shown), sayAlike(alike)].filter(Boolean).join(' · ')}
+      />
     </div>
   );
 });

@@ -45,15 +45,54 @@ function roomIn({ width, height }: Size, isEnlarged: boolean): Size {
   };
 }
 
-/** Which screen it is, and what can be done with it. */
-function Head({ c, result }: { c: Case; result: CaseResult }) {
+interface HeadProps {
+  c: Case;
+  result: CaseResult;
+}
+
+/** What can be done with the case that is looked at. */
+function Ways({ c, result }: HeadProps) {
   const scene = useScene();
   const project = useWorkbench((s) => s.documents.project.id);
   const isEnlarged = useWorkbench((s) => s.view.enlarged ?? false);
   const look = useLook();
   const isFree = c.screen.id === FREE_WINDOW;
-  const isSlot = c.screen.kind === SLOT_KIND;
   const address = addressOf(drawCase, { project, scene: scene.id, case: result.id });
+  return (
+    <p className="close-up-ways">
+      {!isFree && (
+        <a className="btn btn-quiet btn-sm" href={address} target="_blank" rel="noreferrer">
+          as PNG
+        </a>
+      )}
+      {!isFree && c.screen.kind !== SLOT_KIND && (
+        <>
+          <Button variant="quiet" size="sm" onClick={() => look({ middle: 'pair', pin: c.id })}>
+            compare
+          </Button>
+          <Button
+            variant="quiet"
+            size="sm"
+            onClick={() => look({ middle: 'window', window: sayWindow(result.regions.screen) })}
+          >
+            free window
+          </Button>
+        </>
+      )}
+      <Button
+        variant="quiet"
+        size="sm"
+        aria-pressed={isEnlarged}
+        onClick={() => look({ enlarged: isEnlarged ? undefined : true })}
+      >
+        {isEnlarged ? 'reduce' : 'enlarge'}
+      </Button>
+    </p>
+  );
+}
+
+/** Which screen it is, and what can be done with it. */
+function Head({ c, result }: HeadProps) {
   return (
     <>
       <h2>{caseName(c)}</h2>
@@ -61,45 +100,15 @@ function Head({ c, result }: { c: Case; result: CaseResult }) {
         {saySize(naturalSize(c.screen))}{' '}
         <abbr title="Logical units: the unit of the layout; one is a CSS pixel">lu</abbr> at{' '}
         {sayDensity(c.screen.density)} px per lu · {saySize(c.screen.framebufferPx)} device px
-        {!isSlot && (
+        {c.screen.kind !== SLOT_KIND && (
           <>
             <br />
             {c.screen.label}
           </>
         )}
-        {isFree && ', at the density of the screen that was chosen'}
+        {c.screen.id === FREE_WINDOW && ', at the density of the screen that was chosen'}
       </p>
-      <p className="close-up-ways">
-        {!isFree && (
-          <>
-            <a className="btn btn-quiet btn-sm" href={address} target="_blank" rel="noreferrer">
-              as PNG
-            </a>
-          </>
-        )}
-        {!isFree && !isSlot && (
-          <>
-            <Button variant="quiet" size="sm" onClick={() => look({ middle: 'pair', pin: c.id })}>
-              compare
-            </Button>
-            <Button
-              variant="quiet"
-              size="sm"
-              onClick={() => look({ middle: 'window', window: sayWindow(result.regions.screen) })}
-            >
-              free window
-            </Button>
-          </>
-        )}
-        <Button
-          variant="quiet"
-          size="sm"
-          aria-pressed={isEnlarged}
-          onClick={() => look({ enlarged: isEnlarged ? undefined : true })}
-        >
-          {isEnlarged ? 'reduce' : 'enlarge'}
-        </Button>
-      </p>
+      <Ways {...{ c, result }} />
     </>
   );
 }

@@ -18,9 +18,68 @@ const UNITS = [
   { value: 'px', label: 'device px' },
 ] as const;
 
+/** How sizes and numbers are read, and whether the first line holds any. */
+function ReadingWays({ read: { delimiter, hasHeader }, ways, onWays, onHeader }: Props) {
+  return (
+    <div className="sets-tools">
+      <Choices
+        label="Sizes in"
+        options={UNITS}
+        value={ways.unit}
+        onChoose={(unit) => onWays({ ...ways, unit })}
+      />
+      <Form.Check
+        type="checkbox"
+        id="import-comma"
+        label="decimals after a comma"
+        checked={ways.decimalComma}
+        onChange={(e) => onWays({ ...ways, decimalComma: e.target.checked })}
+      />
+      {delimiter && (
+        <Form.Check
+          type="checkbox"
+          id="import-header"
+          label="the first line names the columns"
+          checked={hasHeader}
+          onChange={(e) => onHeader(e.target.checked)}
+        />
+      )}
+    </div>
+  );
+}
+
+interface HeadProps {
+  column: string;
+  value: Field | '';
+  onChoose: (field: Field | '') => void;
+}
+
+/** The name of a column in the file, and what it is taken for. */
+function ColumnHead({ column, value, onChoose }: HeadProps) {
+  return (
+    <th scope="col">
+      {column}
+      <Form.Select
+        size="sm"
+        aria-label={`${column} is`}
+        value={value}
+        onChange={(e) => onChoose(e.target.value as Field | '')}
+      >
+        <option value="">not read</option>
+        {FIELDS.map((f) => (
+          <option key={f} value={f}>
+            {FIELD_WORDS[f]}
+          </option>
+        ))}
+      </Form.Select>
+    </th>
+  );
+}
+
 /** How the file was understood, and what each column is taken for. */
-export function ImportColumns({ read, ways, onWays, onHeader }: Props) {
-  const { table, delimiter, encoding, hasHeader } = read;
+export function ImportColumns(props: Props) {
+  const { read, ways, onWays } = props;
+  const { table, delimiter, encoding } = read;
   const samples = table.rows.slice(0, 3);
   const fieldOf = (at: number) => FIELDS.find((f) => ways.mapping[f] === at) ?? '';
   const take = (at: number, field: Field | '') => {
@@ -35,51 +94,13 @@ export function ImportColumns({ read, ways, onWays, onHeader }: Props) {
         {countOf(table.rows.length, 'line')}, {delimiter ? `${delimiter} between columns` : 'JSON'},{' '}
         {encoding}
       </p>
-      <div className="sets-tools">
-        <Choices
-          label="Sizes in"
-          options={UNITS}
-          value={ways.unit}
-          onChoose={(unit) => onWays({ ...ways, unit })}
-        />
-        <Form.Check
-          type="checkbox"
-          id="import-comma"
-          label="decimals after a comma"
-          checked={ways.decimalComma}
-          onChange={(e) => onWays({ ...ways, decimalComma: e.target.checked })}
-        />
-        {delimiter && (
-          <Form.Check
-            type="checkbox"
-            id="import-header"
-            label="the first line names the columns"
-            checked={hasHeader}
-            onChange={(e) => onHeader(e.target.checked)}
-          />
-        )}
-      </div>
+      <ReadingWays {...props} />
       <div className="import-columns" role="region" aria-label="What each column is" tabIndex={0}>
         <table>
           <thead>
             <tr>
               {table.columns.map((column, i) => (
-                <th key={i} scope="col">
-                  {column}
-                  <Form.Select
-                    size="sm"
-                    aria-label={`${column} is`}
-                    value={fieldOf(i)}
-                    onChange={(e) => take(i, e.target.value as Field | '')}
-                  >
-                    <option value="">not read</option>
-                    {FIELDS.map((f) => (
-                      <option key={f} value={f}>
-                        {FIELD_WORDS[f]}
-                      </option>
-                    ))}
-                  </Form.Select>
-                </th>
+                <ColumnHead key={i} column={column} value={fieldOf(i)} onChoose={(field) => take(i, field)} />
               ))}
             </tr>
           </thead>

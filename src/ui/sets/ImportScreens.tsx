@@ -102,6 +102,35 @@ function take(store: WorkbenchStore, plan: ImportPlan, source: string, setId: st
   store.setState({ message: `${count} of ${source} imported${left}. “undo” takes it back.` });
 }
 
+interface PlannedProps {
+  plan: ImportPlan;
+  /** why it cannot be taken */
+  refused: string | null;
+  isSet: boolean;
+  setIsSet: (isSet: boolean) => void;
+}
+
+/** What each line comes to, and whether all of it becomes a set. */
+function Planned({ plan, refused, isSet, setIsSet }: PlannedProps) {
+  return (
+    <>
+      <ImportPreview plan={plan} />
+      {refused && (
+        <p className="problem" role="alert">
+          {refused}
+        </p>
+      )}
+      <Form.Check
+        type="checkbox"
+        id="import-as-set"
+        label="Make a set of these screens, and use it"
+        checked={isSet}
+        onChange={(e) => setIsSet(e.target.checked)}
+      />
+    </>
+  );
+}
+
 /** Screens and weights from a file: its columns, what each line comes to, and only then all of it in one step. */
 export function ImportScreens({ onClose, onSet }: Props) {
   const store = useWorkbenchStore();
@@ -128,21 +157,7 @@ export function ImportScreens({ onClose, onSet }: Props) {
         <FileWell onFile={onFile} problem={problem} />
         {opened && <ImportColumns {...opened} onWays={setWays} onHeader={setHeader} />}
         {opened && !plan && <p role="status">Say which columns are the width and the height.</p>}
-        {plan && <ImportPreview plan={plan} />}
-        {refused && (
-          <p className="problem" role="alert">
-            {refused}
-          </p>
-        )}
-        {plan && (
-          <Form.Check
-            type="checkbox"
-            id="import-as-set"
-            label="Make a set of these screens, and use it"
-            checked={isSet}
-            onChange={(e) => setIsSet(e.target.checked)}
-          />
-        )}
+        {plan && <Planned {...{ plan, refused, isSet, setIsSet }} />}
       </Modal.Body>
       <Modal.Footer>
         <Button variant="quiet" onClick={onClose}>

@@ -70,33 +70,37 @@ function WhatItIs({ screen, onChange }: PartProps) {
   );
 }
 
-/** Depths of the bars, lu, and what else there is to know. */
-function Besides({ screen, onChange }: PartProps) {
+/** How deep bars of the system are, lu; a bar of 0 lu is one that is not there. */
+function BarDepths({ screen, onChange }: PartProps) {
   const { bars } = screen;
-  const depth = (label: string, value: number, set: (lu: number) => Screen['bars']) => (
+  const { status, gesture, buttons } = bars;
+  const some = (lu: number) => (lu > 0 ? lu : null);
+  const depths: [string, number, (lu: number) => Partial<Screen['bars']>][] = [
+    ['Status bar, upright', status.portrait, (portrait) => ({ status: { ...status, portrait } })],
+    ['Status bar, turned', status.landscape, (landscape) => ({ status: { ...status, landscape } })],
+    ['Line to swipe', gesture ?? 0, (lu) => ({ gesture: some(lu) })],
+    ['Buttons', buttons ?? 0, (lu) => ({ buttons: some(lu) })],
+  ];
+  return depths.map(([label, value, change]) => (
     <NumberField
+      key={label}
       label={label}
       unit="lu"
       min={0}
       max={400}
       value={value}
-      onChange={(lu) => onChange({ bars: set(lu) })}
+      onChange={(lu) => onChange({ bars: { ...bars, ...change(lu) } })}
       onCommit={nothing}
     />
-  );
+  ));
+}
+
+/** Depths of the bars, and what else there is to know. */
+function Besides({ screen, onChange }: PartProps) {
   return (
     <fieldset>
       <legend>Bars, corners, weight</legend>
-      {depth('Status bar, upright', bars.status.portrait, (portrait) => ({
-        ...bars,
-        status: { ...bars.status, portrait },
-      }))}
-      {depth('Status bar, turned', bars.status.landscape, (landscape) => ({
-        ...bars,
-        status: { ...bars.status, landscape },
-      }))}
-      {depth('Line to swipe', bars.gesture ?? 0, (lu) => ({ ...bars, gesture: lu > 0 ? lu : null }))}
-      {depth('Buttons', bars.buttons ?? 0, (lu) => ({ ...bars, buttons: lu > 0 ? lu : null }))}
+      <BarDepths {...{ screen, onChange }} />
       <NumberField
         label="Corner radius"
         unit="lu"

@@ -6,18 +6,41 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useLook } from '../state/look';
 import { putInUse, useAllScreens, useSetInUse } from './useSets';
 
-/** Which screens the project is looked at on: everything that is said holds for these. */
-export function SetMenu() {
+/** All screens and each set, one of which is in use. */
+function SetList({ onChosen }: { onChosen: () => void }) {
   const store = useWorkbenchStore();
-  const look = useLook();
   const sets = useWorkbench((s) => s.documents.project.screenSets) ?? [];
-  const inUse = useSetInUse();
-  const count = useWorkbench((s) => s.screens.length);
+  const inUse = useSetInUse()?.id ?? null;
   const all = useAllScreens();
   const entries = [
     { id: null, name: 'all screens', count: all.length },
     ...sets.map((s) => ({ id: s.id, name: s.name, count: s.screens.length })),
   ];
+  return (
+    <ul className="plain-list scene-list">
+      {entries.map(({ id, name, count }) => (
+        <li key={id ?? 'all'}>
+          <Button
+            variant="quiet"
+            aria-current={inUse === id}
+            onClick={() => {
+              putInUse(store, id);
+              onChosen();
+            }}
+          >
+            {name} <span className="quiet figures">{count}</span>
+          </Button>
+        </li>
+      ))}
+    </ul>
+  );
+}
+
+/** Which screens the project is looked at on: everything that is said holds for these. */
+export function SetMenu() {
+  const look = useLook();
+  const inUse = useSetInUse();
+  const count = useWorkbench((s) => s.screens.length);
   return (
     <EditorPopover
       label="Screens in use"
@@ -32,22 +55,7 @@ export function SetMenu() {
     >
       {(close) => (
         <>
-          <ul className="plain-list scene-list">
-            {entries.map(({ id, name, count: n }) => (
-              <li key={id ?? 'all'}>
-                <Button
-                  variant="quiet"
-                  aria-current={(inUse?.id ?? null) === id}
-                  onClick={() => {
-                    putInUse(store, id);
-                    close();
-                  }}
-                >
-                  {name} <span className="quiet figures">{n}</span>
-                </Button>
-              </li>
-            ))}
-          </ul>
+          <SetList onChosen={close} />
           <div className="menu-actions">
             <Button
               variant="quiet"

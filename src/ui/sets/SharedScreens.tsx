@@ -34,10 +34,9 @@ export function ShareButton({ screen }: { screen: Screen }) {
   );
 }
 
-function SharedList() {
+/** What is shared, as far as the server has said so, and what asks again. */
+function useShared() {
   const store = useWorkbenchStore();
-  const own = useWorkbench((s) => s.documents.project.screens);
-  const { save } = useScreenEdits();
   const [shared, setShared] = useState<Screen[] | null>(null);
   const [asked, setAsked] = useState(0);
   useEffect(() => {
@@ -56,6 +55,13 @@ function SharedList() {
       ask(unshareScreen, { screen: screen.id }),
       `${screen.label} is not shared any more. Projects that have taken it keep it.`,
     ).then(() => setAsked((n) => n + 1));
+  return { shared, end };
+}
+
+function SharedList() {
+  const own = useWorkbench((s) => s.documents.project.screens);
+  const { save } = useScreenEdits();
+  const { shared, end } = useShared();
   if (!shared) return <p role="status">Being asked for…</p>;
   if (shared.length === 0)
     return <p>No screen is shared yet. “share” beside a screen of your own offers it to every project.</p>;

@@ -38,6 +38,46 @@ interface Props {
   onChange: (typed: EncodingTyped) => void;
 }
 
+interface KeepProps {
+  typed: EncodingTyped;
+  isInvalid: boolean;
+  change: (part: Partial<EncodingTyped>) => void;
+}
+
+/** At which quality, or within how many kB. */
+function KeepFields({ typed, isInvalid, change }: KeepProps) {
+  const { by, quality, kilobytes } = typed;
+  const isQuality = by === 'quality';
+  return (
+    <>
+      <select
+        className="form-select form-select-sm"
+        aria-label="How they are encoded"
+        value={by}
+        onChange={(e) => change({ by: e.target.value as EncodingTyped['by'] })}
+      >
+        {(['quality', ...BUDGET_FOR] as const).map((one) => (
+          <option key={one} value={one}>
+            {BY_WORDS[one]}
+          </option>
+        ))}
+      </select>
+      <input
+        className="form-control form-control-sm"
+        type="number"
+        min={1}
+        max={isQuality ? 100 : undefined}
+        aria-label={isQuality ? 'Quality, 1 to 100' : 'kB'}
+        aria-invalid={isInvalid || undefined}
+        value={isQuality ? quality : kilobytes}
+        onChange={(e) => change(isQuality ? { quality: e.target.value } : { kilobytes: e.target.value })}
+      />
+      {!isQuality && <span>kB</span>}
+      <span className="quiet">Vectors stay as they are.</span>
+    </>
+  );
+}
+
 /** Whether files are encoded anew, as what, and at which quality or within how many kB. */
 export function EncodingFields({ typed, onChange }: Props) {
   const id = useId();
@@ -60,36 +100,7 @@ export function EncodingFields({ typed, onChange }: Props) {
           </option>
         ))}
       </select>
-      {as !== '' && (
-        <>
-          <select
-            className="form-select form-select-sm"
-            aria-label="How they are encoded"
-            value={by}
-            onChange={(e) => change({ by: e.target.value as EncodingTyped['by'] })}
-          >
-            {(['quality', ...BUDGET_FOR] as const).map((one) => (
-              <option key={one} value={one}>
-                {BY_WORDS[one]}
-              </option>
-            ))}
-          </select>
-          <input
-            className="form-control form-control-sm"
-            type="number"
-            min={1}
-            max={by === 'quality' ? 100 : undefined}
-            aria-label={by === 'quality' ? 'Quality, 1 to 100' : 'kB'}
-            aria-invalid={isInvalid || undefined}
-            value={by === 'quality' ? typed.quality : typed.kilobytes}
-            onChange={(e) =>
-              change(by === 'quality' ? { quality: e.target.value } : { kilobytes: e.target.value })
-            }
-          />
-          {by !== 'quality' && <span>kB</span>}
-          <span className="quiet">Vectors stay as they are.</span>
-        </>
-      )}
+      {as !== '' && <KeepFields {...{ typed, isInvalid, change }} />}
       {isInvalid && (
         <span className="problem" role="alert">
           {by === 'quality' ? 'A whole number from 1 to 100.' : 'A number of kB above 0.'}

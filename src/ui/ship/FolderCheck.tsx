@@ -118,9 +118,28 @@ function Result({ checked, pattern }: { checked: Checked; pattern: string }) {
   );
 }
 
+/** What no file may be heavier than, kB. */
+function HeaviestField({ value, onChange }: { value: string; onChange: (value: string) => void }) {
+  const id = useId();
+  return (
+    <p className="folder-heaviest">
+      <label htmlFor={id}>No file heavier than</label>
+      <input
+        id={id}
+        className="form-control form-control-sm"
+        type="number"
+        min={1}
+        placeholder="any"
+        value={value}
+        onChange={(e) => onChange(e.target.value)}
+      />
+      kB
+    </p>
+  );
+}
+
 /** Holds what goes into the app against the files of the project: a folder or a ZIP, chosen or dropped. */
 export function FolderCheck({ pattern }: { pattern: string }) {
-  const id = useId();
   const [heaviest, setHeaviest] = useState('');
   const { reading, checked, cancel, close, checkDropped, checkFiles } = useFolderCheck(pattern, heaviest);
   const { over, target } = useDropTarget(checkDropped);
@@ -147,19 +166,7 @@ export function FolderCheck({ pattern }: { pattern: string }) {
         Drop the folder that goes into the app, or a ZIP of it. Each file is held against the one of its name
         above; nothing of it is kept.
       </p>
-      <p className="folder-heaviest">
-        <label htmlFor={id}>No file heavier than</label>
-        <input
-          id={id}
-          className="form-control form-control-sm"
-          type="number"
-          min={1}
-          placeholder="any"
-          value={heaviest}
-          onChange={(e) => setHeaviest(e.target.value)}
-        />
-        kB
-      </p>
+      <HeaviestField value={heaviest} onChange={setHeaviest} />
       {reading && <Sent reading={reading} onCancel={cancel} />}
       {checked && !reading && (
         <>

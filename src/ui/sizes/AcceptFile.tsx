@@ -6,52 +6,15 @@ import type { FileAcceptance } from '@/core/project/file-limits';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 
-/** Takes a finding on files as it is, for a reason; it opens again where it gets worse. */
-export function AcceptFile({ f }: { f: FileFinding }) {
-  const store = useWorkbenchStore();
-  const [asks, setAsks] = useState(false);
+/** Asks why something is accepted as it is. */
+function ReasonForm({ onAccept, onLeave }: { onAccept: (reason: string) => void; onLeave: () => void }) {
   const [reason, setReason] = useState('');
-  const what = { picture: f.in.id, rule: f.rule, about: f.subject.id };
-  const isSame = (a: FileAcceptance) =>
-    a.picture === what.picture && a.rule === what.rule && a.about === what.about;
-  const change = (added: FileAcceptance[]) =>
-    edit(store, ({ project }) => {
-      project.acceptedFiles = [...(project.acceptedFiles ?? []).filter((a) => !isSame(a)), ...added];
-    });
-  if (f.accepted !== null)
-    return (
-      <>
-        {' '}
-        <span className="quiet">accepted: {f.accepted}</span>
-        <Button
-          variant="quiet"
-          size="sm"
-          aria-label={`Accept no longer: ${f.in.name} ${f.word}`}
-          onClick={() => change([])}
-        >
-          accept it no longer
-        </Button>
-      </>
-    );
-  if (!asks)
-    return (
-      <Button
-        variant="quiet"
-        size="sm"
-        aria-label={`Accept: ${f.in.name} ${f.word}`}
-        onClick={() => setAsks(true)}
-      >
-        accept it
-      </Button>
-    );
   return (
     <Form
       className="accept"
       onSubmit={(e) => {
         e.preventDefault();
-        if (!reason.trim()) return;
-        change([{ ...what, value: f.worst.value, reason: reason.trim() }]);
-        setAsks(false);
+        if (reason.trim()) onAccept(reason.trim());
       }}
     >
       <Form.Control
@@ -63,12 +26,60 @@ export function AcceptFile({ f }: { f: FileFinding }) {
         value={reason}
         onChange={(e) => setReason(e.target.value)}
         onKeyDown={(e) => {
-          if (e.key === 'Escape') setAsks(false);
+          if (e.key === 'Escape') onLeave();
         }}
       />
       <Button variant="quiet" size="sm" type="submit" disabled={!reason.trim()}>
         accept it
       </Button>
     </Form>
+  );
+}
+
+/** What a finding on files is accepted for, and what takes that back. */
+function useAcceptance(f: FileFinding) {
+  const store = useWorkbenchStore();
+  const what = { picture: f.in.id, rule: f.rule, about: f.subject.id };
+  const isSame = (a: FileAcceptance) =>
+    a.picture === what.picture && a.rule === what.rule && a.about === what.about;
+  const change = (added: FileAcceptance[]) =>
+    edit(store, ({ project }) => {
+      project.acceptedFiles = [...(project.acceptedFiles ?? []).filter((a) => !isSame(a)), ...added];
+    });
+  return {
+    accept: (reason: string) => change([{ ...what, value: f.worst.value, reason }]),
+    acceptNoLonger: () => change([]),
+  };
+}
+
+/** Takes a finding on files as it is, for a reason; it opens again where it gets worse. */
+export function AcceptFile({ f }: { f: FileFinding }) {
+  const [asks, setAsks] = useState(false);
+  const { accept, acceptNoLonger } = useAcceptance(f);
+  const name = `${f.in.name} ${f.word}`;
+  if (f.accepted !== null)
+    return (
+      <>
+        {' '}
+        <span className="quiet">accepted: {f.accepted}</span>
+        <Button variant="quiet" size="sm" aria-label={`Accept no longer: ${name}`} onClick={acceptNoLonger}>
+          accept it no longer
+        </Button>
+      </>
+    );
+  if (!asks)
+    return (
+      <Button variant="quiet" size="sm" aria-label={`Accept: ${name}`} onClick={() => setAsks(true)}>
+        accept it
+      </Button>
+    );
+  return (
+    <ReasonForm
+      onAccept={(reason) => {
+        accept(reason);
+        setAsks(false);
+      }}
+      onLeave={() => setAsks(false)}
+    />
   );
 }

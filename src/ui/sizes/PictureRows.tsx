@@ -130,12 +130,38 @@ interface BlockProps {
   needed: readonly Needed[];
 }
 
+/** What is wrong with the files of a picture, and what makes others. */
+function BelowRows({ picture, findings, span }: Pick<BlockProps, 'picture' | 'findings'> & { span: number }) {
+  const [making, setMaking] = useState(false);
+  return (
+    <tr>
+      <td className="sizes-findings" colSpan={span}>
+        {findings.length > 0 && (
+          <ul>
+            {findings.map((f) => (
+              <FindingLine key={f.id} f={f} picture={picture} />
+            ))}
+          </ul>
+        )}
+        <Button
+          variant="quiet"
+          size="sm"
+          aria-label={`Make files of ${picture.name}`}
+          onClick={() => setMaking(true)}
+        >
+          make files
+        </Button>
+        {making && <MakeDialog picture={picture} onClose={() => setMaking(false)} />}
+      </td>
+    </tr>
+  );
+}
+
 /** A picture with each of its sets of files, and what is wrong with them. */
 export function PictureRows({ picture, densities, findings, needed }: BlockProps) {
   const sets = setsOf(picture);
   const scale = thumbScale(picture);
   const { busy, make } = useMake();
-  const [making, setMaking] = useState(false);
   return (
     <tbody>
       {sets.map((set, i) => {
@@ -169,26 +195,7 @@ export function PictureRows({ picture, densities, findings, needed }: BlockProps
           </tr>
         );
       })}
-      <tr>
-        <td className="sizes-findings" colSpan={densities.length + 3}>
-          {findings.length > 0 && (
-            <ul>
-              {findings.map((f) => (
-                <FindingLine key={f.id} f={f} picture={picture} />
-              ))}
-            </ul>
-          )}
-          <Button
-            variant="quiet"
-            size="sm"
-            aria-label={`Make files of ${picture.name}`}
-            onClick={() => setMaking(true)}
-          >
-            make files
-          </Button>
-          {making && <MakeDialog picture={picture} onClose={() => setMaking(false)} />}
-        </td>
-      </tr>
+      <BelowRows {...{ picture, findings }} span={densities.length + 3} />
     </tbody>
   );
 }

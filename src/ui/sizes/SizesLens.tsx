@@ -3,7 +3,7 @@ import { countOf } from '@/core/words/words';
 import { useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
-import { checkFiles, inkFiles } from '@/core/files/check';
+import { checkFiles, inkFiles, type FileFinding } from '@/core/files/check';
 import { USUAL_DENSITIES } from '@/core/pictures/master';
 import type { Needed } from '@/core/survey/needed';
 import { setsOf } from '@/core/pictures/master';
@@ -48,6 +48,38 @@ interface SizesProps {
   ink: ReadonlyMap<string, Ink>;
 }
 
+/** How much is wrong with the files, which densities they should have, and what makes those that can be made. */
+function Summary({ findings }: { findings: readonly FileFinding[] }) {
+  const pictures = useWorkbench((s) => s.documents.project.pictures);
+  const { busy, make } = useMake();
+  const { fail, warn, accepted } = foundCounts(findings);
+  const makeable = findings.filter((f) =>
+    canBeMade(
+      f,
+      pictures.find((p) => p.id === f.in.id)!,
+    ),
+  );
+  return (
+    <p className="sizes-summary">
+      <b className="outcome-fail">
+        {OUTCOME_SHAPES.fail} {fail}
+      </b>{' '}
+      <b className="outcome-warn">
+        {OUTCOME_SHAPES.warn} {warn}
+      </b>{' '}
+      {fail + warn === 1 ? 'finding' : 'findings'} on the files of {countOf(pictures.length, 'picture')}
+      {accepted > 0 && ` and ${accepted} accepted`}. A picture with several files should have one for{' '}
+      <DensitiesEditor />; the scenes’ needs are device px.
+      {makeable.length > 0 && (
+        <Button variant="quiet" size="sm" disabled={busy} onClick={() => void make(makeable)}>
+          make {countOf(makeable.length, 'file')} that {makeable.length === 1 ? 'is' : 'are'} missing or
+          uneven
+        </Button>
+      )}
+    </p>
+  );
+}
+
 function Sizes({ needed, ink }: SizesProps) {
   const project = useWorkbench((s) => s.documents.project);
   const { pictures, acceptedFiles } = project;
@@ -56,35 +88,11 @@ function Sizes({ needed, ink }: SizesProps) {
     () => checkFiles({ pictures, densities: wanted, needed, ink, accepted: acceptedFiles }),
     [pictures, wanted, needed, ink, acceptedFiles],
   );
-  const { busy, make } = useMake();
-  const makeable = findings.filter((f) =>
-    canBeMade(
-      f,
-      pictures.find((p) => p.id === f.in.id)!,
-    ),
-  );
   const all = pictures.flatMap((p) => setsOf(p).flatMap((s) => s.files.filter((r) => !r.vector)));
   const densities = [...new Set([...wanted, ...all.map((r) => r.density)])].toSorted((a, b) => a - b);
-  const { fail, warn, accepted } = foundCounts(findings);
   return (
     <main className="sizes" id="main">
-      <p className="sizes-summary">
-        <b className="outcome-fail">
-          {OUTCOME_SHAPES.fail} {fail}
-        </b>{' '}
-        <b className="outcome-warn">
-          {OUTCOME_SHAPES.warn} {warn}
-        </b>{' '}
-        {fail + warn === 1 ? 'finding' : 'findings'} on the files of {countOf(pictures.length, 'picture')}
-        {accepted > 0 && ` and ${accepted} accepted`}. A picture with several files should have one for{' '}
-        <DensitiesEditor />; the scenes’ needs are device px.
-        {makeable.length > 0 && (
-          <Button variant="quiet" size="sm" disabled={busy} onClick={() => void make(makeable)}>
-            make {countOf(makeable.length, 'file')} that {makeable.length === 1 ? 'is' : 'are'} missing or
-            uneven
-          </Button>
-        )}
-      </p>
+      <Summary findings={findings} />
       <div className="sizes-scroll" tabIndex={0} role="region" aria-label="Files of all pictures">
         <table className="sizes-table figures">
           <thead>

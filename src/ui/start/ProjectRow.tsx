@@ -28,44 +28,69 @@ interface CardProps {
   onRename: (name: string) => Promise<void>;
 }
 
-/** One project, with what can be done with it. */
-export function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps) {
-  const [name, setName] = useState<string | null>(null);
-  const address = `/projects/${card.id}`;
+interface NameProps {
+  card: Card;
+  isRenamed: boolean;
+  /** a new name, or none where it stays as it is */
+  onName: (name: string | null) => void;
+}
+
+/** The name of a project, which leads to it, or the field that changes it. */
+function ProjectName({ card, isRenamed, onName }: NameProps) {
+  const [typed, setTyped] = useState(card.name);
+  if (!isRenamed)
+    return (
+      <h2>
+        <Link href={`/projects/${card.id}`}>{card.name}</Link>
+      </h2>
+    );
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    if (name?.trim() && name.trim() !== card.name) void onRename(name.trim());
-    setName(null);
+    const name = typed.trim();
+    onName(name && name !== card.name ? name : null);
+  };
+  return (
+    <Form onSubmit={submit}>
+      <Form.Control
+        autoFocus
+        aria-label="New name"
+        maxLength={120}
+        value={typed}
+        onChange={(e) => setTyped(e.target.value)}
+        onBlur={submit}
+        onKeyDown={(e) => e.key === 'Escape' && onName(null)}
+      />
+    </Form>
+  );
+}
+
+/** The scenes of a project, each of which can be opened. */
+function SceneLinks({ card }: Pick<CardProps, 'card'>) {
+  return (
+    <p className="quiet figures">
+      {card.scenes.length === 0 && 'Nothing in it yet'}
+      {card.scenes.map((s, i) => (
+        <span key={s.id}>
+          {i > 0 && ' · '}
+          <Link href={`/projects/${card.id}/${s.id}`}>{s.name}</Link>
+        </span>
+      ))}
+    </p>
+  );
+}
+
+/** One project, with what can be done with it. */
+export function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps) {
+  const [isRenamed, setRenamed] = useState(false);
+  const onName = (name: string | null) => {
+    if (name !== null) void onRename(name);
+    setRenamed(false);
   };
   return (
     <li className="project" aria-label={card.name}>
       <div className="project-words">
-        {name === null ? (
-          <h2>
-            <Link href={address}>{card.name}</Link>
-          </h2>
-        ) : (
-          <Form onSubmit={submit}>
-            <Form.Control
-              autoFocus
-              aria-label="New name"
-              maxLength={120}
-              value={name}
-              onChange={(e) => setName(e.target.value)}
-              onBlur={submit}
-              onKeyDown={(e) => e.key === 'Escape' && setName(null)}
-            />
-          </Form>
-        )}
-        <p className="quiet figures">
-          {card.scenes.length === 0 && 'Nothing in it yet'}
-          {card.scenes.map((s, i) => (
-            <span key={s.id}>
-              {i > 0 && ' · '}
-              <Link href={`${address}/${s.id}`}>{s.name}</Link>
-            </span>
-          ))}
-        </p>
+        <ProjectName key={`${card.name} ${isRenamed}`} {...{ card, isRenamed, onName }} />
+        <SceneLinks card={card} />
         <p className="quiet figures">changed {sayTime(card.updatedAt)}</p>
         {card.signedOff !== null && <SignedSince project={card.id} signOff={card.signedOff} />}
       </div>
@@ -75,7 +100,7 @@ export function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps)
         ))}
       </div>
       <div className="project-actions">
-        <Button variant="quiet" size="sm" onClick={() => setName(card.name)}>
+        <Button variant="quiet" size="sm" onClick={() => setRenamed(true)}>
           rename
         </Button>
         <Button variant="quiet" size="sm" onClick={onDuplicate}>

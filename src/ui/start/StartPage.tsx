@@ -25,14 +25,18 @@ interface StartProps {
   guarded: boolean;
 }
 
-/** What can be done with projects; what goes wrong is said, and a deletion can be taken back. */
-function useProjects() {
+/** Gives a project another name. */
+function rename(card: Card, next: string) {
+  const replace = (value: string) => [{ op: 'replace' as const, path: '/project/name', value }];
+  const change = { id: crypto.randomUUID(), patch: replace(next), inverse: replace(card.name) };
+  const headers = { 'if-match': `"${card.revision}"` };
+  return ask(api.changeProject, { project: card.id }, { body: change, headers });
+}
+
+/** Does things and says what went wrong; the list is made anew after what changes it. */
+function useAttempts() {
   const router = useRouter();
   const [problem, setProblem] = useState<string | null>(null);
-  const [last, setLast] = useState<{ id: string; name: string } | null>(null);
-  const [said, setSaid] = useState<string | null>(null);
-
-  /** Does something and says what went wrong. */
   const attempt = async (work: () => Promise<unknown>) => {
     setProblem(null);
     try {
@@ -42,12 +46,19 @@ function useProjects() {
       setProblem(error.message);
     }
   };
-  /** Does something that changes what this page lists. */
   const act = (work: () => Promise<unknown>) =>
     attempt(async () => {
       await work();
       router.refresh();
     });
+  return { problem, setProblem, attempt, act, router };
+}
+
+/** What can be done with projects; what goes wrong is said, and a deletion can be taken back. */
+function useProjects() {
+  const { problem, setProblem, attempt, act, router } = useAttempts();
+  const [last, setLast] = useState<{ id: string; name: string } | null>(null);
+  const [said, setSaid] = useState<string | null>(null);
   const forget = (work: () => Promise<unknown>) =>
     act(async () => {
       await work();
@@ -81,13 +92,7 @@ function useProjects() {
         const { id } = await ask(api.createProject, {}, { body: { name } });
         router.push(`/projects/${id}`);
       }),
-    rename: (card: Card, next: string) =>
-      act(() => {
-        const replace = (value: string) => [{ op: 'replace' as const, path: '/project/name', value }];
-        const change = { id: crypto.randomUUID(), patch: replace(next), inverse: replace(card.name) };
-        const headers = { 'if-match': `"${card.revision}"` };
-        return ask(api.changeProject, { project: card.id }, { body: change, headers });
-      }),
+    rename: (card: Card, next: string) => act(() => rename(card, next)),
   };
 }
 type Acts = ReturnType<typeof useProjects>;

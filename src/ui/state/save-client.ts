@@ -150,57 +150,57 @@ async function saveNext(store: WorkbenchStore): Promise<boolean | number> {
   }
 }
 
-/**
- * Saves as one goes: one change at a time, in order, over and over until the server has it.
- * @param arrived ids of the changes that the server already had when the page was made
- * @returns a function that ends it
- */
-export function watchSaving(store: WorkbenchStore, arrived: readonly string[]): () => void {
-  let running = false;
+/** Sends what is pending, one change after another, over and over until the server has it. */
+class Sending {
+  private running = false;
   /** whether something came while it ran */
-  let again = false;
-  let ended = false;
-  let retry: ReturnType<typeof setTimeout> | undefined;
-  let rest: ReturnType<typeof setTimeout> | undefined;
+  private again = false;
+  private ended = false;
+  private retry: ReturnType<typeof setTimeout> | undefined;
 
-  const run = async () => {
-    clearTimeout(retry);
-    if (running) again = true;
-    if (running || ended) return;
-    running = true;
+  constructor(private readonly store: WorkbenchStore) {}
+
+  /** Begins, or goes on where it waited; what came while it runs is sent, too. */
+  readonly go = (): void => void this.run();
+
+  end(): void {
+    this.ended = true;
+    clearTimeout(this.retry);
+  }
+
+  private async run(): Promise<void> {
+    clearTimeout(this.retry);
+    if (this.running) this.again = true;
+    if (this.running || this.ended) return;
+    this.running = true;
     let next: boolean | number = true;
     try {
-      while ((next === true || again) && !ended) {
-        again = false;
-        next = await saveNext(store);
-      }
+      next = await this.sendAll();
     } catch (error) {
       // Whatever it was, what is pending stays and is sent again.
-      store.setState({
+      this.store.setState({
         saving: 'offline',
         message: `Saving was interrupted and goes on. ${messageOf(error)}`,
       });
       next = RETRY_MS;
     } finally {
-      running = false;
+      this.running = false;
     }
-    if (typeof next === 'number' && !ended) retry = setTimeout(() => void run(), next);
-  };
+    if (typeof next === 'number' && !this.ended) this.retry = setTimeout(this.go, next);
+  }
 
-  takeUp(store, arrived, (theirs, revision) => meet(store, theirs, revision));
-  void run();
-  const unsubscribe = store.subscribe((state, before) => {
-    if (state.undo !== before.undo || state.redo !== before.redo || state.pending !== before.pending)
-      keepOver(state);
-    // What is drawn on all screens is saved, also while its editor is still open.
-    if (state.gesture && state.documents !== before.documents) {
-      clearTimeout(rest);
-      rest = setTimeout(() => queueGesture(store), REST_MS);
+  private async sendAll(): Promise<boolean | number> {
+    let next: boolean | number = true;
+    while ((next === true || this.again) && !this.ended) {
+      this.again = false;
+      next = await saveNext(this.store);
     }
-    const news = state.pending !== before.pending || state.conflict !== before.conflict;
-    if (news && state.pending.length > 0 && state.saving !== 'offline') void run();
-  });
-  const online = () => void run();
+    return next;
+  }
+}
+
+/** Keeps what the page is left with. @returns a function that ends it */
+function watchLeaving(store: WorkbenchStore, onOnline: () => void): () => void {
   // What a tab keeps survives a reload, but not its end: whoever leaves with something unsaved is asked first.
   const leave = (event: BeforeUnloadEvent) => {
     if (store.getState().pending.length > 0) event.preventDefault();
@@ -211,16 +211,42 @@ export function watchSaving(store: WorkbenchStore, arrived: readonly string[]): 
     keepBase(store.getState());
   };
   document.addEventListener('visibilitychange', hide);
-  window.addEventListener('online', online);
+  window.addEventListener('online', onOnline);
   window.addEventListener('beforeunload', leave);
   return () => {
-    ended = true;
+    document.removeEventListener('visibilitychange', hide);
+    window.removeEventListener('online', onOnline);
+    window.removeEventListener('beforeunload', leave);
+  };
+}
+
+/**
+ * Saves as one goes: one change at a time, in order, over and over until the server has it.
+ * @param arrived ids of the changes that the server already had when the page was made
+ * @returns a function that ends it
+ */
+export function watchSaving(store: WorkbenchStore, arrived: readonly string[]): () => void {
+  const sending = new Sending(store);
+  let rest: ReturnType<typeof setTimeout> | undefined;
+  takeUp(store, arrived, (theirs, revision) => meet(store, theirs, revision));
+  sending.go();
+  const unsubscribe = store.subscribe((state, before) => {
+    if (state.undo !== before.undo || state.redo !== before.redo || state.pending !== before.pending)
+      keepOver(state);
+    // What is drawn on all screens is saved, also while its editor is still open.
+    if (state.gesture && state.documents !== before.documents) {
+      clearTimeout(rest);
+      rest = setTimeout(() => queueGesture(store), REST_MS);
+    }
+    const news = state.pending !== before.pending || state.conflict !== before.conflict;
+    if (news && state.pending.length > 0 && state.saving !== 'offline') sending.go();
+  });
+  const stay = watchLeaving(store, sending.go);
+  return () => {
+    sending.end();
     keepBase(store.getState());
-    clearTimeout(retry);
     unsubscribe();
     clearTimeout(rest);
-    document.removeEventListener('visibilitychange', hide);
-    window.removeEventListener('online', online);
-    window.removeEventListener('beforeunload', leave);
+    stay();
   };
 }

@@ -77,16 +77,45 @@ function startWorker(): Running {
 /** What fails so often one after another with the same documents will do so again. */
 const MOST_FAULTS = 3;
 
-/** What is measured of one state of the documents, step by step. */
-function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
-  let surveyed: WorkbenchState['documents'] | null = null;
-  let surveyedScene = '';
-  let explained: WorkbenchState['documents'] | null = null;
-  let measured: WorkbenchState['documents'] | null = null;
+type Step = (remote: Running['remote']) => Promise<void>;
 
-  const surveyScene = async (remote: Running['remote'], state: WorkbenchState) => {
+/** What is measured of one state of the documents, step by step. */
+class Steps {
+  private surveyed: Documents | null = null;
+  private surveyedScene = '';
+  private explained: Documents | null = null;
+  private measured: Documents | null = null;
+
+  constructor(
+    private readonly store: WorkbenchStore,
+    private readonly isEnded: () => boolean,
+  ) {}
+
+  /** What is to be done next; `null` when all is done. */
+  next(): Step | null {
+    const state = this.store.getState();
+    if (state.documents !== this.surveyed || state.sceneId !== this.surveyedScene)
+      return (remote) => this.surveyScene(remote, state);
+    if (state.gesture === null && this.surveyed !== this.explained)
+      return (remote) => this.explainFound(remote);
+    if (needsOf(state.view.lens).pixelsNeeded && state.documents !== this.measured)
+      return (remote) => this.measurePixels(remote, state);
+    return null;
+  }
+
+  /** Everything is asked again. */
+  forget(): void {
+    this.surveyed = null;
+    this.explained = null;
+    this.measured = null;
+  }
+
+  hasMeasured = (documents: Documents): boolean => documents === this.measured;
+
+  private async surveyScene(remote: Running['remote'], state: WorkbenchState): Promise<void> {
+    const { store } = this;
     // What another scene says is not said of this one.
-    if (state.sceneId !== surveyedScene)
+    if (state.sceneId !== this.surveyedScene)
       store.setState({
         found: null,
         summaries: new Map(),
@@ -94,63 +123,144 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
         surveyed: null,
         marks: new Map(),
       });
-    surveyedScene = state.sceneId;
-    explained = null;
+    this.surveyedScene = state.sceneId;
+    this.explained = null;
     const scene = sceneOf(state);
-    const isFirst = store.getState().summaries.size === 0;
-    const onCount = isFirst
-      ? Comlink.proxy((counted: number) => {
-          if (!isEnded()) store.setState({ counting: counted });
-        })
-      : undefined;
     const found = scene
-      ? await remote.survey(documented(state.documents, scene), countingOf(state.documents), onCount)
+      ? await remote.survey(documented(state.documents, scene), countingOf(state.documents), this.counter())
       : { summaries: [], marks: [] };
-    surveyed = state.documents;
-    if (isEnded()) return;
+    this.surveyed = state.documents;
+    if (this.isEnded()) return;
     store.setState(({ summaries }) => ({
       surveyed: state.documents,
       counting: null,
       ...told(store, shared(found.summaries, summaries)),
       marks: new Map(found.marks.map((m) => [m.caseId, m])),
     }));
-  };
+  }
+
+  /** Says how far the first survey is, of which nothing is known yet. */
+  private counter() {
+    if (this.store.getState().summaries.size > 0) return undefined;
+    return Comlink.proxy((counting: number) => {
+      if (!this.isEnded()) this.store.setState({ counting });
+    });
+  }
 
   /** What is wrong, and because of what; not while something is being dragged. */
-  const explainFound = async (remote: Running['remote']) => {
-    const of = surveyed;
+  private async explainFound(remote: Running['remote']): Promise<void> {
+    const of = this.surveyed;
     const found = await remote.found();
-    explained = of;
-    if (!isEnded() && of === surveyed) store.setState(({ summaries }) => ({ found, rested: summaries }));
-  };
+    this.explained = of;
+    if (!this.isEnded() && of === this.surveyed)
+      this.store.setState(({ summaries }) => ({ found, rested: summaries }));
+  }
 
   /** Of all scenes, and only while somebody looks at sizes. */
-  const measurePixels = async (remote: Running['remote'], { documents }: WorkbenchState) => {
+  private async measurePixels(remote: Running['remote'], { documents }: WorkbenchState): Promise<void> {
     const inputs = scenesInOrder(documents).map((scene) => documented(documents, scene));
     const needed = await remote.needed(inputs, countingOf(documents));
-    measured = documents;
-    if (!isEnded()) store.setState({ needed });
-  };
+    this.measured = documents;
+    if (!this.isEnded()) this.store.setState({ needed });
+  }
+}
 
-  return {
-    /** what is to be done next; `null` when all is done */
-    next(): ((remote: Running['remote']) => Promise<void>) | null {
-      const state = store.getState();
-      if (state.documents !== surveyed || state.sceneId !== surveyedScene)
-        return (remote) => surveyScene(remote, state);
-      if (state.gesture === null && surveyed !== explained) return explainFound;
-      if (needsOf(state.view.lens).pixelsNeeded && state.documents !== measured)
-        return (remote) => measurePixels(remote, state);
-      return null;
-    },
-    /** everything is asked again */
-    forget() {
-      surveyed = null;
-      explained = null;
-      measured = null;
-    },
-    hasMeasured: (documents: WorkbenchState['documents']) => documents === measured,
-  };
+/** One worker after another, and what each of them is asked. */
+class Surveying {
+  readonly steps: Steps;
+  private ended = false;
+  private running = false;
+  private current: (Running & { ready: Promise<void> }) | null = null;
+  private faults = 0;
+  /** documents that could not be measured, however often it was tried */
+  private hopeless: Documents | null = null;
+
+  constructor(
+    private readonly store: WorkbenchStore,
+    private readonly start: () => Running,
+  ) {
+    this.steps = new Steps(store, () => this.ended);
+    this.begin();
+    this.go();
+  }
+
+  readonly go = (): void => void this.run();
+
+  /** Other screens: everything is asked again, once the worker knows them. */
+  watchAgain(screens: Screen[]): void {
+    this.steps.forget();
+    if (!this.current) return;
+    const { remote, ready } = this.current;
+    this.current.ready = ready.then(() => remote.watch(screens));
+  }
+
+  end(): void {
+    this.ended = true;
+    this.stop();
+  }
+
+  private begin() {
+    const worker = this.start();
+    const ready = Promise.resolve(worker.remote.watch(this.store.getState().screens));
+    const mine = { ...worker, ready };
+    this.current = mine;
+    this.store.setState({ worker: worker.remote });
+    // It is noticed at once, also while nobody waits for an answer.
+    worker.died.catch((error: unknown) => {
+      if (this.ended || this.current !== mine) return;
+      this.failed(error);
+      this.go();
+    });
+    return mine;
+  }
+
+  private stop(): void {
+    this.current?.end();
+    this.current = null;
+    this.store.setState({ worker: null });
+  }
+
+  private failed(error: unknown): void {
+    this.stop();
+    this.steps.forget();
+    this.faults++;
+    const isHopeless = this.faults >= MOST_FAULTS;
+    if (isHopeless) this.hopeless = this.store.getState().documents;
+    const goesOn = isHopeless
+      ? 'It is tried again with the next change, or when the page is loaded anew.'
+      : 'It starts anew.';
+    const message = `Measuring was interrupted: ${messageOf(error)} ${goesOn}`;
+    this.store.setState({ counting: null, message });
+  }
+
+  private async step(todo: Step): Promise<void> {
+    const used = this.current ?? this.begin();
+    const { remote, died } = used;
+    try {
+      await Promise.race([used.ready.then(() => todo(remote)), died]);
+      this.faults = 0;
+    } catch (error) {
+      if (!this.ended && this.current === used) this.failed(error);
+    }
+  }
+
+  private async run(): Promise<void> {
+    if (this.running) return;
+    this.running = true;
+    try {
+      for (;;) {
+        const { documents } = this.store.getState();
+        const todo = documents === this.hopeless ? null : this.steps.next();
+        if (this.ended || !todo) break;
+        if (this.hopeless) this.faults = 0;
+        this.hopeless = null;
+        await this.step(todo);
+        await pause(this.store);
+      }
+    } finally {
+      this.running = false;
+    }
+  }
 }
 
 /**
@@ -160,93 +270,17 @@ function createSteps(store: WorkbenchStore, isEnded: () => boolean) {
  * @returns a function that ends it
  */
 export function watchSurvey(store: WorkbenchStore, start: () => Running = startWorker): () => void {
-  let ended = false;
-  let running = false;
-  let current: (Running & { ready: Promise<void> }) | null = null;
-  let faults = 0;
-  /** documents that could not be measured, however often it was tried */
-  let hopeless: WorkbenchState['documents'] | null = null;
-  const steps = createSteps(store, () => ended);
-
-  const begin = () => {
-    const worker = start();
-    const mine = { ...worker, ready: Promise.resolve(worker.remote.watch(store.getState().screens)) };
-    current = mine;
-    store.setState({ worker: worker.remote });
-    // It is noticed at once, also while nobody waits for an answer.
-    worker.died.catch((error: unknown) => {
-      if (ended || current !== mine) return;
-      failed(error);
-      void run();
-    });
-    return mine;
-  };
-  /** Other screens: everything is asked again, once the worker knows them. */
-  const watchAgain = (screens: Screen[]) => {
-    steps.forget();
-    if (!current) return;
-    const { remote, ready } = current;
-    current.ready = ready.then(() => remote.watch(screens));
-  };
-  const stop = () => {
-    current?.end();
-    current = null;
-    store.setState({ worker: null });
-  };
-
-  const failed = (error: unknown) => {
-    stop();
-    steps.forget();
-    faults++;
-    const isHopeless = faults >= MOST_FAULTS;
-    if (isHopeless) hopeless = store.getState().documents;
-    const goesOn = isHopeless
-      ? 'It is tried again with the next change, or when the page is loaded anew.'
-      : 'It starts anew.';
-    store.setState({ counting: null, message: `Measuring was interrupted: ${messageOf(error)} ${goesOn}` });
-  };
-
-  const step = async (todo: (remote: Running['remote']) => Promise<void>) => {
-    const used = current ?? begin();
-    const { remote, died } = used;
-    try {
-      await Promise.race([used.ready.then(() => todo(remote)), died]);
-      faults = 0;
-    } catch (error) {
-      if (!ended && current === used) failed(error);
-    }
-  };
-
-  const run = async () => {
-    if (running) return;
-    running = true;
-    try {
-      for (;;) {
-        const { documents } = store.getState();
-        const todo = documents === hopeless ? null : steps.next();
-        if (ended || !todo) break;
-        if (hopeless) faults = 0;
-        hopeless = null;
-        await step(todo);
-        await pause(store);
-      }
-    } finally {
-      running = false;
-    }
-  };
-
-  begin();
-  void run();
+  const surveying = new Surveying(store, start);
+  const { steps } = surveying;
   const unsubscribe = store.subscribe((state, before) => {
     // What was measured for an earlier look at the sizes is not said of what has changed since.
     const opens = needsOf(state.view.lens).pixelsNeeded && state.view.lens !== before.view.lens;
     if (opens && !steps.hasMeasured(state.documents) && state.needed) store.setState({ needed: null });
-    if (state.screens !== before.screens) watchAgain(state.screens);
-    void run();
+    if (state.screens !== before.screens) surveying.watchAgain(state.screens);
+    surveying.go();
   });
   return () => {
-    ended = true;
     unsubscribe();
-    stop();
+    surveying.end();
   };
 }

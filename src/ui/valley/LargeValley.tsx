@@ -150,14 +150,65 @@ function AllowedWords({ data }: { data: ValleyData }) {
   );
 }
 
+interface TableProps {
+  data: ValleyData;
+  series: readonly Series[];
+  first: string;
+  gaps: number;
+}
+
+/** What each curve loses at most, and at which ratios it keeps its limit. */
+function WorstTable({ data, series, first, gaps }: TableProps) {
+  const { allowed } = useAllowed(data.range);
+  return (
+    <div className="large-valley-table" tabIndex={0} role="region" aria-label="Worst losses">
+      <table>
+        <thead>
+          <tr>
+            <th scope="col">{first}</th>
+            <th scope="col">loses most, over all that is allowed</th>
+            <th scope="col">keeps its limit at ratios</th>
+          </tr>
+        </thead>
+        <tbody>
+          {series.map((s) => (
+            <SeriesRow key={s.key} series={s} data={data} allowed={allowed} />
+          ))}
+        </tbody>
+      </table>
+      <p className="quiet">
+        Hatched: {gaps} gaps between screens; the curve holds there as well. Marks are the cases with the fit
+        in use; dotted upright: the file’s own ratio.
+      </p>
+    </div>
+  );
+}
+
+/** The chart with its axes in words, what is allowed, and what is worst. */
+function Curves({ data, series, compared }: Pick<TableProps, 'data' | 'series'> & { compared: Compared }) {
+  const empty = emptyStretches(data.ratios, data.range);
+  const isAll = compared === 'all';
+  return (
+    <>
+      <p className="valley-axes quiet">
+        Upwards: {isAll ? 'what is lost' : WORDS[compared]}, a share of the picture. Across: width : height of
+        its box. Limits and bounds are dragged, or moved with the arrow keys.
+      </p>
+      <div className="large-valley" role="group" aria-label="Loss over the ratio of the box">
+        <ValleyChart {...{ data, series, empty }} measure={isAll ? null : compared} />
+      </div>
+      <AllowedWords data={data} />
+      <WorstTable {...{ data, series }} first={isAll ? 'measure' : 'fit'} gaps={empty.length} />
+    </>
+  );
+}
+
 /** The valley opened large: curves of all fits or all measures, what the project allows, and where no screen lies. */
 export function LargeValley() {
   const data = useValley();
   const [compared, setCompared] = useState<Compared>('crop');
   const series = useMemo(() => (data ? seriesOf(data, compared) : []), [data, compared]);
   const measured = useWorkbench((s) => s.summaries.size > 0);
-  const { allowed } = useAllowed(data?.range ?? { low: 0.4, high: 2.5 });
-  const empty = data ? emptyStretches(data.ratios, data.range) : [];
   return (
     <section className="middle-view" aria-label="Large valley">
       <div className="valley-head">
@@ -179,38 +230,7 @@ export function LargeValley() {
           side, in a box on the screen that cuts it off.
         </p>
       )}
-      {data && series.length > 0 && (
-        <>
-          <p className="valley-axes quiet">
-            Upwards: {compared === 'all' ? 'what is lost' : WORDS[compared]}, a share of the picture. Across:
-            width : height of its box. Limits and bounds are dragged, or moved with the arrow keys.
-          </p>
-          <div className="large-valley" role="group" aria-label="Loss over the ratio of the box">
-            <ValleyChart {...{ data, series, empty }} measure={compared === 'all' ? null : compared} />
-          </div>
-          <AllowedWords data={data} />
-          <div className="large-valley-table" tabIndex={0} role="region" aria-label="Worst losses">
-            <table>
-              <thead>
-                <tr>
-                  <th scope="col">{compared === 'all' ? 'measure' : 'fit'}</th>
-                  <th scope="col">loses most, over all that is allowed</th>
-                  <th scope="col">keeps its limit at ratios</th>
-                </tr>
-              </thead>
-              <tbody>
-                {series.map((s) => (
-                  <SeriesRow key={s.key} series={s} data={data} allowed={allowed} />
-                ))}
-              </tbody>
-            </table>
-            <p className="quiet">
-              Hatched: {empty.length} gaps between screens; the curve holds there as well. Marks are the cases
-              with the fit in use; dotted upright: the file’s own ratio.
-            </p>
-          </div>
-        </>
-      )}
+      {data && series.length > 0 && <Curves {...{ data, series, compared }} />}
     </section>
   );
 }

@@ -11,29 +11,32 @@ interface Props extends Pick<ValleyProps, 'measure'> {
   limits: readonly Limit[];
 }
 
-/** The limits of a measure on the chart, dragged as on the strip or moved with the arrow keys. */
-export function LimitLines({ limits, measure }: Props) {
-  const plot = usePlotArea();
-  const yOf = useYAxisScale();
-  const lossAt = useYAxisInverseScale();
+interface LineProps {
+  limit: Limit;
+  measure: Props['measure'];
+  plot: NonNullable<ReturnType<typeof usePlotArea>>;
+  /** px from the top of the chart */
+  y: number;
+  lossAt: (y: number) => number;
+}
+
+/** One limit: dragged, or moved with the arrow keys. */
+function LimitLine({ limit: { outcome, max = 0 }, measure, plot, y, lossAt }: LineProps) {
   const { set, onCommit } = useLimit(measure);
-  const [dragged, setDragged] = useState<string | null>(null);
-  if (!plot || !yOf || !lossAt) return null;
-  const onMove = (outcome: string) => (e: PointerEvent<SVGGElement>) => {
-    if (dragged !== outcome) return;
+  const [isDragged, setDragged] = useState(false);
+  const onPointerMove = (e: PointerEvent<SVGGElement>) => {
+    if (!isDragged) return;
     const top = e.currentTarget.ownerSVGElement!.getBoundingClientRect().top;
-    const y = Math.min(plot.y + plot.height, Math.max(plot.y, e.clientY - top));
-    set(outcome, Number(lossAt(y)));
+    set(outcome, lossAt(Math.min(plot.y + plot.height, Math.max(plot.y, e.clientY - top))));
   };
-  const onKeyDown = (outcome: string, max: number) => (e: KeyboardEvent) => {
+  const onKeyDown = (e: KeyboardEvent) => {
     const step = STEPS[e.key];
     if (!step) return;
     e.preventDefault();
     set(outcome, max + step);
   };
-  return limits.map(({ outcome, max = 0 }) => (
+  return (
     <g
-      key={outcome}
       className={`chart-limit outcome-${outcome}`}
       role="slider"
       tabIndex={0}
@@ -43,17 +46,17 @@ export function LimitLines({ limits, measure }: Props) {
       aria-valuemin={0}
       aria-valuemax={100}
       aria-valuetext={sayShare(max)}
-      transform={`translate(${plot.x} ${yOf(max) ?? plot.y})`}
+      transform={`translate(${plot.x} ${y})`}
       onPointerDown={(e) => {
         e.currentTarget.setPointerCapture(e.pointerId);
-        setDragged(outcome);
+        setDragged(true);
       }}
-      onPointerMove={onMove(outcome)}
+      onPointerMove={onPointerMove}
       onPointerUp={() => {
-        setDragged(null);
+        setDragged(false);
         onCommit();
       }}
-      onKeyDown={onKeyDown(outcome, max)}
+      onKeyDown={onKeyDown}
       onKeyUp={(e) => {
         if (STEPS[e.key]) onCommit();
       }}
@@ -61,5 +64,21 @@ export function LimitLines({ limits, measure }: Props) {
       <line x2={plot.width} />
       <rect className="chart-limit-grip" y={-6} width={plot.width} height={12} />
     </g>
+  );
+}
+
+/** The limits of a measure on the chart, dragged as on the strip or moved with the arrow keys. */
+export function LimitLines({ limits, measure }: Props) {
+  const plot = usePlotArea();
+  const yOf = useYAxisScale();
+  const inverse = useYAxisInverseScale();
+  if (!plot || !yOf || !inverse) return null;
+  return limits.map((limit) => (
+    <LimitLine
+      key={limit.outcome}
+      {...{ limit, measure, plot }}
+      y={yOf(limit.max ?? 0) ?? plot.y}
+      lossAt={(y) => Number(inverse(y))}
+    />
   ));
 }

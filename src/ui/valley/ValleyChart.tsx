@@ -92,78 +92,75 @@ function pointsOf({ marks, range: { low, high } }: ValleyData, measure: ValleyMe
   }));
 }
 
+/** How stretches without screens are filled. */
+const NO_SCREENS = (
+  <defs>
+    <pattern id="no-screens" width="6" height="6" patternUnits="userSpaceOnUse" patternTransform="rotate(45)">
+      <line x1="0" x2="0" y1="0" y2="6" stroke="var(--line)" strokeWidth="3" />
+    </pattern>
+  </defs>
+);
+const AXIS = {
+  type: 'number',
+  allowDataOverflow: true,
+  tickLine: false,
+  stroke: 'var(--ink-2)',
+  tick: { fill: 'var(--ink-2)', fontSize: 11 },
+} as const;
+
+/** The curves, one after another. */
+function linesOf(series: readonly Series[]) {
+  return series.map((s) => (
+    <Line
+      key={s.key}
+      data={curve(s.valley, s.measure, s.reach, 200)}
+      dataKey="loss"
+      dot={false}
+      activeDot={false}
+      isAnimationActive={false}
+      type="linear"
+      stroke={TONES[s.tone]}
+      strokeWidth={s.inUse ? 2.4 : 1.5}
+      strokeDasharray={s.dash}
+    />
+  ));
+}
+
 /** Loss over the ratio of the box: curves, cases, limits, stretches without screens, and what the project allows. */
 export function ValleyChart({ data, series, measure, empty }: Props) {
   const { low, high } = data.range;
   const chosen = useWorkbench((s) => s.view.case);
   const marks = measure ? pointsOf(data, measure, chosen) : [];
   const ticks = RATIO_LABELS.map(([ratio]) => ratio).filter((r) => r > low && r < high);
+  const owns = [...new Set(series.map((s) => s.valley.own))];
   return (
     <ResponsiveContainer width="100%" height="100%">
       <ComposedChart margin={{ top: 10, right: 16, bottom: 4, left: 0 }} accessibilityLayer={false}>
-        <defs>
-          <pattern
-            id="no-screens"
-            width="6"
-            height="6"
-            patternUnits="userSpaceOnUse"
-            patternTransform="rotate(45)"
-          >
-            <line x1="0" x2="0" y1="0" y2="6" stroke="var(--line)" strokeWidth="3" />
-          </pattern>
-        </defs>
-        {empty.map((e) => (
-          <ReferenceArea
-            key={e.low}
-            x1={e.low}
-            x2={e.high}
-            fill="url(#no-screens)"
-            fillOpacity={1}
-            stroke="none"
-          />
+        {NO_SCREENS}
+        {empty.map(({ low: x1, high: x2 }) => (
+          <ReferenceArea key={x1} {...{ x1, x2 }} fill="url(#no-screens)" fillOpacity={1} stroke="none" />
         ))}
         <CartesianGrid stroke="var(--line)" strokeDasharray="" vertical={false} />
         <XAxis
-          type="number"
+          {...AXIS}
           dataKey="ratio"
           scale="log"
           domain={[low, high]}
-          allowDataOverflow
           ticks={ticks}
           tickFormatter={(r: number) => ratioWords.get(r) ?? ''}
-          tickLine={false}
-          stroke="var(--ink-2)"
-          tick={{ fill: 'var(--ink-2)', fontSize: 11 }}
         />
         <YAxis
-          type="number"
+          {...AXIS}
           dataKey="loss"
           domain={[0, 1]}
-          allowDataOverflow
           ticks={[0, 0.25, 0.5, 0.75, 1]}
           tickFormatter={sayShare}
-          tickLine={false}
           width={52}
-          stroke="var(--ink-2)"
-          tick={{ fill: 'var(--ink-2)', fontSize: 11 }}
         />
-        {[...new Set(series.map((s) => s.valley.own))].map((own) => (
+        {owns.map((own) => (
           <ReferenceLine key={own} x={own} stroke="var(--ink-2)" strokeDasharray="3 3" />
         ))}
-        {series.map((s) => (
-          <Line
-            key={s.key}
-            data={curve(s.valley, s.measure, s.reach, 200)}
-            dataKey="loss"
-            dot={false}
-            activeDot={false}
-            isAnimationActive={false}
-            type="linear"
-            stroke={TONES[s.tone]}
-            strokeWidth={s.inUse ? 2.4 : 1.5}
-            strokeDasharray={s.dash}
-          />
-        ))}
+        {linesOf(series)}
         <Scatter
           data={marks}
           dataKey="loss"

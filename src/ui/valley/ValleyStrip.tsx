@@ -34,6 +34,49 @@ function ToMap() {
   );
 }
 
+/** What stands there until something is known: as high as what takes its place. */
+function Waiting({ name }: { name: string }) {
+  return (
+    <section className="valley-strip" aria-label="Valley">
+      <div className="valley-head">
+        <p className="valley-waits" role="status">
+          What {name} loses is being measured…
+        </p>
+      </div>
+      <div className="valley" />
+    </section>
+  );
+}
+
+interface ToolsProps {
+  data: ValleyData;
+  measure: ValleyMeasure;
+  isFree: boolean;
+}
+
+/** Words, key, and the ways to more of it. */
+function Tools({ data, measure, isFree }: ToolsProps) {
+  const look = useLook();
+  const roving = useRoving<HTMLDivElement>();
+  return (
+    <div className="valley-tools" {...roving}>
+      <ValleyWords data={data} measure={measure} narrows={!isFree} />
+      <ValleyKey measure={measure} />
+      {!isFree && (
+        <Button
+          variant="quiet"
+          size="sm"
+          title="Compare fits and measures over all ratios"
+          onClick={() => look({ middle: 'valley' })}
+        >
+          enlarge
+        </Button>
+      )}
+      {!isFree && <ToMap />}
+    </div>
+  );
+}
+
 /**
  * The valley of the background above the field: aspect ratio across, loss upwards, every case a mark.
  * @param free a window that is dragged over it, instead of a stretch that narrows the field
@@ -43,19 +86,8 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
   const picked = useWorkbench((s) => s.view.loss);
   const look = useLook();
   const isMeasured = useWorkbench((s) => s.summaries.size > 0);
-  const roving = useRoving<HTMLDivElement>();
   if (!data || (isMeasured && data.marks.length === 0)) return null;
-  if (!isMeasured)
-    return (
-      <section className="valley-strip" aria-label="Valley">
-        <div className="valley-head">
-          <p className="valley-waits" role="status">
-            What {data.name} loses is being measured…
-          </p>
-        </div>
-        <div className="valley" />
-      </section>
-    );
+  if (!isMeasured) return <Waiting name={data.name} />;
   const measure = picked ?? telling(data);
   return (
     <section className="valley-strip" aria-label="Valley">
@@ -66,21 +98,7 @@ export function ValleyStrip({ free }: { free?: StripWindow }) {
           value={measure}
           onChoose={(loss) => look({ loss })}
         />
-        <div className="valley-tools" {...roving}>
-          <ValleyWords data={data} measure={measure} narrows={!free} />
-          <ValleyKey measure={measure} />
-          {!free && (
-            <Button
-              variant="quiet"
-              size="sm"
-              title="Compare fits and measures over all ratios"
-              onClick={() => look({ middle: 'valley' })}
-            >
-              enlarge
-            </Button>
-          )}
-          {!free && <ToMap />}
-        </div>
+        <Tools {...{ data, measure }} isFree={free !== undefined} />
         {free && (
           <span className="quiet">
             Drag the window along it. Ticks stand where its width changes something.

@@ -6,6 +6,7 @@ import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
 import { OUTCOME_SHAPES } from '../words';
+import type { Range as Ratios } from './allowed';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 
 /**
@@ -52,14 +53,32 @@ export function ValleyWords({ data, measure, narrows }: ValleyProps & { narrows:
   );
 }
 
+/** The ends of a stretch of ratios, width ÷ height. */
+function RatioFields({ low, high, onChange }: Ratios & { onChange: (next: Partial<Ratios>) => void }) {
+  const bounds = { min: 0.1, max: 10, step: 0.01, onCommit: () => {} };
+  return (
+    <>
+      <NumberField
+        {...bounds}
+        label="From width ÷ height"
+        value={low}
+        onChange={(next) => onChange({ low: next })}
+        autoFocus
+      />
+      <NumberField {...bounds} label="To" value={high} onChange={(next) => onChange({ high: next })} />
+    </>
+  );
+}
+
 /** The ratios that the field is narrowed to. */
 function RatioWords({ data }: Pick<ValleyProps, 'data'>) {
   const store = useWorkbenchStore();
   const view = useWorkbench((s) => s.view);
   const chosen = ratiosOf(view) ?? data.range;
-  const narrow = (change: Partial<typeof chosen>) => {
+  const show = (ratios: string | undefined) => store.setState({ view: { ...store.getState().view, ratios } });
+  const narrow = (change: Partial<Ratios>) => {
     const { low, high } = { ...chosen, ...change };
-    store.setState({ view: { ...store.getState().view, ratios: `${low.toFixed(3)}-${high.toFixed(3)}` } });
+    show(`${low.toFixed(3)}-${high.toFixed(3)}`);
   };
   return (
     <>
@@ -70,36 +89,10 @@ function RatioWords({ data }: Pick<ValleyProps, 'data'>) {
           children: view.ratios ? `ratios ${sayRatio(chosen.low)} to ${sayRatio(chosen.high)}` : 'all ratios',
         }}
       >
-        {() => (
-          <>
-            <NumberField
-              label="From width ÷ height"
-              min={0.1}
-              max={10}
-              step={0.01}
-              value={chosen.low}
-              onChange={(low) => narrow({ low })}
-              onCommit={() => {}}
-              autoFocus
-            />
-            <NumberField
-              label="To"
-              min={0.1}
-              max={10}
-              step={0.01}
-              value={chosen.high}
-              onChange={(high) => narrow({ high })}
-              onCommit={() => {}}
-            />
-          </>
-        )}
+        {() => <RatioFields {...chosen} onChange={narrow} />}
       </EditorPopover>
       {view.ratios && (
-        <Button
-          variant="quiet"
-          size="sm"
-          onClick={() => store.setState({ view: { ...store.getState().view, ratios: undefined } })}
-        >
+        <Button variant="quiet" size="sm" onClick={() => show(undefined)}>
           all ratios
         </Button>
       )}

@@ -3,7 +3,9 @@ import { useCallback, useMemo, useRef, type KeyboardEvent, type PointerEvent } f
 import { Button } from 'react-bootstrap';
 import { ruleOf } from '@/core/findings/rule';
 import { sayNumber, sayRatio } from '@/core/words/numbers';
-import { breachId, type Breach } from '@/core/measure/judge';
+import type { Size } from '@/core/geometry/rect';
+import { breachId, type Breach, type Outcome } from '@/core/measure/judge';
+import type { CaseResult } from '@/core/survey/survey';
 import { ownerName } from '@/core/measure/words';
 import type { Stretch } from '@/core/solve/stretches';
 import { backgroundOf, markOf } from '@/core/solve/mark';
@@ -28,8 +30,10 @@ const KEY_STEPS: Record<string, [number, number]> = {
   ArrowDown: [0, 1],
 };
 
+type Stretches = readonly Stretch[];
+
 /** Where along one axis anything changes while the other one stays. */
-function useStretches(along: Along, other: number): readonly Stretch[] {
+function useStretches(along: Along, other: number): Stretches {
   const c = useChosenCase();
   const base = useBaseScreen();
   const around = useWorkbench((s) => s.view.around);
@@ -109,21 +113,11 @@ function Changes({
   );
 }
 
-/** A window of any size: dragged by its corner, with the exact sizes at which anything that is wrong comes or goes. */
-export function FreeWindow() {
+/** The size of the window, lu, and what sets it within the ranges. */
+function useWindowSize() {
   const store = useWorkbenchStore();
-  const documents = useWorkbench((s) => s.documents);
   const view = useWorkbench((s) => s.view);
-  const c = useChosenCase();
-  const scene = useScene();
-  const result = useCaseResult(c, documents);
-  const isMeasured = useIsMeasured(documents);
-  const stage = useRef<HTMLDivElement>(null);
-  const room = useElementSize(stage);
   const size = useMemo(() => windowOf(view), [view]);
-  const widths = useStretches('width', size.height);
-  const heights = useStretches('height', size.width);
-  const scale = Math.max(0.05, Math.min(room.width / RANGES.width.high, room.height / RANGES.height.high));
   const set = (next: Partial<typeof size>) => {
     const { width, height } = { ...size, ...next };
     const within = (along: Along, lu: number) =>
@@ -131,6 +125,15 @@ export function FreeWindow() {
     const text = sayWindow({ width: within('width', width), height: within('height', height) });
     store.setState({ view: { ...store.getState().view, window: text } });
   };
+  return { size, set };
+}
+type WindowSize = ReturnType<typeof useWindowSize>;
+
+/** The case drawn in its window, with the corner that is dragged, or moved with the arrow keys. */
+function WindowStage({ size, set, result }: WindowSize & { result: CaseResult | null }) {
+  const stage = useRef<HTMLDivElement>(null);
+  const room = useElementSize(stage);
+  const scale = Math.max(0.05, Math.min(room.width / RANGES.width.high, room.height / RANGES.height.high));
   const onMove = (e: PointerEvent<HTMLElement>) => {
     if (e.buttons !== 1) return;
     const box = stage.current!.getBoundingClientRect();
@@ -143,48 +146,79 @@ export function FreeWindow() {
     const by = e.shiftKey ? 10 : 1;
     set({ width: size.width + step[0] * by, height: size.height + step[1] * by });
   };
+  return (
+    <div className="window-stage" ref={stage}>
+      {result && room.width > 0 && <CaseCanvas result={result} scale={scale} />}
+      <button
+        type="button"
+        className="window-corner"
+        aria-label={`Corner of the free window: ${size.width} × ${size.height} lu. Drag it, or use the arrow keys.`}
+        style={{ left: size.width * scale, top: size.height * scale }}
+        onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
+        onPointerMove={onMove}
+        onKeyDown={onKeyDown}
+      />
+    </div>
+  );
+}
+
+/** How large the window is, and what becomes of the scene in it. */
+function WindowHead({ size, outcome }: { size: Size; outcome: Outcome | null }) {
+  return (
+    <div className="valley-head">
+      <span className="figures">
+        Free window{' '}
+        <b>
+          {sayNumber(size.width)} × {sayNumber(size.height)} lu
+        </b>
+        , ratio {sayRatio(size.width / size.height)}
+        {!outcome && ', being measured…'}
+        {outcome && (
+          <b className={`outcome-${outcome}`}>
+            {' '}
+            {OUTCOME_SHAPES[outcome]} {outcome}
+          </b>
+        )}
+      </span>
+      <BackToField />
+    </div>
+  );
+}
+
+/** The window on the valley of the background, where a ratio is chosen, too. */
+function WindowStrip({
+  size,
+  set,
+  result,
+  widths,
+}: WindowSize & { result: CaseResult | null; widths: Stretches }) {
+  const scene = useScene();
+  if (!backgroundOf(scene)) return null;
   const { height } = size;
-  const strip = result &&
-    isMeasured && {
-      ratio: size.width / height,
-      mark: markOf(result, scene),
-      outcome: result.outcome,
-      changes: widths.slice(1).map((s) => s.from / height),
-      onRatio: (ratio: number) => set({ width: Math.round(ratio * height) }),
-    };
+  const free = result && {
+    ratio: size.width / height,
+    mark: markOf(result, scene),
+    outcome: result.outcome,
+    changes: widths.slice(1).map((s) => s.from / height),
+    onRatio: (ratio: number) => set({ width: Math.round(ratio * height) }),
+  };
+  // Room for what is known a moment later.
+  return <div className="strip-room">{free && <ValleyStrip free={free} />}</div>;
+}
+
+/** A window of any size: dragged by its corner, with the exact sizes at which anything that is wrong comes or goes. */
+export function FreeWindow() {
+  const documents = useWorkbench((s) => s.documents);
+  const result = useCaseResult(useChosenCase(), documents);
+  const measured = useIsMeasured(documents) ? result : null;
+  const { size, set } = useWindowSize();
+  const widths = useStretches('width', size.height);
+  const heights = useStretches('height', size.width);
   return (
     <section className="middle-view free-window" aria-label="Free window">
-      {/* Room for what is known a moment later. */}
-      {backgroundOf(scene) && <div className="strip-room">{strip && <ValleyStrip free={strip} />}</div>}
-      <div className="valley-head">
-        <span className="figures">
-          Free window{' '}
-          <b>
-            {sayNumber(size.width)} × {sayNumber(size.height)} lu
-          </b>
-          , ratio {sayRatio(size.width / size.height)}
-          {!isMeasured && ', being measured…'}
-          {result && isMeasured && (
-            <b className={`outcome-${result.outcome}`}>
-              {' '}
-              {OUTCOME_SHAPES[result.outcome]} {result.outcome}
-            </b>
-          )}
-        </span>
-        <BackToField />
-      </div>
-      <div className="window-stage" ref={stage}>
-        {result && room.width > 0 && <CaseCanvas result={result} scale={scale} />}
-        <button
-          type="button"
-          className="window-corner"
-          aria-label={`Corner of the free window: ${size.width} × ${size.height} lu. Drag it, or use the arrow keys.`}
-          style={{ left: size.width * scale, top: size.height * scale }}
-          onPointerDown={(e) => e.currentTarget.setPointerCapture(e.pointerId)}
-          onPointerMove={onMove}
-          onKeyDown={onKeyDown}
-        />
-      </div>
+      <WindowStrip {...{ size, set, widths }} result={measured} />
+      <WindowHead size={size} outcome={measured && measured.outcome} />
+      <WindowStage {...{ size, set, result }} />
       <StretchBar
         label="Width"
         value={size.width}

@@ -107,6 +107,34 @@ function SceneList({ onChosen }: { onChosen: () => void }) {
   );
 }
 
+/** What can be done with the scene that is open, and what adds another. */
+function SceneActions({ scene, onDone }: { scene: Scene; onDone: () => void }) {
+  const store = useWorkbenchStore();
+  const actions: [string, () => void][] = [
+    ['duplicate', () => duplicate(store, scene.id)],
+    ['delete', () => remove(store, scene)],
+    ['new scene', () => add(store)],
+    ['new icon', () => addIcon(store)],
+  ];
+  return (
+    <div className="menu-actions">
+      {actions.map(([label, act]) => (
+        <Button
+          key={label}
+          variant="quiet"
+          size="sm"
+          onClick={() => {
+            onDone();
+            act();
+          }}
+        >
+          {label}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
 /** Which scene is open, the others, and what can be done with it. */
 export function SceneMenu({ open: now }: { open: Scene }) {
   const store = useWorkbenchStore();
@@ -114,12 +142,6 @@ export function SceneMenu({ open: now }: { open: Scene }) {
     editLive(store, ({ scenes }) => {
       scenes[now.id]!.name = name;
     });
-  const actions: [string, () => void][] = [
-    ['duplicate', () => duplicate(store, now.id)],
-    ['delete', () => remove(store, now)],
-    ['new scene', () => add(store)],
-    ['new icon', () => addIcon(store)],
-  ];
   return (
     <EditorPopover
       label="Scenes"
@@ -142,21 +164,7 @@ export function SceneMenu({ open: now }: { open: Scene }) {
             onCommit={() => commit(store)}
             autoFocus={false}
           />
-          <div className="menu-actions">
-            {actions.map(([label, act]) => (
-              <Button
-                key={label}
-                variant="quiet"
-                size="sm"
-                onClick={() => {
-                  close();
-                  act();
-                }}
-              >
-                {label}
-              </Button>
-            ))}
-          </div>
+          <SceneActions scene={now} onDone={close} />
         </>
       )}
     </EditorPopover>

@@ -16,13 +16,27 @@ import { SceneMenu } from './SceneMenu';
 import { Tally } from './Tally';
 import { ThemeSwitch } from './ThemeSwitch';
 
+/** What of the project is looked at. */
+function Lenses() {
+  const store = useWorkbenchStore();
+  const lens = useWorkbench((s) => s.view.lens);
+  return (
+    <Choices
+      label="Lens"
+      hideLabel
+      options={BAR_LENSES.map(({ id, label }) => ({ value: id, label }))}
+      value={lens}
+      onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, lens: next } }))}
+    />
+  );
+}
+
 /** @param onHelp opens the list of keys */
 export function TopBar({ theme, onHelp }: { theme: Theme; onHelp: () => void }) {
   const store = useWorkbenchStore();
   const projectName = useWorkbench((s) => s.documents.project.name);
   const scene = useWorkbench(sceneOf);
   const appearance = useWorkbench((s) => s.view.appearance);
-  const lens = useWorkbench((s) => s.view.lens);
   const choose = (next: Appearance) => {
     const { view } = store.getState();
     store.setState({ view: withAppearance(view, next) });
@@ -38,15 +52,7 @@ export function TopBar({ theme, onHelp }: { theme: Theme; onHelp: () => void }) 
         {scene && <span className="visually-hidden"> / {scene.name}</span>}
       </h1>
       {scene && <SceneMenu open={scene} />}
-      {scene && (
-        <Choices
-          label="Lens"
-          hideLabel
-          options={BAR_LENSES.map(({ id, label }) => ({ value: id, label }))}
-          value={lens}
-          onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, lens: next } }))}
-        />
-      )}
+      {scene && <Lenses />}
       {scene && <SetMenu />}
       <SaveState />
       <div className="top-end">

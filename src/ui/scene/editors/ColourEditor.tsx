@@ -69,6 +69,45 @@ function HexField(p: { label: string; value: string; onChange: (v: string) => vo
   );
 }
 
+type PlainColour = Exclude<Colour, { named: string }>;
+
+/** A colour of its own: in light and, if it differs, in dark. */
+function PlainFields({
+  value,
+  id,
+  onChange,
+  onCommit,
+}: Omit<Props, 'value' | 'named'> & { value: PlainColour }) {
+  return (
+    <>
+      <HexField
+        label="In light"
+        value={value.light}
+        onChange={(light) => onChange({ ...value, light })}
+        onCommit={onCommit}
+      />
+      <Form.Check
+        type="checkbox"
+        id={`dark-${id}`}
+        label="Another in dark"
+        checked={value.dark !== undefined}
+        onChange={(e) => {
+          onChange(e.target.checked ? { ...value, dark: '#000000' } : { light: value.light });
+          onCommit();
+        }}
+      />
+      {value.dark !== undefined && (
+        <HexField
+          label="In dark"
+          value={value.dark}
+          onChange={(dark) => onChange({ ...value, dark })}
+          onCommit={onCommit}
+        />
+      )}
+    </>
+  );
+}
+
 /** A colour for light and, if it differs, for dark; or one of the project’s named colours. */
 export function ColourEditor({ value, named, id, autoFocus, onChange, onCommit }: Props) {
   const colours = namedOf('colour', named);
@@ -94,34 +133,7 @@ export function ColourEditor({ value, named, id, autoFocus, onChange, onCommit }
           </option>
         ))}
       </Form.Select>
-      {!('named' in value) && (
-        <>
-          <HexField
-            label="In light"
-            value={value.light}
-            onChange={(light) => onChange({ ...value, light })}
-            onCommit={onCommit}
-          />
-          <Form.Check
-            type="checkbox"
-            id={`dark-${id}`}
-            label="Another in dark"
-            checked={value.dark !== undefined}
-            onChange={(e) => {
-              onChange(e.target.checked ? { ...value, dark: '#000000' } : { light: value.light });
-              onCommit();
-            }}
-          />
-          {value.dark !== undefined && (
-            <HexField
-              label="In dark"
-              value={value.dark}
-              onChange={(dark) => onChange({ ...value, dark })}
-              onCommit={onCommit}
-            />
-          )}
-        </>
-      )}
+      {!('named' in value) && <PlainFields {...{ value, id, onChange, onCommit }} />}
     </>
   );
 }

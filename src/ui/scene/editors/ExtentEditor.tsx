@@ -1,5 +1,5 @@
 'use client';
-import { possessive } from '@/core/words/words';
+import { capitalised, possessive } from '@/core/words/words';
 import { Form } from 'react-bootstrap';
 import type { Axis } from '@/core/geometry/rect';
 import type { Basis, Extent } from '@/core/placing/rule';
@@ -55,10 +55,86 @@ function BasisSelect(p: {
   );
 }
 
+type LengthExtent = Extract<Extent, { kind: 'length' }>;
+
+/** How much, and of what if it is a share. */
+function LengthFields({ value, ...p }: Props & { value: LengthExtent }) {
+  const { axis, named, otherLayers, inPanel, onChange, onCommit } = p;
+  return (
+    <>
+      <LengthField
+        label={capitalised(AXIS_WORDS[axis].extent)}
+        value={value.length}
+        named={named}
+        percentOf={null}
+        min={0}
+        autoFocus
+        onChange={(length) => onChange({ ...value, length })}
+        onCommit={onCommit}
+      />
+      {isPercent(value.length) && (
+        <BasisSelect
+          value={value.of}
+          {...{ axis, otherLayers, inPanel }}
+          onChange={(of) => {
+            onChange({ ...value, of });
+            onCommit();
+          }}
+        />
+      )}
+    </>
+  );
+}
+
+const BOUND_WORDS = { min: 'At least', max: 'At most' } as const;
+
+/** A bound of a size that may be absent. */
+function BoundField({ value, bound: key, ...p }: Props & { bound: keyof typeof BOUND_WORDS }) {
+  const { axis, named, otherLayers, inPanel, onChange, onCommit } = p;
+  const label = BOUND_WORDS[key];
+  const bound = value[key];
+  const toggle = (isOn: boolean) => {
+    const { [key]: _, ...rest } = value;
+    onChange(isOn ? { ...value, [key]: { length: lu(200) } } : (rest as Extent));
+    onCommit();
+  };
+  return (
+    <div className="bound">
+      <Form.Check
+        type="checkbox"
+        id={`bound-${axis}-${key}`}
+        label={label}
+        checked={bound !== undefined}
+        onChange={(e) => toggle(e.target.checked)}
+      />
+      {bound && (
+        <LengthField
+          label={label}
+          value={bound.length}
+          named={named}
+          percentOf={null}
+          min={0}
+          onChange={(length) => onChange({ ...value, [key]: { ...bound, length } })}
+          onCommit={onCommit}
+        />
+      )}
+      {bound && isPercent(bound.length) && (
+        <BasisSelect
+          value={bound.of}
+          {...{ axis, otherLayers, inPanel }}
+          onChange={(of) => {
+            onChange({ ...value, [key]: { ...bound, of } });
+            onCommit();
+          }}
+        />
+      )}
+    </div>
+  );
+}
+
 /** A size along one axis: of what kind, how much, of what, and its bounds. */
 export function ExtentEditor(props: Props) {
-  const { value, axis, named, otherLayers, inPanel, canHug, canBeNatural, onChange, onCommit } = props;
-  const words = AXIS_WORDS[axis];
+  const { value, axis, canHug, canBeNatural, onChange, onCommit } = props;
   const { min, max } = value;
   const bounds = { ...(min && { min }), ...(max && { max }) };
   const setKind = (kind: Extent['kind']) => {
@@ -66,49 +142,10 @@ export function ExtentEditor(props: Props) {
     onCommit();
   };
   const kinds = KINDS.filter(([kind]) => (kind !== 'hug' || canHug) && (kind !== 'natural' || canBeNatural));
-  const boundField = (key: 'min' | 'max', label: string) => {
-    const bound = value[key];
-    return (
-      <div className="bound">
-        <Form.Check
-          type="checkbox"
-          id={`bound-${axis}-${key}`}
-          label={label}
-          checked={bound !== undefined}
-          onChange={(e) => {
-            const { [key]: _, ...rest } = value;
-            onChange(e.target.checked ? { ...value, [key]: { length: lu(200) } } : (rest as Extent));
-            onCommit();
-          }}
-        />
-        {bound && (
-          <LengthField
-            label={label}
-            value={bound.length}
-            named={named}
-            percentOf={null}
-            min={0}
-            onChange={(length) => onChange({ ...value, [key]: { ...bound, length } })}
-            onCommit={onCommit}
-          />
-        )}
-        {bound && isPercent(bound.length) && (
-          <BasisSelect
-            value={bound.of}
-            {...{ axis, otherLayers, inPanel }}
-            onChange={(of) => {
-              onChange({ ...value, [key]: { ...bound, of } });
-              onCommit();
-            }}
-          />
-        )}
-      </div>
-    );
-  };
   return (
     <>
       <Form.Select
-        aria-label={`The ${words.extent} is`}
+        aria-label={`The ${AXIS_WORDS[axis].extent} is`}
         value={value.kind}
         onChange={(e) => setKind(e.target.value as Extent['kind'])}
       >
@@ -118,32 +155,9 @@ export function ExtentEditor(props: Props) {
           </option>
         ))}
       </Form.Select>
-      {value.kind === 'length' && (
-        <>
-          <LengthField
-            label={`${words.extent[0]!.toUpperCase()}${words.extent.slice(1)}`}
-            value={value.length}
-            named={named}
-            percentOf={null}
-            min={0}
-            autoFocus
-            onChange={(length) => onChange({ ...value, length })}
-            onCommit={onCommit}
-          />
-          {isPercent(value.length) && (
-            <BasisSelect
-              value={value.of}
-              {...{ axis, otherLayers, inPanel }}
-              onChange={(of) => {
-                onChange({ ...value, of });
-                onCommit();
-              }}
-            />
-          )}
-        </>
-      )}
-      {boundField('min', 'At least')}
-      {boundField('max', 'At most')}
+      {value.kind === 'length' && <LengthFields {...props} value={value} />}
+      <BoundField {...props} bound="min" />
+      <BoundField {...props} bound="max" />
     </>
   );
 }

@@ -72,6 +72,28 @@ function withRepeat(fit: Fit, axis: 'x' | 'y', mode: Repeat): Fit {
   return isRepeating({ repeat }) ? { ...fit, align: tiled.align, repeat } : { ...fit, repeat };
 }
 
+interface RepeatProps {
+  axis: 'x' | 'y';
+  value: Repeat;
+  onChoose: (mode: Repeat) => void;
+}
+
+/** How copies go on along one way. */
+function RepeatSelect({ axis, value, onChoose }: RepeatProps) {
+  return (
+    <div className="labelled">
+      <label htmlFor={`repeat-${axis}`}>{axis === 'x' ? 'Across' : 'Down'}</label>
+      <Form.Select id={`repeat-${axis}`} value={value} onChange={(e) => onChoose(e.target.value as Repeat)}>
+        {REPEATS.map(([mode, label]) => (
+          <option key={mode} value={mode}>
+            {label}
+          </option>
+        ))}
+      </Form.Select>
+    </div>
+  );
+}
+
 /** How a picture is drawn in its box: a usual fit, or a size of its own with copies each way. */
 export function FitEditor({ value, named, onChange, onCommit, onDone }: Props) {
   const preset = presetOf(value);
@@ -109,23 +131,15 @@ export function FitEditor({ value, named, onChange, onCommit, onDone }: Props) {
             onCommit={onCommit}
           />
           {(['x', 'y'] as const).map((axis) => (
-            <div className="labelled" key={axis}>
-              <label htmlFor={`repeat-${axis}`}>{axis === 'x' ? 'Across' : 'Down'}</label>
-              <Form.Select
-                id={`repeat-${axis}`}
-                value={value.repeat[axis]}
-                onChange={(e) => {
-                  onChange(withRepeat(value, axis, e.target.value as Repeat));
-                  onCommit();
-                }}
-              >
-                {REPEATS.map(([mode, label]) => (
-                  <option key={mode} value={mode}>
-                    {label}
-                  </option>
-                ))}
-              </Form.Select>
-            </div>
+            <RepeatSelect
+              key={axis}
+              axis={axis}
+              value={value.repeat[axis]}
+              onChoose={(mode) => {
+                onChange(withRepeat(value, axis, mode));
+                onCommit();
+              }}
+            />
           ))}
         </>
       )}

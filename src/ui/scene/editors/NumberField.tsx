@@ -24,43 +24,39 @@ const roundTo = (value: number, step: number) =>
   Number((Math.round((value * 100) / step) * (step / 100)).toFixed(6));
 const STEPS = { ArrowUp: 1, ArrowDown: -1, PageUp: 10, PageDown: -10 } as const;
 
-/**
- * A number with its unit. Arrow keys go by one step, with Shift by 10, with Alt by 0.1; the label is dragged sideways to
- * run through values. What is typed and is not a number is left standing and said, and changes nothing.
- */
-export function NumberField({
-  label,
-  value,
-  unit,
-  after,
-  min = -1e5,
-  max = 1e5,
-  step = 1,
-  onChange,
-  onCommit,
-  autoFocus,
-}: Props) {
-  const id = useId();
-  const rounded = (v: number) => roundTo(v, step);
+/** What is typed, as far as it is a number that is allowed, and what sets one from outside of the field. */
+function useTyped({ value, min = -1e5, max = 1e5, step = 1, onChange }: Props) {
   const [typed, setTyped] = useState<string | null>(null);
-  const drag = useRef<{ x: number; value: number } | null>(null);
-  const text = typed ?? String(rounded(value));
+  const text = typed ?? String(roundTo(value, step));
   const number = readNumber(text);
   const fits = (n: number) => Number.isFinite(n) && n >= min && n <= max;
   const valid = fits(number);
+  return {
+    text,
+    valid,
+    said: `A number from ${min} to ${max}`,
+    /** what arrow keys go on from */
+    from: valid ? number : value,
+    type(next: string) {
+      setTyped(next);
+      if (fits(readNumber(next))) onChange(readNumber(next));
+    },
+    leave: () => setTyped(null),
+    set(next: number) {
+      setTyped(null);
+      onChange(roundTo(Math.min(max, Math.max(min, next)), step));
+    },
+  };
+}
 
-  const set = (next: number) => {
-    setTyped(null);
-    onChange(rounded(Math.min(max, Math.max(min, next))));
-  };
-  const onKeyDown = (event: KeyboardEvent) => {
-    if (event.key === 'Enter') onCommit();
-    const steps = STEPS[event.key as keyof typeof STEPS];
-    if (!steps) return;
-    event.preventDefault();
-    event.stopPropagation();
-    set((valid ? number : value) + steps * step * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1));
-  };
+interface DragProps extends Pick<Props, 'label' | 'value' | 'step' | 'onCommit'> {
+  id: string;
+  onSet: (value: number) => void;
+}
+
+/** The name of a number: dragged sideways it runs through values. */
+function DragLabel({ id, label, value, step = 1, onSet, onCommit }: DragProps) {
+  const drag = useRef<{ x: number; value: number } | null>(null);
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
     event.currentTarget.setPointerCapture(event.pointerId);
     drag.current = { x: event.clientX, value };
@@ -68,25 +64,43 @@ export function NumberField({
   const onPointerMove = (event: PointerEvent) => {
     if (!drag.current) return;
     const moved = Math.round((event.clientX - drag.current.x) / 2);
-    if (moved !== 0) set(drag.current.value + moved * step * (event.shiftKey ? 10 : 1));
+    if (moved !== 0) onSet(drag.current.value + moved * step * (event.shiftKey ? 10 : 1));
   };
   const onPointerUp = () => {
     if (!drag.current) return;
     drag.current = null;
     onCommit();
   };
+  return (
+    <label
+      htmlFor={id}
+      title="Drag sideways to run through values"
+      {...{ onPointerDown, onPointerMove, onPointerUp }}
+    >
+      {label}
+    </label>
+  );
+}
 
+/**
+ * A number with its unit. Arrow keys go by one step, with Shift by 10, with Alt by 0.1; the label is dragged sideways to
+ * run through values. What is typed and is not a number is left standing and said, and changes nothing.
+ */
+export function NumberField(props: Props) {
+  const { label, value, unit, after, step = 1, onCommit, autoFocus } = props;
+  const id = useId();
+  const { text, valid, said, from, type, leave, set } = useTyped(props);
+  const onKeyDown = (event: KeyboardEvent) => {
+    if (event.key === 'Enter') onCommit();
+    const steps = STEPS[event.key as keyof typeof STEPS];
+    if (!steps) return;
+    event.preventDefault();
+    event.stopPropagation();
+    set(from + steps * step * (event.shiftKey ? 10 : event.altKey ? 0.1 : 1));
+  };
   return (
     <div className="number-field">
-      <label
-        htmlFor={id}
-        title="Drag sideways to run through values"
-        onPointerDown={onPointerDown}
-        onPointerMove={onPointerMove}
-        onPointerUp={onPointerUp}
-      >
-        {label}
-      </label>
+      <DragLabel {...{ id, label, value, step, onCommit }} onSet={set} />
       <span className="number-field-value">
         <Form.Control
           id={id}
@@ -98,13 +112,9 @@ export function NumberField({
           isInvalid={!valid}
           aria-describedby={valid ? undefined : `${id}-problem`}
           onFocus={(e) => e.target.select()}
-          onChange={(e) => {
-            const next = readNumber(e.target.value);
-            setTyped(e.target.value);
-            if (fits(next)) onChange(next);
-          }}
+          onChange={(e) => type(e.target.value)}
           onBlur={() => {
-            setTyped(null);
+            leave();
             onCommit();
           }}
           onKeyDown={onKeyDown}
@@ -114,7 +124,7 @@ export function NumberField({
       </span>
       {!valid && (
         <span className="problem" id={`${id}-problem`} role="alert">
-          A number from {min} to {max}
+          {said}
         </span>
       )}
     </div>

@@ -39,58 +39,71 @@ function asKind(paint: Paint, kind: Kind): Paint {
     : { gradient: 'radial', centre: { x: 50, y: 50 }, stops };
 }
 
+type Stop = Gradient['stops'][number];
+
+interface StopProps extends Pick<Props, 'named' | 'onCommit'> {
+  stop: Stop;
+  index: number;
+  onChange: (stop: Stop) => void;
+  /** none where a gradient needs it */
+  onRemove: (() => void) | null;
+}
+
+/** One colour of a gradient, and where it stands. */
+function StopFields({ stop, index, named, onChange, onCommit, onRemove }: StopProps) {
+  return (
+    <div className="bound" role="group" aria-label={`Colour ${index + 1}`}>
+      <ColourEditor
+        value={stop.colour}
+        named={named}
+        id={`stop-${index}`}
+        onChange={(colour) => onChange({ ...stop, colour })}
+        onCommit={onCommit}
+      />
+      <NumberField
+        label="At"
+        unit="%"
+        min={0}
+        max={100}
+        value={stop.at}
+        onChange={(at) => onChange({ ...stop, at })}
+        onCommit={onCommit}
+      />
+      {onRemove && (
+        <Button variant="quiet" size="sm" onClick={onRemove}>
+          remove this colour
+        </Button>
+      )}
+    </div>
+  );
+}
+
 function Stops({ value, named, onChange, onCommit }: Props & { value: Gradient }) {
   const { stops } = value;
   const set = (next: Gradient['stops']) => onChange({ ...value, stops: next });
-  const setAt = (index: number, at: number) => {
+  const setOne = (index: number, next: Stop) => {
     // A stop stays between its neighbours: their order is the order of the colours.
     const low = stops[index - 1]?.at ?? 0;
     const high = stops[index + 1]?.at ?? 100;
-    set(stops.map((s, i) => (i === index ? { ...s, at: Math.max(low, Math.min(high, at)) } : s)));
+    const at = Math.max(low, Math.min(high, next.at));
+    set(stops.map((s, i) => (i === index ? { ...next, at } : s)));
+  };
+  const act = (next: Gradient['stops']) => {
+    set(next);
+    onCommit();
   };
   return (
     <>
       {stops.map((stop, index) => (
-        <div className="bound" key={index} role="group" aria-label={`Colour ${index + 1}`}>
-          <ColourEditor
-            value={stop.colour}
-            named={named}
-            id={`stop-${index}`}
-            onChange={(colour) => set(stops.map((s, i) => (i === index ? { ...s, colour } : s)))}
-            onCommit={onCommit}
-          />
-          <NumberField
-            label="At"
-            unit="%"
-            min={0}
-            max={100}
-            value={stop.at}
-            onChange={(at) => setAt(index, at)}
-            onCommit={onCommit}
-          />
-          {stops.length > 2 && (
-            <Button
-              variant="quiet"
-              size="sm"
-              onClick={() => {
-                set(stops.filter((_, i) => i !== index));
-                onCommit();
-              }}
-            >
-              remove this colour
-            </Button>
-          )}
-        </div>
+        <StopFields
+          key={index}
+          {...{ stop, index, named, onCommit }}
+          onChange={(next) => setOne(index, next)}
+          onRemove={stops.length > 2 ? () => act(stops.filter((_, i) => i !== index)) : null}
+        />
       ))}
       {stops.length < MOST_STOPS && (
-        <Button
-          variant="quiet"
-          size="sm"
-          onClick={() => {
-            set([...stops, { ...stops.at(-1)!, at: 100 }]);
-            onCommit();
-          }}
-        >
+        <Button variant="quiet" size="sm" onClick={() => act([...stops, { ...stops.at(-1)!, at: 100 }])}>
           add a colour
         </Button>
       )}

@@ -71,38 +71,13 @@ function Optional(p: {
   );
 }
 
-/** The type of a text: its font and size, and how its lines break and lie in their box. */
-export function StyleEditor({ value, onChange, onCommit }: Props) {
+type PartProps = Props & { choose: (next: Partial<TextStyle>) => void };
+
+/** One of the fonts that come along, or one that was imported; and its weight where it has several. */
+function FontFields({ value, choose }: PartProps) {
   const fonts = useWorkbench((s) => s.documents.project.fonts) ?? NO_FONTS;
-  const choose = (next: Partial<TextStyle>) => {
-    onChange({ ...value, ...next });
-    onCommit();
-  };
-  const optional = (key: 'maxLines' | 'shrinkTo', next: number | undefined) => {
-    const { [key]: _, ...rest } = value;
-    onChange(next === undefined ? rest : { ...value, [key]: key === 'maxLines' ? Math.round(next) : next });
-  };
   return (
     <>
-      <NumberField
-        label="Font size"
-        unit="lu"
-        min={1}
-        max={1000}
-        autoFocus
-        value={value.size}
-        onChange={(size) => onChange({ ...value, size })}
-        onCommit={onCommit}
-      />
-      <NumberField
-        label="Line height, of the font size"
-        unit="×"
-        min={0.5}
-        max={10}
-        value={value.lineHeight}
-        onChange={(lineHeight) => onChange({ ...value, lineHeight })}
-        onCommit={onCommit}
-      />
       <Choices
         label="Font"
         options={[
@@ -121,6 +96,18 @@ export function StyleEditor({ value, onChange, onCommit }: Props) {
           onChoose={(weight) => choose({ weight: weight === '700' ? 700 : 400 })}
         />
       )}
+    </>
+  );
+}
+
+/** Where the lines lie in their box, how many there may be, and how small they may become. */
+function LineFields({ value, choose, onChange, onCommit }: PartProps) {
+  const optional = (key: 'maxLines' | 'shrinkTo', next: number | undefined) => {
+    const { [key]: _, ...rest } = value;
+    onChange(next === undefined ? rest : { ...value, [key]: key === 'maxLines' ? Math.round(next) : next });
+  };
+  return (
+    <>
       <Choices
         label="Lines to the"
         options={ACROSS}
@@ -152,6 +139,40 @@ export function StyleEditor({ value, onChange, onCommit }: Props) {
         onChange={(next) => optional('shrinkTo', next)}
         onCommit={onCommit}
       />
+    </>
+  );
+}
+
+/** The type of a text: its font and size, and how its lines break and lie in their box. */
+export function StyleEditor(props: Props) {
+  const { value, onChange, onCommit } = props;
+  const choose = (next: Partial<TextStyle>) => {
+    onChange({ ...value, ...next });
+    onCommit();
+  };
+  return (
+    <>
+      <NumberField
+        label="Font size"
+        unit="lu"
+        min={1}
+        max={1000}
+        autoFocus
+        value={value.size}
+        onChange={(size) => onChange({ ...value, size })}
+        onCommit={onCommit}
+      />
+      <NumberField
+        label="Line height, of the font size"
+        unit="×"
+        min={0.5}
+        max={10}
+        value={value.lineHeight}
+        onChange={(lineHeight) => onChange({ ...value, lineHeight })}
+        onCommit={onCommit}
+      />
+      <FontFields {...props} choose={choose} />
+      <LineFields {...props} choose={choose} />
     </>
   );
 }

@@ -17,8 +17,45 @@ const ORIENTATIONS = [
   { value: 'landscape', label: 'landscape' },
 ] as const;
 
+const WIDTHS = { minWidth: 'From a width on', maxWidth: 'Up to a width' } as const;
+
+/** A bound of the width that may be absent, but not where nothing else is said. */
+function WidthBound({ value, bound: key, onChange, onCommit }: Props & { bound: keyof typeof WIDTHS }) {
+  const width = value[key];
+  const other = value[key === 'minWidth' ? 'maxWidth' : 'minWidth'];
+  const isOnly = width !== undefined && value.orientation === undefined && other === undefined;
+  const toggle = (isOn: boolean) => {
+    const { [key]: _, ...rest } = value;
+    onChange(isOn ? { ...value, [key]: FIRST_WIDTH } : rest);
+    onCommit();
+  };
+  return (
+    <div className="bound">
+      <Form.Check
+        type="checkbox"
+        id={`when-${key}`}
+        label={WIDTHS[key]}
+        checked={width !== undefined}
+        disabled={isOnly}
+        onChange={(e) => toggle(e.target.checked)}
+      />
+      {width !== undefined && (
+        <NumberField
+          label="Width"
+          unit="lu"
+          min={0}
+          value={width}
+          onChange={(next) => onChange({ ...value, [key]: next })}
+          onCommit={onCommit}
+        />
+      )}
+    </div>
+  );
+}
+
 /** On which screens a rule differs: turned, or by the width of the screen as it is turned. */
-export function WhenEditor({ value, onChange, onCommit }: Props) {
+export function WhenEditor(props: Props) {
+  const { value, onChange, onCommit } = props;
   const hasWidth = value.minWidth !== undefined || value.maxWidth !== undefined;
   const setOrientation = (orientation: 'any' | 'portrait' | 'landscape') => {
     const { orientation: _, ...rest } = value;
@@ -26,37 +63,6 @@ export function WhenEditor({ value, onChange, onCommit }: Props) {
     const width = hasWidth ? {} : { minWidth: FIRST_WIDTH };
     onChange(orientation === 'any' ? { ...rest, ...width } : { ...value, orientation });
     onCommit();
-  };
-  const bound = (key: 'minWidth' | 'maxWidth', label: string) => {
-    const width = value[key];
-    const onlyOne =
-      value.orientation === undefined && value[key === 'minWidth' ? 'maxWidth' : 'minWidth'] === undefined;
-    return (
-      <div className="bound">
-        <Form.Check
-          type="checkbox"
-          id={`when-${key}`}
-          label={label}
-          checked={width !== undefined}
-          disabled={width !== undefined && onlyOne}
-          onChange={(e) => {
-            const { [key]: _, ...rest } = value;
-            onChange(e.target.checked ? { ...value, [key]: FIRST_WIDTH } : rest);
-            onCommit();
-          }}
-        />
-        {width !== undefined && (
-          <NumberField
-            label="Width"
-            unit="lu"
-            min={0}
-            value={width}
-            onChange={(next) => onChange({ ...value, [key]: next })}
-            onCommit={onCommit}
-          />
-        )}
-      </div>
-    );
   };
   return (
     <>
@@ -66,8 +72,8 @@ export function WhenEditor({ value, onChange, onCommit }: Props) {
         value={value.orientation ?? 'any'}
         onChoose={setOrientation}
       />
-      {bound('minWidth', 'From a width on')}
-      {bound('maxWidth', 'Up to a width')}
+      <WidthBound {...props} bound="minWidth" />
+      <WidthBound {...props} bound="maxWidth" />
     </>
   );
 }

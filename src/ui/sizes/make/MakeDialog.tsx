@@ -48,6 +48,28 @@ interface Props {
   onClose: () => void;
 }
 
+interface FooterProps {
+  progress: ReturnType<typeof useMaking>['progress'];
+  count: number;
+  onBegin: () => void;
+}
+
+/** How far it is, and what begins it. */
+function MakeFooter({ progress, count, onBegin }: FooterProps) {
+  return (
+    <Modal.Footer>
+      {progress && (
+        <span role="status">
+          {progress.done} of {progress.of} are made…
+        </span>
+      )}
+      <Button variant="primary" disabled={progress !== null || count === 0} onClick={onBegin}>
+        Make {countOf(count, 'file')}
+      </Button>
+    </Modal.Footer>
+  );
+}
+
 /** Makes all densities of a picture at once from one of its files, for its own cut or another. */
 export function MakeDialog({ picture, onClose }: Props) {
   const wanted = useWorkbench((s) => s.documents.project.densities) ?? USUAL_DENSITIES;
@@ -57,7 +79,6 @@ export function MakeDialog({ picture, onClose }: Props) {
   const set = sets[asking.set] ?? sets[0]!;
   const master = sourceOf(set);
   const isCut = hasFrame(asking, set);
-  const count = asking.densities.length;
   const choice = { asking, set, onChange: setAsking };
   const begin = async () => {
     const { densities, ground, keep, linear, into, frame } = asking;
@@ -90,16 +111,7 @@ export function MakeDialog({ picture, onClose }: Props) {
           />
         )}
       </Modal.Body>
-      <Modal.Footer>
-        {progress && (
-          <span role="status">
-            {progress.done} of {progress.of} are made…
-          </span>
-        )}
-        <Button variant="primary" disabled={progress !== null || count === 0} onClick={() => void begin()}>
-          Make {countOf(count, 'file')}
-        </Button>
-      </Modal.Footer>
+      <MakeFooter progress={progress} count={asking.densities.length} onBegin={() => void begin()} />
     </Modal>
   );
 }
