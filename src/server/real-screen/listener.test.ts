@@ -170,6 +170,22 @@ describe('the port of real screens', () => {
     expect(visits.isFull).toBe(true);
   });
 
+  it('lets another in for one that has been away for a minute, and keeps those that are there', async () => {
+    const stays = await come();
+    void ask('GET', `/${stays.address}/shown`, { cookie: stays.cookie });
+    while (!visits.said()[0]!.connected) await new Promise((r) => setImmediate(r));
+    const goes = await come();
+    for (let i = 0; i < 2; i++) await come();
+    now += 59_000;
+    expect(visits.isFull).toBe(true);
+    now += 1000;
+    expect(visits.isFull).toBe(false);
+    await come();
+    expect(visits.said()).toHaveLength(4);
+    expect((await ask('GET', `/${stays.address}`, { cookie: stays.cookie })).status).toBe(200);
+    expect((await ask('GET', `/${goes.address}`, { cookie: goes.cookie })).status).toBe(404);
+  });
+
   it('takes what was read, and nothing that is none', async () => {
     const { address, cookie } = await come();
     const path = `/${address}/reading`;

@@ -6,6 +6,8 @@ import type { Shown, Visitor } from '@/formats/real-screen/shown';
 export const OPEN_MS = 10 * 60 * 1000;
 /** Screens that can be there at a time. */
 export const MOST_VISITORS = 4;
+/** One that has not listened for so long makes room for another where there is none; until then it may come back. */
+const GONE_MS = 60 * 1000;
 
 /** What a screen that has come is told. */
 export type Told = { kind: 'shown'; text: string } | { kind: 'end' };
@@ -22,8 +24,20 @@ export class Visit {
   /** the files that it may ask for: those of what it shows, and of what it has shown just before */
   private files: readonly ReadonlySet<string>[] = [];
   private readonly listening = new Set<(told: Told) => void>();
+  /** when it was last there, ms */
+  private lastThere: number;
 
-  constructor(readonly address: string) {}
+  /** @param clock the time, ms */
+  constructor(
+    readonly address: string,
+    private readonly clock: () => number,
+  ) {
+    this.lastThere = clock();
+  }
+
+  get isGone(): boolean {
+    return this.listening.size === 0 && this.clock() - this.lastThere >= GONE_MS;
+  }
 
   /** Keeps the best of what was read in each position, and the latest. */
   read(reading: Reading): void {
@@ -43,7 +57,10 @@ export class Visit {
   listen(hear: (told: Told) => void): () => void {
     this.listening.add(hear);
     if (this.shown !== null) hear({ kind: 'shown', text: this.shown });
-    return () => void this.listening.delete(hear);
+    return () => {
+      this.listening.delete(hear);
+      this.lastThere = this.clock();
+    };
   }
 
   end(): void {
@@ -86,7 +103,7 @@ export class Visits {
   }
 
   get isFull(): boolean {
-    return this.all.length >= MOST_VISITORS;
+    return this.all.filter((v) => !v.isGone).length >= MOST_VISITORS;
   }
 
   get isOpen(): boolean {
@@ -108,8 +125,9 @@ export class Visits {
   come(address: string): Visit | null {
     if (!this.isUnused(address) || this.isFull) return null;
     this.address = null;
-    const visit = new Visit(address);
-    this.all = [...this.all, visit];
+    const visit = new Visit(address, this.now);
+    const gone = this.all.length >= MOST_VISITORS ? this.all.find((v) => v.isGone) : undefined;
+    this.all = [...this.all.filter((v) => v !== gone), visit];
     return visit;
   }
 
