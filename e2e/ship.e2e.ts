@@ -302,4 +302,14 @@ test('a project is taken along as an archive, and opened again beside itself', a
   await expect(copy).toBeVisible({ timeout: 60_000 });
   await copy.getByRole('button', { name: 'delete' }).click();
   await expect(copy).toHaveCount(0);
+
+  // A file that goes away between being chosen and being sent is not taken for a server that went away.
+  await page.route('**/api/v1/archives*', async (route) => {
+    rmSync(zip, { force: true });
+    await route.continue();
+  });
+  await field.setInputFiles(zip);
+  await expect(page.locator('p[role=alert]')).toContainText(
+    'could not be sent: it was changed or taken away since it was chosen. Choose it again.',
+  );
 });

@@ -128,6 +128,16 @@ async function upload<T extends z.ZodType>(
   }
 }
 
+/** To a page it looks alike whether a file went away or the server did: the file is asked. */
+const whyNotSent = (file: File): Promise<string> =>
+  file
+    .slice(0, 1)
+    .arrayBuffer()
+    .then(
+      () => 'the server cannot be reached.',
+      () => 'it was changed or taken away since it was chosen. Choose it again.',
+    );
+
 /** Sends a file. @throws RequestProblem; an AbortError when cancelled; a ZodError for an answer of another shape */
 function uploadOnce<T extends z.ZodType>(
   path: string,
@@ -151,7 +161,9 @@ function uploadOnce<T extends z.ZodType>(
       else reject(read.error);
     };
     xhr.onerror = () =>
-      reject(new RequestProblem(0, `“${file.name}” could not be sent: the server cannot be reached.`));
+      void whyNotSent(file).then((why) =>
+        reject(new RequestProblem(0, `“${file.name}” could not be sent: ${why}`)),
+      );
     xhr.onabort = () => reject(new DOMException('Cancelled', 'AbortError'));
     signal.addEventListener('abort', () => xhr.abort());
     xhr.send(file);
