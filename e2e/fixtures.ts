@@ -115,6 +115,21 @@ export async function showAll(page: Page): Promise<void> {
 }
 
 export const cell = (page: Page, id: string) => page.locator(`[data-case="${id}"]`);
+/** The numbers in a text, in order. */
+export const numbersIn = (text: string) => [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
+export const outcomes = (page: Page) => page.getByRole('status', { name: 'Outcomes' });
+
+/** How many cases fail, warn and are clear, as the bar says once all are judged. */
+export async function tallyOf(page: Page): Promise<Record<'fail' | 'warn' | 'clear', number>> {
+  await expect(outcomes(page)).toContainText('clear', { timeout: 90_000 });
+  const [fail = NaN, warn = NaN, clear = NaN] = numbersIn(await outcomes(page).innerText());
+  return { fail, warn, clear };
+}
+
+/** What opens a lens, in the bar. */
+export const lens = (page: Page, name: string) =>
+  page.getByRole('group', { name: 'Lens' }).getByRole('button', { name, exact: true });
+
 export const saving = (page: Page) => page.getByTestId('saving');
 /** Takes changes back and waits until the server has that, so that the next test finds the demo as it was. */
 export async function undo(page: Page, times = 1): Promise<void> {

@@ -1,6 +1,6 @@
 import { expect, test as base, type Page } from '@playwright/test';
 import { addressOf } from './servers';
-import { dropFiles, logoPng, saving, seriousFindings, undo } from './fixtures';
+import { dropFiles, logoPng, outcomes, saving, seriousFindings, undo } from './fixtures';
 
 /** Somebody who comes for the first time: no hint was closed. */
 const test = base.extend({
@@ -11,7 +11,6 @@ const MOST_CLICKS = 6;
 const MOST_PRESSES = 40;
 const MOST_TABS = 12;
 
-const outcomes = (page: Page) => page.getByRole('status', { name: 'Outcomes' });
 const worst = (page: Page) => page.getByRole('region', { name: 'What is worst here' });
 const apply = (page: Page) => worst(page).getByRole('button', { name: /^Apply: / });
 

@@ -4,7 +4,7 @@ import { Job } from '../src/formats/job';
 import type { Review } from '../src/core/review/schema';
 import { coulee } from './coulee';
 import { FEW_PROJECT, FEW_SPLASH } from './few-screens';
-import { ask, made, seriousFindings, tabTo } from './fixtures';
+import { ask, made, numbersIn, seriousFindings, tabTo } from './fixtures';
 import { test } from './test';
 
 const PROJECT = '/projects/larkmoor-ferries';
@@ -13,8 +13,6 @@ const VERDICT = `${PROJECT}/winter-splash?lens=ship`;
 /** What the command line says of the store of this worker, while its server runs. */
 const judged = (info: TestInfo, ...args: string[]) =>
   coulee(...args, '--store', `test-results/store-${info.parallelIndex}`, '--project', FEW_PROJECT);
-
-const numbersIn = (text: string) => [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
 
 /** What the page says of one part of the project, where it is looked at by itself. */
 async function saidOf(page: Page, address: string, place: string, settled: RegExp): Promise<number[]> {

@@ -1,4 +1,4 @@
-import { expect, type Page } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { addressOf } from './servers';
 import { test } from './test';
 import { createServer } from 'node:http';
@@ -7,6 +7,7 @@ import {
   closeUp,
   createProject,
   dropFiles,
+  lens,
   saving,
   seriousFindings,
   seriousInBothThemes,
@@ -65,9 +66,6 @@ async function folder(): Promise<Upload[]> {
     for (const dark of ['', '-dark']) files.push(upload(`${name}${dark}.png`, plain(10, 10, (seed += 3))));
   return Promise.all(files);
 }
-
-const lens = (page: Page, name: string) =>
-  page.getByRole('group', { name: 'Lens' }).getByRole('button', { name });
 
 test('a folder of 60 files is read, looked at and taken; six are wrong in six ways, and no more', async ({
   page,

@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { test } from './test';
-import { seriousFindings, undo } from './fixtures';
+import { numbersIn, outcomes, seriousFindings, tallyOf, undo } from './fixtures';
 
 const DEMO = '/projects/larkmoor-ferries';
 
@@ -78,15 +78,6 @@ for (const { at, settled } of LENSES) {
 }
 
 const ALL = 486;
-const outcomes = (page: Page) => page.getByRole('status', { name: 'Outcomes' });
-const numbersIn = (text: string) => [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
-
-/** How many cases fail, warn and are clear, as the bar says it. */
-async function tallyOf(page: Page): Promise<Record<'fail' | 'warn' | 'clear', number>> {
-  await expect(outcomes(page)).toContainText('clear', { timeout: 90_000 });
-  const [fail = NaN, warn = NaN, clear = NaN] = numbersIn(await outcomes(page).innerText());
-  return { fail, warn, clear };
-}
 
 /** How many cases the field says that it shows: in its line, and summed over its groups. */
 async function shownIn(page: Page): Promise<{ said: number; summed: number }> {

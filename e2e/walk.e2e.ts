@@ -6,26 +6,26 @@ import type { Documents } from '../src/core/project/documents';
 import type { Review } from '../src/core/review/schema';
 import type { Since } from '../src/core/since/schema';
 import { coulee } from './coulee';
-import { dropFiles, made, mark, saving, seriousInBothThemes } from './fixtures';
+import {
+  dropFiles,
+  made,
+  mark,
+  numbersIn,
+  lens,
+  outcomes,
+  saving,
+  seriousInBothThemes,
+  tallyOf,
+} from './fixtures';
 import { signOff, signOffs } from './signing';
 import { test } from './test';
 
 const COPY = 'Larkmoor Ferries (copy)';
 const CASE = 'phone-360x640-2x.0.light';
 
-const numbersIn = (text: string) => [...text.matchAll(/\d+/g)].map((m) => Number(m[0]));
-const lens = (page: Page, name: string) =>
-  page.getByRole('group', { name: 'Lens' }).getByRole('button', { name, exact: true }).click();
 const layer = (page: Page, name: string) => page.getByRole('region', { name: `Layer ${name}`, exact: true });
 const copyOf = (page: Page) => page.getByRole('listitem', { name: COPY, exact: true });
-const outcomes = (page: Page) => page.getByRole('status', { name: 'Outcomes' });
 const idOf = (page: Page) => new URL(page.url()).pathname.split('/')[2]!;
-
-/** How many cases of the scene fail, warn and are clear, as the bar says once all are judged. */
-async function tallyOf(page: Page): Promise<number[]> {
-  await expect(page.locator('.tally')).toContainText('clear', { timeout: 90_000 });
-  return numbersIn(await outcomes(page).innerText()).slice(0, 3);
-}
 
 /** The archive of a project, in a folder that is there as long as it is worked with. */
 async function withArchive<T>(
@@ -64,21 +64,21 @@ async function importAndPlace(page: Page): Promise<void> {
 
 /** Mends what is found of the large picture, and sees that it does as it said. */
 async function findAndMend(page: Page): Promise<void> {
-  await lens(page, 'findings');
-  const [fail] = await tallyOf(page);
+  await lens(page, 'findings').click();
+  const { fail } = await tallyOf(page);
   await page.getByRole('button', { name: /^▲ Harbour has a keep area cut off/ }).click();
   const mend = page.locator('.mends li').first();
   await expect(mend).toContainText(`▲ fail ${fail} →`, { timeout: 60_000 });
   const [, promised] = /▲ fail \d+ → (\d+)/.exec(await mend.innerText())!;
   await mend.getByRole('button', { name: /^Apply: / }).click();
   await expect(outcomes(page)).toContainText(`${promised} fail`, { timeout: 60_000 });
-  expect(Number(promised)).toBeLessThan(fail!);
+  expect(Number(promised)).toBeLessThan(fail);
   await expect(saving(page)).toHaveText('saved');
 }
 
 /** The launch as it is looked at on a device. */
 async function lookAtLaunch(page: Page): Promise<void> {
-  await lens(page, 'launch');
+  await lens(page, 'launch').click();
   await page.getByRole('button', { name: 'on a real device' }).click();
   const device = page.getByRole('region', { name: 'On a real device' });
   await device.getByRole('checkbox').first().check();
@@ -112,7 +112,8 @@ async function expectCountsToAgree(page: Page, review: Review): Promise<void> {
   const row = signOffs(page).getByRole('list', { name: 'Sign-offs' }).getByRole('listitem');
   await expect(row).toContainText(`▲ ${fails}`);
   const scene = review.scenes.find((s) => s.name === 'Winter splash')!;
-  expect(tally).toEqual([scene.counts.fail, scene.counts.warn, scene.counts.clear]);
+  const { fail, warn, clear } = scene.counts;
+  expect(tally).toEqual({ fail, warn, clear });
   const judged = page.getByRole('table', { name: new RegExp('^' + COPY.replace(/[()]/g, '\\$&')) });
   for (const { name, counts, found } of [...review.scenes, ...review.launches]) {
     const named = page.getByRole('button', { name, exact: true });
@@ -126,7 +127,7 @@ async function expectCountsToAgree(page: Page, review: Review): Promise<void> {
 
 /** Another file of too few pixels, and what it makes worse. @returns on how many cases, as the page says */
 async function spoil(page: Page): Promise<number> {
-  await lens(page, 'screens');
+  await lens(page, 'screens').click();
   const small = { ...(await mark(200)), name: 'small.png' };
   const choosing = page.waitForEvent('filechooser');
   await page.getByRole('button', { name: 'Replace the file of mark', exact: true }).click();
@@ -134,7 +135,7 @@ async function spoil(page: Page): Promise<number> {
   const dialog = page.getByRole('dialog', { name: 'Another file for mark' });
   await dialog.getByRole('button', { name: 'Take the new file' }).click();
   await expect(saving(page)).toHaveText('saved');
-  await lens(page, 'ship');
+  await lens(page, 'ship').click();
   await expect(signOffs(page)).toContainText(/\d+ things? got worse/, { timeout: 120_000 });
   const cause = signOffs(page).locator('.since-worse .since-cause').filter({ hasText: 'mark: another file' });
   await expect(cause).toContainText('mark has too few pixels');
@@ -164,9 +165,9 @@ test('the whole job on the demo: from an import to a sign-off, and what got wors
   await importAndPlace(page);
   await findAndMend(page);
   await lookAtLaunch(page);
-  await lens(page, 'sizes');
+  await lens(page, 'sizes').click();
   await expect(page.locator('.sizes-table').first()).toBeVisible({ timeout: 60_000 });
-  await lens(page, 'ship');
+  await lens(page, 'ship').click();
   await expect(page.getByRole('region', { name: 'mark', exact: true })).toBeVisible({ timeout: 60_000 });
   await holdScreenshot(page);
   await signOff(page, 'Ines');

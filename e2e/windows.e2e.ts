@@ -1,6 +1,6 @@
 import { expect, type Page } from '@playwright/test';
 import { test } from './test';
-import { closeUp } from './fixtures';
+import { closeUp, lens } from './fixtures';
 
 const SPLASH = '/projects/larkmoor-ferries/winter-splash';
 const VIEWS = [
@@ -132,14 +132,12 @@ test('in forced colours the chosen one of several can be told', async ({ page })
 test('Back leads to the view before, and a link opens the same view', async ({ page, context }) => {
   await page.goto(SPLASH);
   await expect(page.getByRole('gridcell').first()).toBeVisible({ timeout: 60_000 });
-  const lens = (name: string) =>
-    page.getByRole('group', { name: 'Lens' }).getByRole('button', { name, exact: true });
-  await lens('findings').click();
+  await lens(page, 'findings').click();
   const row = page.getByRole('button', { name: /^▲ Harbour has a keep area cut off/ });
   await row.click();
   await expect(row).toHaveAttribute('aria-expanded', 'true');
   const link = page.url();
-  await lens('fits').click();
+  await lens(page, 'fits').click();
   await page
     .getByRole('group', { name: 'compared by its' })
     .getByRole('button', { name: 'position' })
@@ -152,7 +150,7 @@ test('Back leads to the view before, and a link opens the same view', async ({ p
   await page.goBack();
   await expect(row).toHaveAttribute('aria-expanded', 'false');
   await page.goBack();
-  await expect(lens('screens')).toHaveAttribute('aria-pressed', 'true');
+  await expect(lens(page, 'screens')).toHaveAttribute('aria-pressed', 'true');
   await page.goForward();
   await expect(row).toBeVisible();
   const other = await context.newPage();

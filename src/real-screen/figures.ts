@@ -1,4 +1,3 @@
-import type { Size } from '@/core/geometry/rect';
 import { isWhole, measuredScreen, sayHeld, sayUnread, type Reading } from '@/core/screens/measured';
 import { heldSize } from '@/core/screens/turn';
 import { sayDensity, sayNumber, saySize } from '@/core/words/numbers';
@@ -41,7 +40,7 @@ export function figuresOf(readings: readonly Reading[]): HTMLElement[] {
       ),
       row(
         'Device px',
-        readings.map((r) => saySizePx(heldSize(screen.framebufferPx, r.rotation))),
+        readings.map((r) => saySize(heldSize(screen.framebufferPx, r.rotation))),
       ),
       row(
         'px per lu',
@@ -61,5 +60,3 @@ export function figuresOf(readings: readonly Reading[]): HTMLElement[] {
   );
   return unread.length > 0 ? [table, list] : [table];
 }
-
-const saySizePx = ({ width, height }: Size) => `${width} × ${height}`;

@@ -117,7 +117,7 @@ function useAssigned(arrived: readonly Arrived[]) {
 }
 
 /** Takes files into the project; each new picture is placed in the scene that is open, or in a first one. */
-function takeIn(
+function takeAssigned(
   store: WorkbenchStore,
   files: readonly Assigned[],
   { roleOf, newNaming }: { roleOf: (picture: string) => ShownAs; newNaming: Naming | null },
@@ -187,7 +187,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
   const unnamed = files.some((f) => f.picture.trim() === '');
   const roles = useRoles(files);
   const take = () => {
-    takeIn(store, files, { roleOf: roles.of, newNaming });
+    takeAssigned(store, files, { roleOf: roles.of, newNaming });
     onClose();
   };
   return (

@@ -5,6 +5,7 @@ import { sayMs } from '@/core/words/numbers';
 import { momentsOf, STARTS, type StageSpan, type Start } from '@/core/launch/timeline';
 import { useWorkbench } from '../state/context';
 import { Choices } from '../parts/Choices';
+import { whilePressed } from '../parts/pointing';
 import { SPEEDS, useClock, useClockState } from './clock';
 import type { Film, Starting } from './launched';
 
@@ -141,16 +142,7 @@ function TimeTrack({ film, loadingMs, end, share, handle }: TrackProps) {
     clock.seek(((e.clientX - box.left) / box.width) * end);
   };
   return (
-    <div
-      className="time-track"
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        seek(e);
-      }}
-      onPointerMove={(e) => {
-        if (e.buttons === 1) seek(e);
-      }}
-    >
+    <div className="time-track" {...whilePressed(seek)}>
       {film.timeline.spans.map((span) => (
         <StageBar key={span.index} {...{ film, span, end, share }} />
       ))}

@@ -28,18 +28,20 @@ export class Clock {
   private readonly drawn = new Set<(t: number) => void>();
   private readonly watched = new Set<() => void>();
 
-  now = (): number => this.t;
-  end = (): number => this.last;
-  state = (): ClockState => this.current;
+  now(): number {
+    return this.t;
+  }
 
   /** Hears of every new time, and of the present one at once. @returns a function that ends it */
-  onTime = (f: (t: number) => void) => {
+  onTime(f: (t: number) => void): () => void {
     this.drawn.add(f);
     f(this.t);
     return () => void this.drawn.delete(f);
-  };
+  }
 
-  subscribe = (f: () => void) => {
+  // Handed on by themselves.
+  readonly state = (): ClockState => this.current;
+  readonly subscribe = (f: () => void) => {
     this.watched.add(f);
     return () => void this.watched.delete(f);
   };
@@ -69,10 +71,10 @@ export class Clock {
     this.frame = requestAnimationFrame(this.step);
   }
 
-  pause = (): void => {
+  pause(): void {
     cancelAnimationFrame(this.frame);
     this.set({ playing: false });
-  };
+  }
 
   private tell(): void {
     for (const f of this.watched) f();

@@ -1,5 +1,6 @@
 'use client';
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { KeyboardEvent, PointerEvent } from 'react';
+import { useGrip } from '../parts/pointing';
 import type { MapScale } from './map-scale';
 import { useAllowedWindow, type Bound, type WindowAxis } from './useAllowedWindow';
 
@@ -31,43 +32,24 @@ interface SideProps {
 /** One side: dragged, or moved with the arrow keys. */
 function Side({ side: { axis, bound, label }, scale, at }: SideProps) {
   const { allowed, set, onCommit } = useAllowedWindow();
-  const [isDragged, setDragged] = useState(false);
   const isAcross = axis === 'width';
-  const onPointerMove = (e: PointerEvent<SVGGElement>) => {
-    if (!isDragged) return;
+  const onDrag = (e: PointerEvent<SVGGElement>) => {
     const box = e.currentTarget.ownerSVGElement!.querySelector('.map-glass')!.getBoundingClientRect();
     set(axis, bound, isAcross ? scale.widthAt(e.clientX - box.left) : scale.heightAt(e.clientY - box.top));
   };
-  const onKeyDown = (e: KeyboardEvent) => {
-    const step = STEPS[e.key];
-    if (!step) return;
-    e.preventDefault();
+  const onStep = (step: number, e: KeyboardEvent) =>
     set(axis, bound, allowed[axis][bound] + step * (e.shiftKey ? 10 : 1));
-  };
+  const grip = useGrip({ steps: STEPS, onDrag, onStep, onCommit });
   return (
     <g
       className={`map-side map-side-${axis}`}
-      role="slider"
-      tabIndex={0}
+      {...grip}
       aria-label={label}
       aria-orientation={isAcross ? 'horizontal' : 'vertical'}
       aria-valuemin={1}
       aria-valuemax={10_000}
       aria-valuenow={allowed[axis][bound]}
       aria-valuetext={`${allowed[axis][bound]} lu`}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        setDragged(true);
-      }}
-      onPointerMove={onPointerMove}
-      onPointerUp={() => {
-        setDragged(false);
-        onCommit();
-      }}
-      onKeyDown={onKeyDown}
-      onKeyUp={(e) => {
-        if (STEPS[e.key]) onCommit();
-      }}
     >
       <line className="map-side-grip" {...at} />
       <line className="map-side-line" {...at} />

@@ -10,6 +10,7 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
 import { laidOver } from '../marks/AreaBox';
 import { Choices } from '../parts/Choices';
+import { whilePressed } from '../parts/pointing';
 import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
 import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';
@@ -100,13 +101,7 @@ function Frame({ layer, shown, picture, children }: FrameProps) {
     <div
       className="well"
       style={{ aspectRatio: ratio, width: `min(100%, ${MOST_HIGH * ratio}px)` }}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        moveTo(e);
-      }}
-      onPointerMove={(e) => {
-        if (e.buttons === 1) moveTo(e);
-      }}
+      {...whilePressed(moveTo)}
       onPointerUp={() => commit(store)}
     >
       <PictureThumb picture={picture} cut={cut} width={WIDTH} appearance={appearance} />

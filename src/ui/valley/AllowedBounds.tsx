@@ -1,7 +1,8 @@
 'use client';
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { PointerEvent } from 'react';
 import { usePlotArea, useXAxisInverseScale, useXAxisScale } from 'recharts';
 import { sayRatio } from '@/core/words/numbers';
+import { useGrip } from '../parts/pointing';
 import { useAllowed, type Range } from './allowed';
 
 type PlotArea = NonNullable<ReturnType<typeof usePlotArea>>;
@@ -26,43 +27,23 @@ interface BoundProps {
 /** One end of what is allowed: dragged, or moved with the arrow keys. */
 function Bound({ bound, whole, plot, at, ratioAt }: BoundProps) {
   const { allowed, set, onCommit } = useAllowed(whole);
-  const [isDragged, setDragged] = useState(false);
   const middle = plot.height / 2;
-  const onPointerMove = (e: PointerEvent<SVGGElement>) => {
-    if (!isDragged) return;
+  const onDrag = (e: PointerEvent<SVGGElement>) => {
     const left = e.currentTarget.ownerSVGElement!.getBoundingClientRect().left;
     set(bound, ratioAt(Math.min(plot.x + plot.width, Math.max(plot.x, e.clientX - left))));
   };
-  const onKeyDown = (e: KeyboardEvent) => {
-    const step = STEPS[e.key];
-    if (!step) return;
-    e.preventDefault();
-    set(bound, allowed[bound] * step);
-  };
+  const onStep = (step: number) => set(bound, allowed[bound] * step);
+  const grip = useGrip({ steps: STEPS, onDrag, onStep, onCommit });
   return (
     <g
       className="allowed-bound"
-      role="slider"
-      tabIndex={0}
+      {...grip}
       aria-label={NAMES[bound]}
       aria-valuenow={allowed[bound]}
       aria-valuemin={0.05}
       aria-valuemax={20}
       aria-valuetext={`${sayRatio(allowed[bound])}, width ÷ height`}
       transform={`translate(${at} ${plot.y})`}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        setDragged(true);
-      }}
-      onPointerMove={onPointerMove}
-      onPointerUp={() => {
-        setDragged(false);
-        onCommit();
-      }}
-      onKeyDown={onKeyDown}
-      onKeyUp={(e) => {
-        if (STEPS[e.key]) onCommit();
-      }}
     >
       <line y1={0} y2={plot.height} />
       <rect className="allowed-grip" x={-9} y={0} width={18} height={plot.height} />

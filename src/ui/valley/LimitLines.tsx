@@ -1,8 +1,9 @@
 'use client';
-import { useState, type KeyboardEvent, type PointerEvent } from 'react';
+import type { PointerEvent } from 'react';
 import { usePlotArea, useYAxisInverseScale, useYAxisScale } from 'recharts';
 import { sayShare } from '@/core/words/numbers';
 import type { Limit } from '@/core/measure/limit';
+import { useGrip } from '../parts/pointing';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 
 const STEPS: Record<string, number> = { ArrowUp: 0.01, ArrowDown: -0.01, PageUp: 0.1, PageDown: -0.1 };
@@ -23,23 +24,16 @@ interface LineProps {
 /** One limit: dragged, or moved with the arrow keys. */
 function LimitLine({ limit: { outcome, max = 0 }, measure, plot, y, lossAt }: LineProps) {
   const { set, onCommit } = useLimit(measure);
-  const [isDragged, setDragged] = useState(false);
-  const onPointerMove = (e: PointerEvent<SVGGElement>) => {
-    if (!isDragged) return;
+  const onDrag = (e: PointerEvent<SVGGElement>) => {
     const top = e.currentTarget.ownerSVGElement!.getBoundingClientRect().top;
     set(outcome, lossAt(Math.min(plot.y + plot.height, Math.max(plot.y, e.clientY - top))));
   };
-  const onKeyDown = (e: KeyboardEvent) => {
-    const step = STEPS[e.key];
-    if (!step) return;
-    e.preventDefault();
-    set(outcome, max + step);
-  };
+  const onStep = (step: number) => set(outcome, max + step);
+  const grip = useGrip({ steps: STEPS, onDrag, onStep, onCommit });
   return (
     <g
       className={`chart-limit outcome-${outcome}`}
-      role="slider"
-      tabIndex={0}
+      {...grip}
       aria-orientation="vertical"
       aria-label={`${WORDS[measure]} from which it is a ${outcome === 'fail' ? 'failure' : 'warning'}`}
       aria-valuenow={Math.round(max * 1000) / 10}
@@ -47,19 +41,6 @@ function LimitLine({ limit: { outcome, max = 0 }, measure, plot, y, lossAt }: Li
       aria-valuemax={100}
       aria-valuetext={sayShare(max)}
       transform={`translate(${plot.x} ${y})`}
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        setDragged(true);
-      }}
-      onPointerMove={onPointerMove}
-      onPointerUp={() => {
-        setDragged(false);
-        onCommit();
-      }}
-      onKeyDown={onKeyDown}
-      onKeyUp={(e) => {
-        if (STEPS[e.key]) onCommit();
-      }}
     >
       <line x2={plot.width} />
       <rect className="chart-limit-grip" y={-6} width={plot.width} height={12} />

@@ -2,6 +2,7 @@
 import type { KeyboardEvent, PointerEvent } from 'react';
 import { sayNumber } from '@/core/words/numbers';
 import type { Stretch } from '@/core/solve/stretches';
+import { whilePressed } from '../parts/pointing';
 
 interface Props {
   /** “Width” or “Height” */
@@ -29,16 +30,7 @@ function Track({ label, value, range: { low, high }, stretches, onChange }: Prop
     onChange(clamp(value + step * (e.shiftKey ? 10 : 1)));
   };
   return (
-    <div
-      className="stretch-track"
-      onPointerDown={(e) => {
-        e.currentTarget.setPointerCapture(e.pointerId);
-        moveTo(e);
-      }}
-      onPointerMove={(e) => {
-        if (e.buttons === 1) moveTo(e);
-      }}
-    >
+    <div className="stretch-track" {...whilePressed(moveTo)}>
       {stretches.map((s) => (
         <span
           key={s.from}
