@@ -11,17 +11,19 @@ interface StageProps {
   layout: View['layout'];
 }
 
-interface DrawnProps extends Pick<StageProps, 'left' | 'right'> {
+interface OverProps extends Pick<StageProps, 'left' | 'right'>, Size {
   scale: number;
+  /** where the divider is, % of the width */
+  at: number;
+  onAt: (at: number) => void;
 }
 
 /** The right drawing over the left one, up to a divider that is dragged, or moved with the arrow keys. */
-function Over({ left, right, scale, width, height }: DrawnProps & Size) {
-  const [at, setAt] = useState(50);
+function Over({ left, right, scale, width, height, at, onAt }: OverProps) {
   const moveTo = (e: PointerEvent<HTMLElement>) => {
     if (e.type !== 'pointerdown' && e.buttons !== 1) return;
     const box = e.currentTarget.getBoundingClientRect();
-    setAt(Math.min(100, Math.max(0, ((e.clientX - box.left) / box.width) * 100)));
+    onAt(Math.min(100, Math.max(0, ((e.clientX - box.left) / box.width) * 100)));
   };
   return (
     <div className="pair-over" style={{ width, height }} onPointerDown={moveTo} onPointerMove={moveTo}>
@@ -39,7 +41,7 @@ function Over({ left, right, scale, width, height }: DrawnProps & Size) {
         min={0}
         max={100}
         value={at}
-        onChange={(e) => setAt(Number(e.target.value))}
+        onChange={(e) => onAt(Number(e.target.value))}
       />
     </div>
   );
@@ -49,6 +51,8 @@ function Over({ left, right, scale, width, height }: DrawnProps & Size) {
 export function PairStage({ left, right, layout }: StageProps) {
   const ref = useRef<HTMLDivElement>(null);
   const room = useElementSize(ref);
+  // Kept while both lie beside each other.
+  const [at, setAt] = useState(50);
   const [a, b] = [left.regions.screen, right.regions.screen];
   const [widest, highest] = [Math.max(a.width, b.width), Math.max(a.height, b.height)];
   const across = layout === 'beside' ? a.width + b.width : widest;
@@ -65,7 +69,7 @@ export function PairStage({ left, right, layout }: StageProps) {
         </div>
       )}
       {room.width > 0 && layout === 'over' && (
-        <Over {...{ left, right, scale }} width={widest * scale} height={highest * scale} />
+        <Over {...{ left, right, scale, at }} onAt={setAt} width={widest * scale} height={highest * scale} />
       )}
     </div>
   );

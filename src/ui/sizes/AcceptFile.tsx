@@ -6,9 +6,16 @@ import type { FileAcceptance } from '@/core/project/file-limits';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 
+interface ReasonProps {
+  /** as far as it is typed: it is kept where the form is left */
+  reason: string;
+  onReason: (reason: string) => void;
+  onAccept: (reason: string) => void;
+  onLeave: () => void;
+}
+
 /** Asks why something is accepted as it is. */
-function ReasonForm({ onAccept, onLeave }: { onAccept: (reason: string) => void; onLeave: () => void }) {
-  const [reason, setReason] = useState('');
+function ReasonForm({ reason, onReason, onAccept, onLeave }: ReasonProps) {
   return (
     <Form
       className="accept"
@@ -24,7 +31,7 @@ function ReasonForm({ onAccept, onLeave }: { onAccept: (reason: string) => void;
         placeholder="why it is accepted as it is"
         maxLength={400}
         value={reason}
-        onChange={(e) => setReason(e.target.value)}
+        onChange={(e) => onReason(e.target.value)}
         onKeyDown={(e) => {
           if (e.key === 'Escape') onLeave();
         }}
@@ -55,6 +62,7 @@ function useAcceptance(f: FileFinding) {
 /** Takes a finding on files as it is, for a reason; it opens again where it gets worse. */
 export function AcceptFile({ f }: { f: FileFinding }) {
   const [asks, setAsks] = useState(false);
+  const [reason, setReason] = useState('');
   const { accept, acceptNoLonger } = useAcceptance(f);
   const name = `${f.in.name} ${f.word}`;
   if (f.accepted !== null)
@@ -75,8 +83,10 @@ export function AcceptFile({ f }: { f: FileFinding }) {
     );
   return (
     <ReasonForm
-      onAccept={(reason) => {
-        accept(reason);
+      reason={reason}
+      onReason={setReason}
+      onAccept={(why) => {
+        accept(why);
         setAsks(false);
       }}
       onLeave={() => setAsks(false)}

@@ -30,20 +30,13 @@ interface CardProps {
 
 interface NameProps {
   card: Card;
-  isRenamed: boolean;
   /** a new name, or none where it stays as it is */
   onName: (name: string | null) => void;
 }
 
-/** The name of a project, which leads to it, or the field that changes it. */
-function ProjectName({ card, isRenamed, onName }: NameProps) {
+/** The field that changes the name of a project. */
+function NameForm({ card, onName }: NameProps) {
   const [typed, setTyped] = useState(card.name);
-  if (!isRenamed)
-    return (
-      <h2>
-        <Link href={`/projects/${card.id}`}>{card.name}</Link>
-      </h2>
-    );
   const submit = (event: FormEvent) => {
     event.preventDefault();
     const name = typed.trim();
@@ -89,7 +82,13 @@ export function ProjectRow({ card, onDelete, onDuplicate, onRename }: CardProps)
   return (
     <li className="project" aria-label={card.name}>
       <div className="project-words">
-        <ProjectName key={`${card.name} ${isRenamed}`} {...{ card, isRenamed, onName }} />
+        {isRenamed ? (
+          <NameForm {...{ card, onName }} />
+        ) : (
+          <h2>
+            <Link href={`/projects/${card.id}`}>{card.name}</Link>
+          </h2>
+        )}
         <SceneLinks card={card} />
         <p className="quiet figures">changed {sayTime(card.updatedAt)}</p>
         {card.signedOff !== null && <SignedSince project={card.id} signOff={card.signedOff} />}

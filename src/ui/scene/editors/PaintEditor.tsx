@@ -44,20 +44,21 @@ type Stop = Gradient['stops'][number];
 interface StopProps extends Pick<Props, 'named' | 'onCommit'> {
   stop: Stop;
   index: number;
-  onChange: (stop: Stop) => void;
+  onColour: (colour: Stop['colour']) => void;
+  onAt: (at: number) => void;
   /** none where a gradient needs it */
   onRemove: (() => void) | null;
 }
 
 /** One colour of a gradient, and where it stands. */
-function StopFields({ stop, index, named, onChange, onCommit, onRemove }: StopProps) {
+function StopFields({ stop, index, named, onColour, onAt, onCommit, onRemove }: StopProps) {
   return (
     <div className="bound" role="group" aria-label={`Colour ${index + 1}`}>
       <ColourEditor
         value={stop.colour}
         named={named}
         id={`stop-${index}`}
-        onChange={(colour) => onChange({ ...stop, colour })}
+        onChange={onColour}
         onCommit={onCommit}
       />
       <NumberField
@@ -66,7 +67,7 @@ function StopFields({ stop, index, named, onChange, onCommit, onRemove }: StopPr
         min={0}
         max={100}
         value={stop.at}
-        onChange={(at) => onChange({ ...stop, at })}
+        onChange={onAt}
         onCommit={onCommit}
       />
       {onRemove && (
@@ -81,12 +82,13 @@ function StopFields({ stop, index, named, onChange, onCommit, onRemove }: StopPr
 function Stops({ value, named, onChange, onCommit }: Props & { value: Gradient }) {
   const { stops } = value;
   const set = (next: Gradient['stops']) => onChange({ ...value, stops: next });
-  const setOne = (index: number, next: Stop) => {
+  const setOne = (index: number, change: Partial<Stop>) =>
+    set(stops.map((s, i) => (i === index ? { ...s, ...change } : s)));
+  const setAt = (index: number, at: number) => {
     // A stop stays between its neighbours: their order is the order of the colours.
     const low = stops[index - 1]?.at ?? 0;
     const high = stops[index + 1]?.at ?? 100;
-    const at = Math.max(low, Math.min(high, next.at));
-    set(stops.map((s, i) => (i === index ? { ...next, at } : s)));
+    setOne(index, { at: Math.max(low, Math.min(high, at)) });
   };
   const act = (next: Gradient['stops']) => {
     set(next);
@@ -98,7 +100,8 @@ function Stops({ value, named, onChange, onCommit }: Props & { value: Gradient }
         <StopFields
           key={index}
           {...{ stop, index, named, onCommit }}
-          onChange={(next) => setOne(index, next)}
+          onColour={(colour) => setOne(index, { colour })}
+          onAt={(at) => setAt(index, at)}
           onRemove={stops.length > 2 ? () => act(stops.filter((_, i) => i !== index)) : null}
         />
       ))}
