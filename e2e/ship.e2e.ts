@@ -47,16 +47,17 @@ test('everything on the sheet is copied by keyboard, and is what the sheet says'
   const first = width.at[0] as { lu: number; px: number };
   const tenth = (value: number) => String(Math.round(value * 10) / 10);
 
-  const copies: [RegExp, string][] = [
-    [/^copy Emblem, width, smallest screen, lu/, tenth(first.lu)],
-    [/^copy Emblem, width, smallest screen, px/, tenth(first.px)],
-    [/^copy Emblem, its rule/, said.sentence!],
-    [/^copy width, as ruled: 38/, width.ruled],
+  const copies: [RegExp, string, string][] = [
+    [/^copy Emblem, width, smallest screen, lu/, 'Emblem, width, smallest screen, lu', tenth(first.lu)],
+    [/^copy Emblem, width, smallest screen, px/, 'Emblem, width, smallest screen, px', tenth(first.px)],
+    [/^copy Emblem, its rule/, 'Emblem, its rule', said.sentence!],
+    [/^copy width, as ruled: 38/, 'width, as ruled', width.ruled],
   ];
-  for (const [name, text] of copies) {
+  for (const [name, what, text] of copies) {
     await emblem.getByRole('button', { name }).focus();
     await page.keyboard.press('Enter');
-    await expect(page.locator('.ship-said')).toContainText('copied');
+    // What was copied before is on the clipboard until this is said of it.
+    await expect(page.locator('.ship-said')).toContainText(`${what} copied`);
     expect(await pasted(page)).toBe(text);
   }
   await emblem.getByText('as CSS').focus();
