@@ -11,7 +11,7 @@ import type { TaskProgress } from '../drawing/progress';
 import { FairQueue } from '../drawing/queue';
 import { log } from '../log';
 import { notFound, Problem, UNKNOWN_FAULT } from '../problem';
-import { DAY_MS, loadProject } from '../services/projects';
+import { DAY_MS, requireProject } from '../services/projects';
 import { readableOf } from '../exports/made';
 import { storeFault } from '../store-faults';
 import { make } from './kinds';
@@ -132,7 +132,7 @@ function enqueue(row: Row): void {
 
 /** Takes on a job. @throws Problem 404 without such a project, 429 when too many of it wait */
 export function startJob(projectId: string, asked: JobAsked): Job {
-  loadProject(projectId);
+  requireProject(projectId);
   const unfinished = getDb()
     .select({ id: jobs.id })
     .from(jobs)

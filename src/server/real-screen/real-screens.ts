@@ -4,7 +4,7 @@ import { filesOf } from '@/core/project/documents';
 import type { RealScreens, Shown } from '@/formats/real-screen/shown';
 import { notFound, Problem } from '../problem';
 import { preview } from '../services/pictures';
-import { loadProject } from '../services/projects';
+import { loadProject, requireProject } from '../services/projects';
 import { productFolder } from '../settings';
 import { listen, type Listener } from './listener';
 import { networks } from './networks';
@@ -40,7 +40,7 @@ const openFor = (project: string): Open | null => {
 
 /** Whether real screens are let in for a project, and which are there. @throws Problem 404 */
 export function realScreens(project: string): RealScreens {
-  loadProject(project);
+  requireProject(project);
   const open = openFor(project);
   if (!open) return { on: false, networks: networks() };
   const { visits, listener } = open;
@@ -87,7 +87,7 @@ function networkOf(asked: string | undefined): string {
  * @throws Problem 404, 409, 422
  */
 export async function letRealScreenIn(project: string, asked?: string): Promise<RealScreens> {
-  loadProject(project);
+  requireProject(project);
   const network = networkOf(asked);
   const was = openFor(project);
   if (was?.network !== network) {
@@ -123,9 +123,12 @@ const visitOf = (project: string, id: string) => {
 /** Passes on what a real screen is to show. @throws Problem 404 for one that is gone, and for files of no picture of the project */
 export function showThere(project: string, id: string, shown: Shown): void {
   const visit = visitOf(project, id);
-  const own = new Set(filesOf(loadProject(project).documents.project.pictures));
-  const strange = shown.files.find((f) => !own.has(f.hash));
-  if (strange) throw notFound('A file of what is shown');
+  // While a rule is moved the files stay the same, and the project need not be read again for each step.
+  const isNew = shown.files.some((f) => !visit.maySee(f.hash));
+  if (isNew) {
+    const own = new Set(filesOf(loadProject(project).documents.project.pictures));
+    if (shown.files.some((f) => !own.has(f.hash))) throw notFound('A file of what is shown');
+  }
   visit.show(shown);
 }
 

@@ -51,15 +51,23 @@ export function listProjects(db: Handle = getDb()): ProjectSummary[] {
     .all();
 }
 
-/** @throws Problem 404 */
-export function loadProject(id: string, db: Handle = getDb()): StoredProject {
+/** The revision that a project is at, without reading its documents. @throws Problem 404 */
+export function revisionOf(id: string, db: Handle = getDb()): number {
   const row = db
-    .select()
+    .select({ revision: projects.revision })
     .from(projects)
     .where(and(eq(projects.id, id), isNull(projects.deletedAt)))
     .get();
   if (!row) throw notFound('This project');
-  return { revision: row.revision, documents: readDocuments(storedDocuments(id, db)) };
+  return row.revision;
+}
+
+/** Goes on only where there is such a project. @throws Problem 404 */
+export const requireProject = (id: string): void => void revisionOf(id);
+
+/** @throws Problem 404 */
+export function loadProject(id: string, db: Handle = getDb()): StoredProject {
+  return { revision: revisionOf(id, db), documents: readDocuments(storedDocuments(id, db)) };
 }
 
 /** The documents of a project as they are stored, of whichever version. */

@@ -5,7 +5,7 @@ import { applyPatch, type Patch } from '@/core/patch/patch';
 import { getDb } from '../db/client';
 import { history } from '../db/schema';
 import { Problem } from '../problem';
-import { loadProject, type Handle, type StoredProject } from './projects';
+import { loadProject, requireProject, type Handle, type StoredProject } from './projects';
 
 export interface Revision {
   revision: number;
@@ -17,7 +17,7 @@ const MOST_LISTED = 100;
 
 /** The latest revisions of a project that a change led to, newest first. @throws Problem 404 */
 export function listRevisions(projectId: string): Revision[] {
-  loadProject(projectId);
+  requireProject(projectId);
   return getDb()
     .select({ revision: history.revision, at: history.at })
     .from(history)

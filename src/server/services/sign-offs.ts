@@ -20,7 +20,7 @@ import { signOffs } from '../db/schema';
 import type { For } from '../drawing/drawn';
 import { describe, notFound, Problem } from '../problem';
 import { keptSignOffs, lastSignedOff } from './kept-sign-offs';
-import { loadProject } from './projects';
+import { requireProject } from './projects';
 import { reviewed, toReview } from './review';
 
 /** What is wrong with a sign-off, in words; `null` for a fault that is not its own. */
@@ -52,7 +52,7 @@ export type ListedSignOff = { id: string } & ({ signOff: SignOffSummary } | { fa
 
 /** The sign-offs of a project, the latest first; each is held against its seal. @throws Problem 404 */
 export async function listSignOffs(projectId: string): Promise<ListedSignOff[]> {
-  loadProject(projectId);
+  requireProject(projectId);
   const listed: ListedSignOff[] = [];
   for (const { id, text } of keptSignOffs(projectId).toReversed()) {
     try {
@@ -85,7 +85,7 @@ export function signOffText(projectId: string, id: string): string {
  * @throws Problem 404; 409 that names what is not as it was signed
  */
 export async function loadSignOff(projectId: string, id: string): Promise<SignOff> {
-  loadProject(projectId);
+  requireProject(projectId);
   let signOff: SignOff;
   try {
     signOff = await openSignOff(signOffText(projectId, id));

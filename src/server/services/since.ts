@@ -12,7 +12,7 @@ import { drawn } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { fontsFor } from '../fonts/fonts';
 import { notFound } from '../problem';
-import { loadProject } from './projects';
+import { loadProject, revisionOf } from './projects';
 import { toReview } from './review';
 import { loadSignOff } from './sign-offs';
 
@@ -29,7 +29,7 @@ export async function sinceSignOff(projectId: string, id: string): Promise<Since
   const signOff = await loadSignOff(projectId, id);
   const key = `${projectId} ${id}`;
   const before = known.get(key);
-  if (before?.revision === loadProject(projectId).revision) return before.said;
+  if (before?.revision === revisionOf(projectId)) return before.said;
   const input = await toReview(projectId);
   const said = drawn(
     {

@@ -1,11 +1,11 @@
 import { fetchFile } from '@/formats/api/files';
 import { fetchPicture } from '@/server/pictures/fetch';
 import { keepFile } from '@/server/pictures/import';
-import { loadProject } from '@/server/services/projects';
+import { requireProject } from '@/server/services/projects';
 import { serve } from '../../../../serve';
 
 export const POST = serve(fetchFile, async ({ request, params: { project }, body }) => {
-  loadProject(project);
+  requireProject(project);
   const { bytes, name } = await fetchPicture(body.address);
   return { json: { file: await keepFile(bytes, name, { project, signal: request.signal }), name } };
 });

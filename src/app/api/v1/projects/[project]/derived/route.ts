@@ -1,9 +1,9 @@
 import * as api from '@/formats/api/files';
 import { deriveFile } from '@/server/pictures/derive';
-import { loadProject } from '@/server/services/projects';
+import { requireProject } from '@/server/services/projects';
 import { serve } from '../../../../serve';
 
 export const POST = serve(api.deriveFile, async ({ request, params: { project }, body }) => {
-  loadProject(project);
+  requireProject(project);
   return { json: await deriveFile(body, { project, signal: request.signal }) };
 });

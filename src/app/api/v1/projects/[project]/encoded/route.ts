@@ -1,9 +1,9 @@
 import * as api from '@/formats/api/files';
 import { compareEncoded } from '@/server/services/encoded-file';
-import { loadProject } from '@/server/services/projects';
+import { requireProject } from '@/server/services/projects';
 import { serve } from '../../../../serve';
 
 export const POST = serve(api.compareEncoded, async ({ request, params: { project }, body }) => {
-  loadProject(project);
+  requireProject(project);
   return { json: await compareEncoded(body, { project, signal: request.signal }) };
 });

@@ -1,7 +1,7 @@
 import * as api from '@/formats/api/files';
 import { keepFile, tooLarge } from '@/server/pictures/import';
 import { fileFacts } from '@/server/services/pictures';
-import { loadProject } from '@/server/services/projects';
+import { loadProject, requireProject } from '@/server/services/projects';
 import { INPUT_LIMITS } from '@/server/settings';
 import { fileName } from '../../../../file-name';
 import { readBody } from '../../../../respond';
@@ -12,7 +12,7 @@ export const GET = serve(api.fileFacts, ({ params }) => ({
 }));
 
 export const POST = serve(api.addFile, async ({ request, params: { project }, query }) => {
-  loadProject(project);
+  requireProject(project);
   const name = fileName(query.name);
   const bytes = await readBody(request, INPUT_LIMITS.pictureBytes, () => tooLarge(name));
   return { json: await keepFile(bytes, name, { project, signal: request.signal }) };
