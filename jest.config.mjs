@@ -17,7 +17,7 @@ const config = {
   maxWorkers: '100%',
   testEnvironment: 'node',
   // What is asserted is results: a busy machine may take its time.
-  testTimeout: 60_000,
+  testTimeout: 300_000,
   setupFiles: ['<rootDir>/scripts/property-seed.mjs'],
   testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },

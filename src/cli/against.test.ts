@@ -34,7 +34,7 @@ beforeAll(async () => {
   const [first, other] = after.project.pictures;
   first!.cuts[0]!.renditions = other!.cuts[0]!.renditions;
   saveChange(P, revision, changeBetween(crypto.randomUUID(), documents, after)!);
-}, 180_000);
+});
 
 describe('coulee check --against', () => {
   it('ends with 0 as long as nothing got worse, whatever is wrong besides', async () => {
@@ -67,7 +67,7 @@ describe('coulee check --against', () => {
     expect(csv.code).toBe(1);
     const whole = await coulee('check', ...stored(), '--as', 'csv');
     expect(csv.out.length).toBeLessThan(whole.out.length);
-  }, 120_000);
+  });
 
   it('takes a sign-off as a file, which is the one in the folder and in the archive', async () => {
     const { id, text } = keptSignOffs(P)[0]!;
@@ -79,7 +79,7 @@ describe('coulee check --against', () => {
     const part = ['--against', id.slice(0, 8), '--scene', 'Winter splash'];
     const scene = await coulee('check', ...stored(), ...part);
     expect([scene.code, scene.out]).toEqual([1, expect.not.stringContaining('System window') as string]);
-  }, 120_000);
+  });
 
   it.each([
     [['--against', 'first'], 'There is no sign-off “first”'],
@@ -104,5 +104,5 @@ describe('coulee check --against', () => {
     expect(spawned('import', 'now.zip', '--store', 'other')).toMatchObject({ code: 0, err: '' });
     expect(spawned('export', '--store', 'other', '--out', 'again.zip')).toMatchObject({ code: 0, err: '' });
     expect(readFileSync(at('again.zip')).equals(readFileSync(at('now.zip')))).toBe(true);
-  }, 120_000);
+  });
 });

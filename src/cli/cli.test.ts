@@ -35,7 +35,7 @@ const stored = () => ['--store', process.env.STORE_DIR!, '--project', 'Larkmoor 
 beforeAll(async () => {
   await narrowedDemo();
   expect(await coulee('export', ...stored(), '--out', exported)).toMatchObject({ code: 0, err: '' });
-}, 180_000);
+});
 
 describe('coulee check', () => {
   it('says the same of a store and of a folder, to the byte, as text and as JSON', () => {
@@ -258,7 +258,7 @@ describe('coulee sheet, page and screens', () => {
     expect(await wrong('--as', 'webp', '--quality', '101')).toContain('“101” is no quality');
     expect(await wrong('--as', 'webp', '--budget', '-3')).toContain('“-3” is no number of kB');
     expect(await wrong('--as', 'webp', '--quality', '5', '--budget', '9')).toContain('exclude each other');
-  }, 300_000);
+  });
 
   it('draw all files of an icon, once, and say what is none', async () => {
     const own = path.join(folder, 'with-icon');
@@ -283,7 +283,7 @@ describe('coulee sheet, page and screens', () => {
     const none = await coulee('icons', own, '--scene', 'Winter splash', '--out', to);
     expect(none.err).toContain('“Winter splash” is no icon.');
     expect((await coulee('icons', own)).err).toContain('Say where the files are written to');
-  }, 120_000);
+  });
 
   it('put the files into a folder, once, and say what is wrong with one', async () => {
     const to = path.join(folder, 'taken');

@@ -53,7 +53,7 @@ beforeAll(async () => {
   createProject({ ...documents, project: { ...documents.project, fonts: [font], evidence } });
   expect(await coulee('export', ...stored(), '--out', at('own'))).toMatchObject({ code: 0, err: '' });
   expect(await coulee('export', ...stored(), '--out', at('own.zip'))).toMatchObject({ code: 0, err: '' });
-}, 60_000);
+});
 
 describe('a project that was taken along', () => {
   it('is the same as a folder and as an archive, made of one another, to the byte', async () => {

@@ -65,7 +65,7 @@ describe('files that are encoded within a budget', () => {
       const [was, is] = [await sharp(bytesOf.get(hash)).metadata(), await sharp(bytes).metadata()];
       expect([is.format, is.width, is.height]).toEqual(['webp', was.width, was.height]);
     }
-  }, 120_000);
+  });
 
   it.each<[EncodedAs, number]>([
     ['webp', 2],

@@ -56,7 +56,7 @@ describe('the files of an icon', () => {
   let drawn: DrawnIcon[] = [];
   beforeAll(async () => {
     drawn = await drawAll(documents);
-  }, 300_000);
+  });
 
   it('are all that its slots ask for, with exactly their px, in sRGB, with alpha only where it may be', async () => {
     const wanted = iconFiles(documents.project);
@@ -118,4 +118,4 @@ it('a plate with round corners stands on white where no file may be see-through,
   expect(new Set(drawn.filter((d) => d.onWhite).map((d) => d.path.split('/')[0]))).toEqual(
     new Set(['phones']),
   );
-}, 60_000);
+});

@@ -61,7 +61,7 @@ beforeAll(async () => {
     },
   );
   html = reportHtml(report);
-}, 180_000);
+});
 
 /** What a reader sees of a piece of HTML. */
 const textOf = (piece: string) =>

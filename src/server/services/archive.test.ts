@@ -33,7 +33,7 @@ beforeAll(async () => {
   await seedDemo();
   own = await archive();
   parts = unzipSync(own);
-}, 180_000);
+});
 
 const text = (value: unknown) => new TextEncoder().encode(JSON.stringify(value));
 const json = (name: string) => JSON.parse(new TextDecoder().decode(parts[name])) as Record<string, unknown>;

@@ -64,7 +64,7 @@ beforeAll(async () => {
     project: { ...demo.project, pictures, scenes: [scene.id] },
     scenes: { [scene.id]: { ...scene, layers } },
   } as Documents;
-}, 120_000);
+});
 
 const onDisk = (bytes: Uint8Array): string => {
   const file = path.join(folder, `${readdirSync(folder).length}.zip`);

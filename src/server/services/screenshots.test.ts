@@ -32,7 +32,7 @@ beforeAll(async () => {
   own = await casePng({ projectId: P, sceneId: of.scene, caseId: of.case, glass: false });
   const { width, height } = await sharp(own).metadata();
   size = { width, height };
-}, 120_000);
+});
 
 /** All of it lower by px; what comes in at the top is its first row. */
 const lower = (png: Buffer, px: number) =>
@@ -91,7 +91,7 @@ describe('a real screenshot held against its case', () => {
     for (const { found: at } of found.layers)
       for (const off of at ? [at.x, at.y, ...EDGES.map((e) => at.edges[e] ?? 0)] : [])
         expect(Math.abs(off)).toBeLessThan(0.3);
-  }, 60_000);
+  });
 
   it('is 3 off where all of it lies 3 px lower', async () => {
     const found = await hold(await lower(own, 3));
@@ -99,7 +99,7 @@ describe('a real screenshot held against its case', () => {
     for (const x of offs(found, 'x')) expect(Math.abs(x)).toBeLessThan(0.5);
     expect(found.opinion).toContain('3 px lower than ruled');
     expect(found.layers.every((l) => !l.agrees)).toBe(true);
-  }, 60_000);
+  });
 
   it('is still 3 off with another hour in the bar, as JPEG, and half as large', async () => {
     const moved = await withBar(await lower(own, 3), 40);
@@ -112,7 +112,7 @@ describe('a real screenshot held against its case', () => {
     const ys = found.layers.flatMap((l) => (l.found && l.id !== 'harbour' ? [l.found.y] : []));
     expect(ys.length).toBeGreaterThan(0);
     for (const y of ys) expect(Math.abs(y - 3)).toBeLessThanOrEqual(0.5);
-  }, 60_000);
+  });
 
   it('is refused in words where it is of another screen', async () => {
     const other = await sharp(own)
@@ -142,13 +142,13 @@ describe('a real screenshot held against its case', () => {
     keep([]);
     expect(listScreenshots(P)).toEqual([]);
     await expect(screenshotDifference(P, found.id)).rejects.toThrow('This screenshot');
-  }, 120_000);
+  });
 
   it('is no evidence without its files', async () => {
     const found = await hold(own);
     expect(() => keep([{ ...found, hash: 'd'.repeat(64) }])).toThrow(/is not kept here/);
     expect(() => keep([{ ...found, picture: 'd'.repeat(64) }])).toThrow(/is not kept here/);
-  }, 60_000);
+  });
 
   it('leaves letters out unless somebody wants them looked at', async () => {
     const { documents } = loadProject(P);
@@ -162,7 +162,7 @@ describe('a real screenshot held against its case', () => {
     const seen = await holdAgain(P, { ...found, ignored: [] }, by);
     expect(seen.layers.find((l) => l.id === 'letters')?.found).not.toBeNull();
     change((now) => (now.scenes['winter-splash']!.layers = scene.layers));
-  }, 120_000);
+  });
 });
 
 it('what an earlier version kept beside the documents comes into them at a start, and nothing of it is lost', async () => {
@@ -179,4 +179,4 @@ it('what an earlier version kept beside the documents comes into them at a start
   expect(getDb().select().from(evidence).all()).toEqual([]);
   expect(await upgradeProjects(storeFolder())).toEqual([]);
   expect(loadProject(P).revision).toBe(revision + 1);
-}, 60_000);
+});

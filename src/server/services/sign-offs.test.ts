@@ -45,7 +45,7 @@ beforeAll(async () => {
   await narrowedDemo();
   first = asked(loadProject(P).revision);
   await signOff(first, by);
-}, 180_000);
+});
 
 describe('a sign-off of a stored project', () => {
   it('is listed with what was found then, and signed once however often it is sent', async () => {
@@ -96,7 +96,7 @@ describe('a sign-off of a stored project', () => {
     await expect(caseSince({ ...of, caseId: 'none.0.light', show: 'now' })).rejects.toMatchObject({
       status: 404,
     });
-  }, 120_000);
+  });
 
   it('keeps its files when the project has no use for them any more', async () => {
     const { documents } = await loadSignOff(P, first.id);
