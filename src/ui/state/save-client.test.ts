@@ -1,150 +1,21 @@
-import json from '../../../data/screens.json';
-import { demoDocuments } from '../../../demo/documents';
-import type { Change } from '@/core/patch/change';
-import type { Documents } from '@/core/project/documents';
-import { placeKey } from '@/core/project/merge';
-import { applyPatch, diff } from '@/core/patch/patch';
-import { readCatalogue } from '@/core/screens/catalogue';
-import { commit, edit, editLive, undo } from './edit';
-import { resolveConflict, watchSaving } from './save-client';
-import { readView } from './view';
-import { createWorkbench, type WorkbenchStore } from './workbench';
+import { commit, editLive, undo } from './edit';
+import type { WorkbenchStore } from './workbench';
+import {
+  addNamed,
+  changeLast,
+  demo,
+  elsewhere,
+  leave,
+  named,
+  open,
+  rename,
+  rest,
+  serve,
+  onAPage,
+  type Mishap,
+} from './testing/served';
 
-const plain = demoDocuments(() => [
-  { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
-]);
-const spare = (id: string) => ({ id, name: id, value: { value: 1, unit: 'lu' as const } });
-/** With named values that nothing uses, at both ends of the list. */
-const demo: Documents = {
-  ...plain,
-  project: { ...plain.project, named: [spare('first'), ...plain.project.named, spare('last')] },
-};
-const screens = readCatalogue(json).slice(0, 1);
-
-/** What the server would do with the next request instead of answering it. */
-type Mishap = 'offline' | 'lost answer' | 'refused' | 'broken' | 'proxy';
-
-interface Sent {
-  method: string;
-  body: string;
-  headers: Record<string, string>;
-}
-
-/** A server that keeps one project, and takes each change once. */
-function server(documents: Documents) {
-  const state = { documents, revision: 1, taken: [] as string[], asked: 0, mishaps: [] as Mishap[] };
-  /** the documents of each revision, as far as the history goes back */
-  const seen = new Map([[1, documents]]);
-  const answer = (status: number, body: object) => ({
-    ok: status < 400,
-    status,
-    text: () => Promise.resolve(JSON.stringify(body)),
-  });
-  const changedSince = (tag: string) => {
-    const then = seen.get(Number(tag.slice(1, -1)));
-    const { documents: now, revision } = state;
-    return then ? { revision, patch: diff(then, now) } : { revision, documents: now };
-  };
-  const fetch = (_path: string, { method, body, headers }: Sent) => {
-    state.asked++;
-    if (method === 'GET')
-      return Promise.resolve(answer(200, { documents: state.documents, revision: state.revision }));
-    const mishap = state.mishaps.shift();
-    if (mishap === 'offline') return Promise.reject(new Error('no network'));
-    if (mishap === 'broken') return Promise.resolve(answer(500, { detail: 'Something broke.' }));
-    if (mishap === 'refused') return Promise.resolve(answer(422, { detail: 'It is out of range.' }));
-    if (mishap === 'proxy') return Promise.resolve(answer(412, {}));
-    const change = JSON.parse(body) as Change;
-    if (!state.taken.includes(change.id)) {
-      if (headers['if-match'] !== `"${state.revision}"`)
-        return Promise.resolve(answer(412, changedSince(headers['if-match']!)));
-      state.documents = applyPatch(state.documents, change.patch);
-      state.revision++;
-      seen.set(state.revision, state.documents);
-      state.taken.push(change.id);
-    }
-    if (mishap === 'lost answer') return Promise.reject(new Error('cut off'));
-    return Promise.resolve(answer(200, { revision: state.revision }));
-  };
-  return { state, fetch, seen, forget: () => seen.clear() };
-}
-
-const page = { ends: [] as (() => void)[], kept: new Map<string, string>() };
-
-function open(of: ReturnType<typeof server>): WorkbenchStore {
-  const { documents, revision, taken } = of.state;
-  const store = createWorkbench({
-    documents,
-    revision,
-    sceneId: 'winter-splash',
-    catalogue: screens,
-    view: readView({}),
-    arrived: taken,
-  });
-  page.ends.push(watchSaving(store, taken));
-  return store;
-}
-/** Leaves the page without a word, as a crash would; what the tab keeps stays. */
-function leave(): void {
-  for (const end of page.ends.splice(0)) end();
-}
-/** Lets everything happen that is under way, and what waits for so many ms. */
-async function rest(ms = 0): Promise<void> {
-  const settle = async () => {
-    for (let i = 0; i < 100; i++) await Promise.resolve();
-  };
-  await settle();
-  await jest.advanceTimersByTimeAsync(ms);
-  await settle();
-}
-
-const rename = (store: WorkbenchStore, name: string) =>
-  edit(store, ({ project }) => {
-    project.name = name;
-  });
-const addNamed = (store: WorkbenchStore, id: string) =>
-  edit(store, ({ project }) => {
-    project.named.push(spare(id));
-  });
-/** Somebody else’s tab saves something. */
-const elsewhere = (of: ReturnType<typeof server>, recipe: (d: Documents) => void) => {
-  const next = structuredClone(of.state.documents);
-  recipe(next);
-  of.state.documents = next;
-  of.state.revision++;
-  of.seen.set(of.state.revision, of.state.documents);
-};
-const named = (d: Documents) => d.project.named.map((n) => n.id);
-
-beforeEach(() => {
-  jest.useFakeTimers();
-  page.kept.clear();
-  const doc = Object.assign(new EventTarget(), { visibilityState: 'visible' });
-  Object.assign(globalThis, {
-    window: new EventTarget(),
-    document: doc,
-    sessionStorage: {
-      getItem: (key: string) => page.kept.get(key) ?? null,
-      setItem: (key: string, value: string) => void page.kept.set(key, value),
-      removeItem: (key: string) => void page.kept.delete(key),
-    },
-  });
-});
-afterEach(() => {
-  leave();
-  jest.useRealTimers();
-});
-const serve = (documents = demo) => {
-  const of = server(documents);
-  globalThis.fetch = of.fetch as never;
-  return of;
-};
-
-/** Gives the last named value, which nothing uses, another figure. */
-const changeLast = (store: WorkbenchStore) =>
-  edit(store, ({ project }) => {
-    project.named.at(-1)!.value = { value: 9, unit: 'lu' };
-  });
+onAPage();
 
 describe('saving', () => {
   it('sends one change after another, and says when all are there', async () => {
@@ -225,92 +96,6 @@ describe('saving', () => {
     expect([saving, steps.length]).toEqual(['saved', 1]);
     expect(message).toContain('It is out of range.');
     expect(rescue!.project.name).toBe('Refused');
-  });
-});
-
-describe('what is changed here and elsewhere', () => {
-  it('is merged by what is different in the end: a step that was taken back meets nothing', async () => {
-    const of = serve();
-    of.state.mishaps.push('offline');
-    const store = open(of);
-    addNamed(store, 'two');
-    undo(store);
-    rename(store, 'Here');
-    await rest();
-    // The other tab shortens the very list that the first step added to.
-    elsewhere(of, ({ project }) => void project.named.splice(0, 1));
-    await rest(3100);
-    expect(store.getState()).toMatchObject({ saving: 'saved', pending: [], conflict: null });
-    expect(of.state.documents.project.name).toBe('Here');
-    expect(named(of.state.documents)).toEqual(named(demo).slice(1));
-    // And it goes on: nothing has died.
-    rename(store, 'Later');
-    await rest();
-    expect(of.state.documents.project.name).toBe('Later');
-  });
-
-  it('is offered where both touch the same place, and nothing is sent until somebody chooses', async () => {
-    const of = serve();
-    const store = open(of);
-    elsewhere(of, ({ project }) => (project.name = 'There'));
-    rename(store, 'Here');
-    await rest();
-    const asked = of.state.asked;
-    expect(store.getState()).toMatchObject({
-      saving: 'conflict',
-      conflict: { theirs: { project: { name: 'There' } } },
-    });
-    await rest(10_000);
-    expect(of.state.asked).toBe(asked);
-    resolveConflict(store, new Map([[placeKey(['project', 'name']), 'mine']]));
-    await rest();
-    expect(of.state.documents.project.name).toBe('Here');
-    expect(store.getState()).toMatchObject({ saving: 'saved', conflict: null });
-  });
-
-  it('leaves what was not chosen in the history, and undo leads back to it', async () => {
-    const of = serve();
-    const store = open(of);
-    elsewhere(of, ({ project }) => (project.name = 'There'));
-    rename(store, 'Here');
-    await rest();
-    resolveConflict(store, new Map([[placeKey(['project', 'name']), 'theirs']]));
-    await rest();
-    expect(of.state.documents.project.name).toBe('There');
-    expect([...of.seen.values()].map((d) => d.project.name)).toEqual([
-      demo.project.name,
-      'There',
-      'Here',
-      'There',
-    ]);
-    undo(store);
-    await rest();
-    expect(of.state.documents.project.name).toBe('Here');
-  });
-
-  it('is merged by the names of entries, wherever in their list they stand', async () => {
-    const of = serve();
-    of.state.mishaps.push('offline');
-    const store = open(of);
-    edit(store, ({ project }) => void project.named.splice(project.named.length - 1, 1));
-    await rest();
-    elsewhere(of, ({ project }) => void project.named.splice(0, 1));
-    await rest(3100);
-    expect(store.getState()).toMatchObject({ saving: 'saved', pending: [], conflict: null });
-    expect(named(of.state.documents)).toEqual(named(demo).slice(1, -1));
-  });
-
-  it('is offered where one changes what the other takes away', async () => {
-    const of = serve();
-    of.state.mishaps.push('offline');
-    const store = open(of);
-    changeLast(store);
-    await rest();
-    elsewhere(of, ({ project }) => void project.named.pop());
-    await rest(3100);
-    const { conflict, pending, saving } = store.getState();
-    expect([saving, pending.length]).toEqual(['conflict', 1]);
-    expect(named(conflict!.theirs)).toEqual(named(demo).slice(0, -1));
   });
 });
 
