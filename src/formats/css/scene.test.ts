@@ -29,6 +29,25 @@ const css = (to: ToWrite, name: string) =>
     .blocks.map(blockCss)
     .join('');
 
+/** A text in the middle of its screen. */
+const titled = (text: string): Layer => ({
+  id: 'title',
+  name: 'Title',
+  kind: 'text',
+  role: 'text',
+  visible: true,
+  text,
+  placing: { x: middleOf({ kind: 'natural' }), y: middleOf({ kind: 'natural' }) },
+  style: {
+    font: 'sans',
+    weight: 400,
+    size: 20,
+    lineHeight: 1.3,
+    colour: { light: '#12303b' },
+    align: { x: 'start', y: 'start' },
+  },
+});
+
 describe('a scene as CSS', () => {
   it('writes a rule as it is said: a share of the safe area, up to a size, in its own shape', () => {
     const said = css(toWrite([emblem]), 'emblem');
@@ -57,46 +76,14 @@ describe('a scene as CSS', () => {
     expect(css(toWrite([emblem, below('emblem')]), 'below')).toContain(
       '--below-y: calc(var(--emblem-y) + var(--emblem-height) + 16px);',
     );
-    const title: Layer = {
-      id: 'title',
-      name: 'Title',
-      kind: 'text',
-      role: 'text',
-      visible: true,
-      text: 'Winter sailings',
-      placing: { x: middleOf({ kind: 'natural' }), y: middleOf({ kind: 'natural' }) },
-      style: {
-        font: 'sans',
-        weight: 400,
-        size: 20,
-        lineHeight: 1.3,
-        colour: { light: '#12303b' },
-        align: { x: 'start', y: 'start' },
-      },
-    };
+    const title = titled('Winter sailings');
     const to = toWrite([title, below('title')]);
     expect(css(to, 'below')).toContain('top: calc(anchor(--title bottom) + 16px);');
     expect(scenePage({ ...to, faces: [], title: 'T' }).html).toContain('anchor-name: --title;');
   });
 
   it('lays what is drawn below a text out after it', () => {
-    const title: Layer = {
-      id: 'title',
-      name: 'Title',
-      kind: 'text',
-      role: 'text',
-      visible: true,
-      text: 'A & B < C',
-      placing: { x: middleOf({ kind: 'natural' }), y: middleOf({ kind: 'natural' }) },
-      style: {
-        font: 'sans',
-        weight: 400,
-        size: 20,
-        lineHeight: 1.3,
-        colour: { light: '#12303b' },
-        align: { x: 'start', y: 'start' },
-      },
-    };
+    const title = titled('A & B < C');
     const scrim = pictureLayer(
       { x: edgesOf('layer:title'), y: edgesOf('layer:title') },
       { id: 'scrim', name: 'Scrim' },

@@ -1,25 +1,9 @@
-import json from '../../../data/screens.json';
-import { demoDocuments } from '../../../demo/documents';
-import { readCatalogue } from '@/core/screens/catalogue';
 import { announcementOf } from './announced';
 import { edit, inLayer, undo } from './edit';
-import { readView } from './view';
-import { createWorkbench } from './workbench';
+import { openDemo } from './testing/opened';
 
-const open = () =>
-  createWorkbench({
-    documents: demoDocuments(() => [
-      { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
-    ]),
-    revision: 1,
-    sceneId: 'winter-splash',
-    catalogue: readCatalogue(json).slice(0, 2),
-    view: readView({}),
-    arrived: [],
-  });
-
-function heard(work: (store: ReturnType<typeof open>) => void): string[] {
-  const store = open();
+function heard(work: (store: ReturnType<typeof openDemo>) => void): string[] {
+  const store = openDemo();
   const said: string[] = [];
   store.subscribe((now, before) => {
     const next = announcementOf(now, before);
@@ -29,7 +13,7 @@ function heard(work: (store: ReturnType<typeof open>) => void): string[] {
   return said;
 }
 
-const move = (store: ReturnType<typeof open>) =>
+const move = (store: ReturnType<typeof openDemo>) =>
   edit(
     store,
     inLayer(store, 'harbour', (l) => {

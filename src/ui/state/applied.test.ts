@@ -1,28 +1,12 @@
-import json from '../../../data/screens.json';
-import { demoDocuments } from '../../../demo/documents';
-import { readCatalogue } from '@/core/screens/catalogue';
 import { appliedOf, applyMend } from './applied';
 import { edit, undo } from './edit';
-import { readView } from './view';
-import { createWorkbench } from './workbench';
-
-const open = () =>
-  createWorkbench({
-    documents: demoDocuments(() => [
-      { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
-    ]),
-    revision: 1,
-    sceneId: 'winter-splash',
-    catalogue: readCatalogue(json).slice(0, 2),
-    view: readView({}),
-    arrived: [],
-  });
+import { openDemo } from './testing/opened';
 
 const patch = [{ op: 'replace' as const, path: '/project/name', value: 'Other ferries' }];
 
 describe('a mend that was applied', () => {
   it('is one step, and is said until the next one', () => {
-    const store = open();
+    const store = openDemo();
     applyMend(store, patch, 'Renamed: done.');
     expect(store.getState().documents.project.name).toBe('Other ferries');
     expect(store.getState().undo).toHaveLength(1);
@@ -34,14 +18,14 @@ describe('a mend that was applied', () => {
   });
 
   it('is not said once it is undone', () => {
-    const store = open();
+    const store = openDemo();
     applyMend(store, patch, 'Renamed: done.');
     undo(store);
     expect(appliedOf(store.getState())).toBeNull();
   });
 
   it('that changes nothing is not said', () => {
-    const store = open();
+    const store = openDemo();
     const { name } = store.getState().documents.project;
     applyMend(store, [{ ...patch[0]!, value: name }], 'Nothing.');
     expect(appliedOf(store.getState())).toBeNull();
@@ -50,7 +34,7 @@ describe('a mend that was applied', () => {
 
 describe('the case that is looked at', () => {
   it('counts as chosen once it is another one, and not by another filter', () => {
-    const store = open();
+    const store = openDemo();
     expect(store.getState().isPicked).toBe(false);
     store.setState(({ view }) => ({ view: { ...view, text: 'tablet' } }));
     expect(store.getState().isPicked).toBe(false);

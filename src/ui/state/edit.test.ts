@@ -1,29 +1,7 @@
-import json from '../../../data/screens.json';
-import { demoDocuments } from '../../../demo/documents';
-import type { Rendition } from '@/core/pictures/picture';
 import { applyPatch } from '@/core/patch/patch';
-import { readCatalogue } from '@/core/screens/catalogue';
 import { commit, edit, editLive, inLayer, redo, undo } from './edit';
-import { readView } from './view';
-import { createWorkbench, sceneOf, type WorkbenchStore } from './workbench';
-
-const file: Rendition = {
-  hash: 'a'.repeat(64),
-  widthPx: 400,
-  heightPx: 300,
-  density: 1,
-  appearance: 'light',
-  vector: false,
-};
-const open = (): WorkbenchStore =>
-  createWorkbench({
-    documents: demoDocuments(() => [file]),
-    revision: 1,
-    sceneId: 'winter-splash',
-    catalogue: readCatalogue(json).slice(0, 3),
-    view: readView({}),
-    arrived: [],
-  });
+import { sceneOf, type WorkbenchStore } from './workbench';
+import { openDemo } from './testing/opened';
 
 const setPercent = (store: WorkbenchStore, x: number) =>
   editLive(
@@ -43,7 +21,7 @@ const rename = (store: WorkbenchStore, name: string) =>
 
 describe('editing', () => {
   it('makes one step of all changes of a gesture', () => {
-    const store = open();
+    const store = openDemo();
     const before = store.getState().documents;
     for (const x of [10, 20, 30]) setPercent(store, x);
     expect(percentOf(store)).toBe(30);
@@ -59,7 +37,7 @@ describe('editing', () => {
   });
 
   it('makes no step of a gesture that ends where it began', () => {
-    const store = open();
+    const store = openDemo();
     setPercent(store, 5);
     setPercent(store, 62);
     commit(store);
@@ -67,7 +45,7 @@ describe('editing', () => {
   });
 
   it('goes back and forth, and each way is a step to be saved', () => {
-    const store = open();
+    const store = openDemo();
     rename(store, 'One');
     rename(store, 'Two');
     undo(store);
@@ -85,7 +63,7 @@ describe('editing', () => {
   });
 
   it('ends a gesture that is going on before it takes a step back', () => {
-    const store = open();
+    const store = openDemo();
     setPercent(store, 5);
     undo(store);
     expect(percentOf(store)).toBe(62);
@@ -94,7 +72,7 @@ describe('editing', () => {
   });
 
   it('does not take back what was changed again elsewhere, and says so', () => {
-    const store = open();
+    const store = openDemo();
     rename(store, 'Mine');
     const { documents } = store.getState();
     store.setState({ documents: { ...documents, project: { ...documents.project, name: 'Theirs' } } });
@@ -104,7 +82,7 @@ describe('editing', () => {
   });
 
   it('refuses what could not be drawn, and leaves everything as it was', () => {
-    const store = open();
+    const store = openDemo();
     const before = store.getState().documents;
     const made = editLive(
       store,
@@ -118,7 +96,7 @@ describe('editing', () => {
   });
 
   it('says what was taken back where nobody looks, and nothing of what is seen', () => {
-    const store = open();
+    const store = openDemo();
     edit(store, ({ scenes }) => {
       scenes.notice!.name = 'Elsewhere';
     });

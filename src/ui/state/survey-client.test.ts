@@ -1,15 +1,9 @@
-import json from '../../../data/screens.json';
-import { demoDocuments } from '../../../demo/documents';
-import { readCatalogue } from '@/core/screens/catalogue';
 import { commit, edit, editLive } from './edit';
 import { watchSurvey } from './survey-client';
-import { readView } from './view';
-import { createWorkbench, type WorkbenchStore } from './workbench';
+import type { WorkbenchStore } from './workbench';
+import { catalogue, demo, openDemo } from './testing/opened';
 
-const demo = demoDocuments(() => [
-  { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
-]);
-const screens = readCatalogue(json).slice(0, 1);
+const screens = catalogue.slice(0, 1);
 
 /** Workers that answer at once, or fail as they are told. */
 function workers() {
@@ -65,15 +59,7 @@ function workers() {
   return { state, start };
 }
 
-const open = (): WorkbenchStore =>
-  createWorkbench({
-    documents: demo,
-    revision: 1,
-    sceneId: 'winter-splash',
-    catalogue: screens,
-    view: readView({}),
-    arrived: [],
-  });
+const open = () => openDemo({ catalogue: screens });
 const rename = (store: WorkbenchStore, name: string) =>
   edit(store, ({ project }) => {
     project.name = name;

@@ -1,27 +1,9 @@
-import json from '../../../data/screens.json';
-import { demoDocuments } from '../../../demo/documents';
-import { readCatalogue } from '@/core/screens/catalogue';
 import { edit, undo } from './edit';
-import { readView } from './view';
-import { createWorkbench } from './workbench';
-
-const demo = demoDocuments(() => [
-  { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
-]);
-const catalogue = readCatalogue(json).slice(0, 2);
-const open = () =>
-  createWorkbench({
-    documents: demo,
-    revision: 1,
-    sceneId: 'winter-splash',
-    catalogue,
-    view: readView({}),
-    arrived: [],
-  });
+import { catalogue, openDemo } from './testing/opened';
 
 describe('screens and cases', () => {
   it('are those of the catalogue and of the project, and follow the documents in the same step', () => {
-    const store = open();
+    const store = openDemo();
     const before = store.getState();
     expect(before.screens).toEqual(catalogue);
     const seen: [own: number, screens: number, cases: number][] = [];
@@ -36,7 +18,7 @@ describe('screens and cases', () => {
   });
 
   it('are those of the set in use, and what is looked at is always one of them', () => {
-    const store = open();
+    const store = openDemo();
     const [first, second] = catalogue.map((s) => s.id) as [string, string];
     store.setState(({ view }) => ({ view: { ...view, case: `${first}.0.light` } }));
     edit(store, ({ project }) => {
@@ -60,7 +42,7 @@ describe('screens and cases', () => {
   });
 
   it('stay the very same while nothing is said of screens', () => {
-    const store = open();
+    const store = openDemo();
     const { screens, cases } = store.getState();
     edit(store, ({ project }) => {
       project.name = 'Another';

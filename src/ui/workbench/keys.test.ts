@@ -1,17 +1,6 @@
-import { demo } from '../../../demo/testing';
-import { readView } from '../state/view';
-import { createWorkbench } from '../state/workbench';
 import { KEYS } from './keys';
+import { demo, openDemo } from '../state/testing/opened';
 
-const open = () =>
-  createWorkbench({
-    documents: demo,
-    revision: 1,
-    sceneId: 'winter-splash',
-    catalogue: [],
-    view: readView({}),
-    arrived: [],
-  });
 const keyOf = (on: string) => KEYS.find((k) => k.on?.includes(on))!;
 
 describe('the list of keys', () => {
@@ -23,7 +12,7 @@ describe('the list of keys', () => {
   });
 
   it('does what it says', () => {
-    const store = open();
+    const store = openDemo();
     let helped = 0;
     const press = (on: string) => keyOf(on).run!({ store, help: () => helped++ });
     press('d');

@@ -1,24 +1,17 @@
-import json from '../../../../data/screens.json';
-import { demoDocuments } from '../../../../demo/documents';
 import type { Change } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
 import { applyPatch, diff } from '@/core/patch/patch';
-import { readCatalogue } from '@/core/screens/catalogue';
 import { edit } from '../edit';
 import { watchSaving } from '../save-client';
-import { readView } from '../view';
-import { createWorkbench, type WorkbenchStore } from '../workbench';
+import type { WorkbenchStore } from '../workbench';
+import { catalogue, demo as plain, openDemo } from './opened';
 
-const plain = demoDocuments(() => [
-  { hash: 'a'.repeat(64), widthPx: 400, heightPx: 300, density: 1, appearance: 'light', vector: false },
-]);
 const spare = (id: string) => ({ id, name: id, value: { value: 1, unit: 'lu' as const } });
 /** With named values that nothing uses, at both ends of the list. */
 export const demo: Documents = {
   ...plain,
   project: { ...plain.project, named: [spare('first'), ...plain.project.named, spare('last')] },
 };
-const screens = readCatalogue(json).slice(0, 1);
 
 /** What the server would do with the next request instead of answering it. */
 export type Mishap = 'offline' | 'lost answer' | 'refused' | 'broken' | 'proxy';
@@ -72,14 +65,7 @@ const page = { ends: [] as (() => void)[], kept: new Map<string, string>() };
 
 export function open(of: ReturnType<typeof server>): WorkbenchStore {
   const { documents, revision, taken } = of.state;
-  const store = createWorkbench({
-    documents,
-    revision,
-    sceneId: 'winter-splash',
-    catalogue: screens,
-    view: readView({}),
-    arrived: taken,
-  });
+  const store = openDemo({ documents, revision, catalogue: catalogue.slice(0, 1), arrived: taken });
   page.ends.push(watchSaving(store, taken));
   return store;
 }
