@@ -48,6 +48,17 @@ test('a real screenshot is laid over its case, what is left out is moved, and al
   const low = await tall();
   await page.keyboard.press('Shift+ArrowDown');
   expect(Number.parseFloat(await tall())).toBeGreaterThan(Number.parseFloat(low));
+  // Wherever it is dragged to, it stays on the screen.
+  const picture = (await shot.locator('.shot-picture').boundingBox())!;
+  const held = (await masks.last().boundingBox())!;
+  await page.mouse.move(held.x + held.width / 2, held.y + held.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(picture.x - 400, picture.y - 60);
+  await page.mouse.up();
+  await expect(masks.last()).toHaveCSS('left', '0px');
+  await expect(masks.last()).toHaveCSS('top', '0px');
+  const { width: kept } = (await masks.last().boundingBox())!;
+  expect(Math.abs(kept - held.width)).toBeLessThan(0.5);
   await shot.getByRole('button', { name: 'look again' }).press('Enter');
   await expect(shot.getByRole('button', { name: 'look again' })).toHaveCount(0, { timeout: 60_000 });
   await expect(masks).toHaveCount(before + 1);

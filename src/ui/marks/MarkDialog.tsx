@@ -10,8 +10,8 @@ import { NameField } from '../scene/editors/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inCut } from '../state/edit';
 import { CUT_WORDS } from '../words';
+import { AreaBox, laidOver } from '../parts/AreaBox';
 import { Choices } from '../parts/Choices';
-import { AreaBox, laidOver } from './AreaBox';
 import { Suggested } from './Suggested';
 
 /** CSS px across, twice over for fine screens. */
@@ -27,6 +27,14 @@ interface CutProps {
   onCommit: () => void;
 }
 
+/** What a new area is called: what other cuts mark and this one does not, or by a number that is free. */
+function newSubject({ cuts }: Picture, cut: Cut): string {
+  const taken = new Set(cut.keepAreas.map((k) => k.subject));
+  let n = cut.keepAreas.length + 1;
+  while (taken.has(`Subject ${n}`)) n++;
+  return unmarkedIn(cuts, cut)[0] ?? `Subject ${n}`;
+}
+
 /** A cut, large; what is dragged on it becomes a keep area. */
 function CutPlan({ cut, change, onCommit, picture }: CutProps) {
   const ref = useRef<HTMLDivElement>(null);
@@ -37,14 +45,10 @@ function CutPlan({ cut, change, onCommit, picture }: CutProps) {
     const box = around();
     return { x: (event.clientX - box.left) / box.width, y: (event.clientY - box.top) / box.height };
   };
-  const taken = new Set(cut.keepAreas.map((k) => k.subject));
-  const free = unmarkedIn(picture.cuts, cut)[0];
   const finish = () => {
     setDrawn(null);
     if (!drawn || Math.max(drawn.rect.width, drawn.rect.height) < LEAST_DRAG) return;
-    let n = cut.keepAreas.length + 1;
-    while (taken.has(`Subject ${n}`)) n++;
-    change((c) => c.keepAreas.push({ subject: free ?? `Subject ${n}`, rect: drawn.rect, weight: 1 }));
+    change((c) => c.keepAreas.push({ subject: newSubject(picture, cut), rect: drawn.rect, weight: 1 }));
     onCommit();
   };
   return (
@@ -68,7 +72,8 @@ function CutPlan({ cut, change, onCommit, picture }: CutProps) {
       {cut.keepAreas.map((area, index) => (
         <AreaBox
           key={index}
-          area={area}
+          name={area.subject}
+          rect={area.rect}
           around={around}
           onChange={(rect) => change((c) => (c.keepAreas[index]!.rect = rect))}
           onCommit={onCommit}

@@ -2,14 +2,15 @@
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import type { Rect } from '@/core/geometry/rect';
 import { movedArea, resizedArea } from '@/core/pictures/areas';
-import type { KeepArea } from '@/core/pictures/picture';
 
-const STEPS: Record<string, [number, number]> = {
-  ArrowLeft: [-0.01, 0],
-  ArrowRight: [0.01, 0],
-  ArrowUp: [0, -0.01],
-  ArrowDown: [0, 0.01],
+/** By how many steps each key goes on, across and down. */
+const KEYS: Partial<Record<string, readonly [number, number]>> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
 };
+const STEP = { x: 0.01, y: 0.01 };
 
 /** Shares of the picture as they are laid over it. */
 export const laidOver = (r: Rect) => ({
@@ -20,20 +21,28 @@ export const laidOver = (r: Rect) => ({
 });
 
 interface Props {
-  area: KeepArea;
+  name: string;
+  /** shares of the picture, 0..1 */
+  rect: Rect;
   /** the picture that it lies on, for the size of a drag */
   around: () => DOMRect;
   onChange: (rect: Rect) => void;
-  onCommit: () => void;
+  /** once it is let go */
+  onCommit?: () => void;
+  /** shares of the picture by which a key moves it */
+  step?: { x: number; y: number };
+  className?: string;
+  /** shown on it, unless its name only says what it is */
+  isNamed?: boolean;
 }
 
 /** What a pointer does to an area: pressed on it, it moves it; at its far corner, it resizes it. */
-function useDrag({ area, around, onChange, onCommit }: Props) {
+function useDrag({ rect, around, onChange, onCommit }: Props) {
   const drag = useRef<{ x: number; y: number; rect: Rect; corner: boolean } | null>(null);
   const start = (event: PointerEvent<HTMLElement>, corner: boolean) => {
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
-    drag.current = { x: event.clientX, y: event.clientY, rect: area.rect, corner };
+    drag.current = { x: event.clientX, y: event.clientY, rect, corner };
   };
   const onPointerMove = (event: PointerEvent) => {
     if (!drag.current) return;
@@ -48,7 +57,7 @@ function useDrag({ area, around, onChange, onCommit }: Props) {
   const onPointerUp = (event: PointerEvent) => {
     event.stopPropagation();
     drag.current = null;
-    onCommit();
+    onCommit?.();
   };
   return (corner: boolean) => ({
     onPointerDown: (event: PointerEvent<HTMLElement>) => start(event, corner),
@@ -57,31 +66,31 @@ function useDrag({ area, around, onChange, onCommit }: Props) {
   });
 }
 
-/** A keep area on its picture: dragged to move it, at its far corner to resize it, or with the arrow keys. */
+/** An area on a picture, which it stays within: dragged to move it, at its far corner to resize it, or with the arrow keys. */
 export function AreaBox(props: Props) {
-  const { area, onChange, onCommit } = props;
+  const { name, rect, onChange, onCommit, step = STEP, className = 'mark-area', isNamed = true } = props;
   const dragged = useDrag(props);
   const onKeyDown = (event: KeyboardEvent) => {
-    const step = STEPS[event.key];
-    if (!step) return;
+    const steps = KEYS[event.key];
+    if (!steps) return;
     event.preventDefault();
-    const [x, y] = step;
-    onChange((event.shiftKey ? resizedArea : movedArea)(area.rect, { x, y }));
+    const by = { x: steps[0] * step.x, y: steps[1] * step.y };
+    onChange((event.shiftKey ? resizedArea : movedArea)(rect, by));
   };
   return (
     <div
-      className="mark-area"
-      style={laidOver(area.rect)}
+      className={className}
+      style={laidOver(rect)}
       role="button"
       tabIndex={0}
-      aria-label={`${area.subject}. Arrow keys move it, with Shift they resize it.`}
+      aria-label={`${name}. Arrow keys move it, with Shift they resize it.`}
       {...dragged(false)}
       onKeyDown={onKeyDown}
       onKeyUp={(e) => {
-        if (STEPS[e.key]) onCommit();
+        if (KEYS[e.key]) onCommit?.();
       }}
     >
-      <span className="mark-name">{area.subject}</span>
+      {isNamed && <span className="mark-name">{name}</span>}
       <span className="mark-corner" {...dragged(true)} />
     </div>
   );

@@ -8,7 +8,7 @@ import { fitOf } from '@/core/scene/when';
 import { PictureThumb, masterOfCut } from '../drawing/PictureThumb';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
-import { laidOver } from '../marks/AreaBox';
+import { laidOver } from '../parts/AreaBox';
 import { Choices } from '../parts/Choices';
 import { whilePressed } from '../parts/pointing';
 import { sayFile } from '../words';

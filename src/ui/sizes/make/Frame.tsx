@@ -4,7 +4,7 @@ import type { Rect } from '@/core/geometry/rect';
 import { resizedFrame } from '@/core/pictures/cut-frame';
 import type { Cut, Rendition } from '@/core/pictures/picture';
 import { Preview } from '../../drawing/Preview';
-import { AreaBox, laidOver } from '../../marks/AreaBox';
+import { AreaBox, laidOver } from '../../parts/AreaBox';
 
 /** CSS px across, twice over for fine screens. */
 const PREVIEW = 1200;
@@ -33,10 +33,10 @@ export function Frame({ master, cut, frame, onChange }: Props) {
         <span key={i} className="make-keep" style={laidOver(area.rect)} title={area.subject} />
       ))}
       <AreaBox
-        area={{ subject: 'Frame', rect: frame, weight: 1 }}
+        name="Frame"
+        rect={frame}
         around={() => ref.current!.getBoundingClientRect()}
         onChange={(next) => onChange(isResized(next, frame) ? resizedFrame(frame, next) : next)}
-        onCommit={() => {}}
       />
     </div>
   );
