@@ -136,7 +136,7 @@ export async function undo(page: Page, times = 1): Promise<void> {
   await expect(saving(page)).toHaveText('saved');
 }
 
-export const closeUp = (page: Page) => page.getByRole('complementary', { name: 'Close-up' });
+export const closeUp = (page: Page) => page.getByLabel('Close-up', { exact: true });
 
 /** What stands in a row of a layer’s table in the close-up. */
 export const figure = (page: Page, layer: string, row: string) =>

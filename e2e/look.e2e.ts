@@ -3,7 +3,8 @@ import { test } from './test';
 import { allFindings } from './fixtures';
 
 const SPLASH = '/projects/larkmoor-ferries/winter-splash';
-const VIEWS = [
+/** Name, address, what is there once it is drawn, and the buttons that open the rest of it. */
+const VIEWS: readonly (readonly [string, string, string, ...string[]])[] = [
   ['the start page', '/', 'main'],
   ['screens', SPLASH, '.tally'],
   ['fits', `${SPLASH}?lens=fits`, '.fits table'],
@@ -14,7 +15,13 @@ const VIEWS = [
   ['ship', `${SPLASH}?lens=ship`, '.sheet-section'],
   ['a free window', `${SPLASH}?middle=window`, '.stretch-track'],
   ['the map', `${SPLASH}?middle=map`, '.size-map-breaks'],
-] as const;
+  ['two cases', `${SPLASH}?middle=pair`, '.pair-stage canvas'],
+  ['a close-up, enlarged', `${SPLASH}?enlarged=on`, '.tally'],
+  ['the screens', SPLASH, '.tally', '93 screens'],
+  ['sets', SPLASH, '.tally', '93 screens', 'screens and sets'],
+  ['a template', SPLASH, '.tally', '93 screens', 'screens and sets', 'template for designers'],
+  ['keep areas', SPLASH, '.tally', 'Draw keep areas on the picture'],
+];
 
 /** Least side of what is pressed, px. Source: WCAG 2.2, 2.5.8; links in a line of text are left out there. */
 const LEAST_SIDE = 24;
@@ -31,7 +38,9 @@ const measured = (page: Page) =>
       const name = (e: Element) =>
         `${e.tagName.toLowerCase()}.${e.getAttribute('class') ?? ''} “${(e.textContent ?? '').slice(0, 20)}”`;
       const pressed = [
-        ...document.querySelectorAll('button, a[href], input, select, textarea, summary, [role=slider]'),
+        ...document.querySelectorAll(
+          'button, a[href], input, select, textarea, summary, [role=slider], [tabindex="0"]',
+        ),
       ].filter((e) => seen(e) && !e.classList.contains('visually-hidden') && !e.closest('svg, .skip'));
       const small = pressed.filter((e) => {
         const { width, height } = (e.closest('label, .form-check') ?? e).getBoundingClientRect();
@@ -83,12 +92,13 @@ const measured = (page: Page) =>
 // A view is looked at twice from edge to edge.
 test.describe.configure({ timeout: 200_000 });
 
-for (const [name, address, there] of VIEWS)
+for (const [name, address, there, ...opens] of VIEWS)
   test(`everything can be pressed, read and found by its ring, and axe finds nothing at all: ${name}`, async ({
     page,
   }) => {
     await page.goto(address);
     await page.locator(there).first().waitFor({ timeout: 90_000 });
+    for (const button of opens) await page.getByRole('button', { name: button }).first().click();
     for (const colorScheme of ['light', 'dark'] as const) {
       await page.emulateMedia({ colorScheme });
       // From here on the focus is shown: it is moved by the keyboard.

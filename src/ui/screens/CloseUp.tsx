@@ -142,13 +142,19 @@ export function CloseUp() {
   const c = useChosenCase();
   const result = useCaseResult(c, documents);
   const isMeasured = useIsMeasured(documents);
-  const ref = useRef<HTMLElement>(null);
+  const ref = useRef<HTMLDivElement>(null);
   const room = roomIn(useElementSize(ref), isEnlarged);
   const screen = result?.regions.screen;
   const scale = screen ? Math.min(room.width / screen.width, room.height / screen.height) : 1;
   const breach = result && isMeasured ? gravest(result.breaches) : null;
   return (
-    <aside className="close-up" aria-label="Close-up" ref={ref}>
+    <div
+      className="close-up"
+      role={isEnlarged ? 'main' : 'complementary'}
+      id={isEnlarged ? 'main' : undefined}
+      aria-label="Close-up"
+      ref={ref}
+    >
       <CloseDrawer />
       {c && result ? (
         <>
@@ -172,6 +178,6 @@ export function CloseUp() {
       ) : (
         <p className="quiet">Choose a screen to see it large, with its figures.</p>
       )}
-    </aside>
+    </div>
   );
 }

@@ -41,6 +41,7 @@ function Lens() {
   const hasScene = useWorkbench((s) => sceneOf(s) !== undefined);
   const lens = useWorkbench((s) => s.view.lens);
   const slots = useWorkbench((s) => isIcon(sceneOf(s)));
+  const isEnlarged = useWorkbench((s) => s.view.enlarged ?? false);
   if (!hasScene) return <EmptyProject />;
   if (lens !== 'screens') {
     const Opened = LENS_VIEWS[lens];
@@ -49,7 +50,8 @@ function Lens() {
   return (
     <Columns>
       <SceneColumn />
-      <main className="middle" id="main">
+      {/* The close-up is the main part of the page where it takes this one’s place. */}
+      <main className="middle" id={isEnlarged ? undefined : 'main'}>
         <DrawerWays />
         {slots ? <SlotTools /> : <FieldTools />}
         <MirrorNote />

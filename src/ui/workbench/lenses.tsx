@@ -29,31 +29,46 @@ const MIDDLES: Views<Exclude<View['middle'], 'field'>> = {
 /** Stands where the code of a view could not be loaded, such as while the server is away. */
 function NotLoaded() {
   return (
-    <main className="start" id="main">
+    <>
       <p className="problem" role="alert">
         This view could not be loaded. What you changed is saved, or kept in this tab until it is.
       </p>
       <Button variant="primary" onClick={() => window.location.reload()}>
         Load the page again
       </Button>
-    </main>
+    </>
   );
 }
 
-const Loading = () => <main id="main" aria-busy="true" aria-label="The view is being loaded" />;
+/** What stands in place of a view: a lens is the main part of the page, a view of the middle stands in it. */
+function placeOf(Part: 'main' | 'div') {
+  const id = Part === 'main' ? 'main' : undefined;
+  const Loading = () => (
+    <Part id={id} aria-busy="true">
+      <span className="visually-hidden">The view is being loaded</span>
+    </Part>
+  );
+  const Lost = () => (
+    <Part className="start" id={id}>
+      <NotLoaded />
+    </Part>
+  );
+  return { Loading, Lost };
+}
 
 /** Not made on the server: what can be seen before its code is there could be clicked, and nothing would hear of it. */
-const opened = (load: () => Promise<ComponentType>): ComponentType =>
-  dynamic(() => load().catch(() => NotLoaded), { loading: Loading, ssr: false });
+const opened = (load: () => Promise<ComponentType>, { Loading, Lost }: ReturnType<typeof placeOf>) =>
+  dynamic(() => load().catch(() => Lost), { loading: Loading, ssr: false });
 
-const all = <K extends string>(views: Views<K>): Record<K, ComponentType> =>
-  Object.fromEntries(Object.entries(views).map(([id, load]) => [id, opened(load as Views<K>[K])])) as Record<
-    K,
-    ComponentType
-  >;
+function all<K extends string>(views: Views<K>, part: 'main' | 'div'): Record<K, ComponentType> {
+  const place = placeOf(part);
+  return Object.fromEntries(
+    Object.entries(views).map(([id, load]) => [id, opened(load as Views<K>[K], place)]),
+  ) as Record<K, ComponentType>;
+}
 
-export const LENS_VIEWS = all(LENSES);
-export const MIDDLE_VIEWS = all(MIDDLES);
+export const LENS_VIEWS = all(LENSES, 'main');
+export const MIDDLE_VIEWS = all(MIDDLES, 'div');
 
 /** How long the page is left to itself before the rest is loaded. */
 const REST_MS = 4000;
