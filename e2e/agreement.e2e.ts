@@ -1,6 +1,7 @@
 import { expect, type APIRequestContext, type Page } from '@playwright/test';
 import { test } from './test';
 import type { Documents } from '../src/core/project/documents';
+import { closeUp } from './fixtures';
 import { difference, inkOf, raster, type Raster } from './pixels';
 import { AGREEMENT_PROJECT, GROUND, HELD, LETTERS, PAINTED_SCENES, WAYS, type Way } from './agreement-scenes';
 
@@ -21,7 +22,7 @@ async function canvasOf(
 ): Promise<{ png: Buffer; scale: number }> {
   const appearance = caseId.endsWith('dark') ? 'dark' : 'light';
   await page.goto(`/projects/${AGREEMENT_PROJECT}/${scene}?case=${caseId}&appearance=${appearance}${more}`);
-  const canvas = page.getByRole('complementary', { name: 'Close-up' }).locator('canvas');
+  const canvas = closeUp(page).locator('canvas');
   await expect(canvas).toHaveAttribute('data-complete', 'true');
   await page.waitForLoadState('networkidle');
   const data = await canvas.evaluate((c: HTMLCanvasElement) => [c.toDataURL(), c.dataset.scale] as const);
