@@ -2,7 +2,7 @@ import { expect, type Page } from '@playwright/test';
 import { readFileSync } from 'node:fs';
 import { unzipSync } from 'fflate';
 import sharp from 'sharp';
-import { createProject, dropFiles, saving, seriousInBothThemes, tabTo, undo } from './fixtures';
+import { closeUp, createProject, dropFiles, saving, seriousInBothThemes, tabTo, undo } from './fixtures';
 import { test } from './test';
 
 // Both begin on a store that was just made, and have much drawn.
@@ -33,11 +33,10 @@ test('an icon is made by keyboard, looked at in its slots, judged, and taken alo
   });
   await expect(phone).toContainText('home screen, 60 at 3x, 180 × 180 px');
   await phone.click();
-  const closeUp = page.getByRole('complementary', { name: 'Close-up' });
-  await expect(closeUp).toContainText('180 × 180 device px');
+  await expect(closeUp(page)).toContainText('180 × 180 device px');
   // Arrow keys go from slot to slot.
   await page.keyboard.press('ArrowLeft');
-  await expect(closeUp).toContainText('120 × 120 device px');
+  await expect(closeUp(page)).toContainText('120 × 120 device px');
   expect(await seriousInBothThemes(page)).toEqual([]);
 
   // One set more, from the keyboard.

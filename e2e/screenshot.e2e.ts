@@ -59,6 +59,13 @@ test('a real screenshot is laid over its case, what is left out is moved, and al
   await expect(masks.last()).toHaveCSS('top', '0px');
   const { width: kept } = (await masks.last().boundingBox())!;
   expect(Math.abs(kept - held.width)).toBeLessThan(0.5);
+  const corner = (await masks.last().locator('.mark-corner').boundingBox())!;
+  await page.mouse.move(corner.x + corner.width / 2, corner.y + corner.height / 2);
+  await page.mouse.down();
+  await page.mouse.move(corner.x + corner.width / 2 + 40, corner.y + corner.height / 2);
+  await page.mouse.up();
+  await expect(masks.last()).toHaveCSS('left', '0px');
+  expect((await masks.last().boundingBox())!.width).toBeGreaterThan(kept + 30);
   await shot.getByRole('button', { name: 'look again' }).press('Enter');
   await expect(shot.getByRole('button', { name: 'look again' })).toHaveCount(0, { timeout: 60_000 });
   await expect(masks).toHaveCount(before + 1);

@@ -9,7 +9,7 @@ import { openCases } from '../findings/finding';
 import { gravestBreach } from '../measure/judge';
 import { launchAdvice } from './advice';
 import { launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
-import { Launch, targetOf, type Target } from '../project/launch';
+import { Launch, targetOf } from '../project/launch';
 import {
   LAUNCH_LIMITS,
   LAUNCH_RULES,
@@ -17,6 +17,7 @@ import {
   launchBounds,
   withLaunchLimit,
 } from '../project/launch-limits';
+import { target } from '../testing/launches';
 
 const demo = demoDocuments(
   (id) => pictureOf(id, { widthPx: 900, heightPx: 900, density: 3 }).cuts[0]!.renditions,
@@ -152,16 +153,11 @@ it('screens that are drawn alike are told apart by their first windows', () => {
     kind: screen.kind === 'phone' ? ('tablet' as const) : ('phone' as const),
   };
   const both = casesOf([screen, twin], ['light']);
-  const target = (id: string, kind: Target['kinds'][number]): Target => ({
-    id,
-    name: id,
-    families: [],
-    kinds: [kind],
-    ids: [],
-    system: 'icon',
-  });
   const { launch } = asked((l) => {
-    l.targets = [target('a', screen.kind as Kind), target('b', twin.kind)];
+    l.targets = [
+      target({ id: 'a', name: 'a', kinds: [screen.kind as Kind] }),
+      target({ id: 'b', name: 'b', kinds: [twin.kind] }),
+    ];
   });
   const alone = distinctCases(casesOf([screen], ['light'])).length;
   expect(distinctCases(both)).toHaveLength(alone);

@@ -5,6 +5,7 @@ import { applyPatch } from '../patch/patch';
 import { casesOf } from '../screens/cases';
 import type { Documents } from '../project/documents';
 import { fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '../testing/scenes';
+import { target as plainTarget } from '../testing/launches';
 import { halfWide } from '../testing/fonts';
 import { launchAdvice } from './advice';
 import { launchBecause, launchFindings, type LaunchAsked, type LaunchFinding } from './findings';
@@ -34,15 +35,8 @@ const sceneOf = (id: string, layers = [typed]): Scene => ({
   id,
   name: `Scene ${id}`,
 });
-const target = (more: Partial<Target>): Target => ({
-  id: 't',
-  name: 'Target',
-  families: ['whole-number', 'density-class'],
-  kinds: [],
-  ids: [],
-  system: 'flat',
-  ...more,
-});
+const target = (more: Partial<Target>): Target =>
+  plainTarget({ families: ['whole-number', 'density-class'], system: 'flat', ...more });
 function asked(more: Partial<Launch> = {}, scenes = { a: sceneOf('a'), b: sceneOf('b') }): LaunchAsked {
   const stage = { enter: 'none' as const, durationMs: 0, easing: 'linear', holdMs: 0 };
   const launch = Launch.parse({

@@ -1,7 +1,7 @@
 import { chooseRendition } from '@/core/pictures/choose';
 import type { Screen } from '@/core/screens/screen';
 import { edgesOf, fitOf, inputOf, middleOf, pictureLayer, pictureOf, SCREENS } from '@/core/testing/scenes';
-import type { Layer } from '@/core/scene/scene';
+import type { Layer, TextLayer } from '@/core/scene/scene';
 import { lu, percent } from '@/core/values/values';
 import { scenePage } from './page';
 import { blockCss } from './rules';
@@ -30,7 +30,7 @@ const css = (to: ToWrite, name: string) =>
     .join('');
 
 /** A text in the middle of its screen. */
-const titled = (text: string): Layer => ({
+const titled = (text: string): TextLayer => ({
   id: 'title',
   name: 'Title',
   kind: 'text',
@@ -172,23 +172,13 @@ describe('a scene as CSS', () => {
   });
 
   it('names what it cannot say, and whatever stands on it', () => {
+    const terms = titled('Terms');
     const shrinking: Layer = {
+      ...terms,
       id: 'small',
       name: 'Small print',
-      kind: 'text',
-      role: 'text',
-      visible: true,
-      text: 'Terms',
       placing: { x: edgesOf('safe'), y: middleOf({ kind: 'length', length: lu(40) }) },
-      style: {
-        font: 'sans',
-        weight: 400,
-        size: 20,
-        lineHeight: 1.3,
-        colour: { light: '#12303b' },
-        align: { x: 'start', y: 'start' },
-        shrinkTo: 9,
-      },
+      style: { ...terms.style, shrinkTo: 9 },
     };
     const on = pictureLayer(
       { x: edgesOf('layer:small'), y: edgesOf('layer:small') },

@@ -74,7 +74,6 @@ function CutPlan({ cut, change, onCommit, picture }: CutProps) {
           key={index}
           name={area.subject}
           rect={area.rect}
-          around={around}
           onChange={(rect) => change((c) => (c.keepAreas[index]!.rect = rect))}
           onCommit={onCommit}
         />

@@ -24,8 +24,6 @@ interface Props {
   name: string;
   /** shares of the picture, 0..1 */
   rect: Rect;
-  /** the picture that it lies on, for the size of a drag */
-  around: () => DOMRect;
   onChange: (rect: Rect) => void;
   /** once it is let go */
   onCommit?: () => void;
@@ -36,18 +34,19 @@ interface Props {
   isNamed?: boolean;
 }
 
-/** What a pointer does to an area: pressed on it, it moves it; at its far corner, it resizes it. */
-function useDrag({ rect, around, onChange, onCommit }: Props) {
+/** What a pointer does to an area: pressed on it, it moves it; at its far corner, which lies on it, it resizes it. */
+function useDrag({ rect, onChange, onCommit }: Props) {
   const drag = useRef<{ x: number; y: number; rect: Rect; corner: boolean } | null>(null);
-  const start = (event: PointerEvent<HTMLElement>, corner: boolean) => {
+  const onPointerDown = (event: PointerEvent<HTMLElement>) => {
     event.stopPropagation();
     event.currentTarget.setPointerCapture(event.pointerId);
+    const corner = event.target !== event.currentTarget;
     drag.current = { x: event.clientX, y: event.clientY, rect, corner };
   };
-  const onPointerMove = (event: PointerEvent) => {
+  const onPointerMove = (event: PointerEvent<HTMLElement>) => {
     if (!drag.current) return;
     event.stopPropagation();
-    const { width, height } = around();
+    const { width, height } = event.currentTarget.parentElement!.getBoundingClientRect();
     const by = {
       x: (event.clientX - drag.current.x) / width,
       y: (event.clientY - drag.current.y) / height,
@@ -59,17 +58,14 @@ function useDrag({ rect, around, onChange, onCommit }: Props) {
     drag.current = null;
     onCommit?.();
   };
-  return (corner: boolean) => ({
-    onPointerDown: (event: PointerEvent<HTMLElement>) => start(event, corner),
-    onPointerMove,
-    onPointerUp,
-  });
+  return { onPointerDown, onPointerMove, onPointerUp };
 }
 
-/** An area on a picture, which it stays within: dragged to move it, at its far corner to resize it, or with the arrow keys. */
+/** An area right in the element of its picture, which it stays within: dragged to move it, at its far corner to resize it, or with the arrow keys. */
 export function AreaBox(props: Props) {
   const { name, rect, onChange, onCommit, step = STEP, className = 'mark-area', isNamed = true } = props;
   const dragged = useDrag(props);
+  const said = `${name}. Arrow keys move it, with Shift they resize it.`;
   const onKeyDown = (event: KeyboardEvent) => {
     const steps = KEYS[event.key];
     if (!steps) return;
@@ -79,19 +75,20 @@ export function AreaBox(props: Props) {
   };
   return (
     <div
-      className={className}
+      className={`area-box ${className}`}
       style={laidOver(rect)}
       role="button"
       tabIndex={0}
-      aria-label={`${name}. Arrow keys move it, with Shift they resize it.`}
-      {...dragged(false)}
+      aria-label={said}
+      title={isNamed ? undefined : said}
+      {...dragged}
       onKeyDown={onKeyDown}
       onKeyUp={(e) => {
         if (KEYS[e.key]) onCommit?.();
       }}
     >
       {isNamed && <span className="mark-name">{name}</span>}
-      <span className="mark-corner" {...dragged(true)} />
+      <span className="mark-corner" />
     </div>
   );
 }

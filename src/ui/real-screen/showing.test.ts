@@ -2,6 +2,7 @@ import type { ScreenStage } from '@/core/project/launch';
 import type { StageResult } from '@/core/launch/survey';
 import { timelineOf } from '@/core/launch/timeline';
 import { measuredCase, type Reading } from '@/core/screens/measured';
+import { stage } from '@/core/testing/launches';
 import { edgesOf, fitOf, inputOf, pictureLayer, pictureOf } from '@/core/testing/scenes';
 import { surveyCase } from '@/core/survey/survey';
 import { asSent, Shown } from '@/formats/real-screen/shown';
@@ -40,22 +41,11 @@ describe('what a real screen is sent', () => {
   });
 
   it('is a launch in its own time: every picture until the next, the last for a while', () => {
-    const stage = (id: string, more: Partial<ScreenStage>) =>
-      ({
-        id,
-        scene: 's',
-        system: 'app',
-        enter: 'none',
-        durationMs: 0,
-        easing: 'linear',
-        holdMs: 0,
-        ...more,
-      }) as ScreenStage;
     const plain = [
-      stage('one', { system: 'flat' }),
-      stage('two', { enter: 'fade', durationMs: 200, holdMs: 300 }),
-      stage('three', {}),
-    ];
+      stage({ id: 'one', system: 'flat' }),
+      stage({ id: 'two', enter: 'fade', durationMs: 200, holdMs: 300 }),
+      stage({ id: 'three' }),
+    ] as ScreenStage[];
     const launch = { systemMs: 400, loadingMs: 100 } as Parameters<typeof timelineOf>[0];
     const timeline = timelineOf(launch, plain);
     const stages = plain.map((s) => ({ stage: s, result }) as unknown as StageResult);

@@ -12,8 +12,6 @@ interface Props {
   /** of the screen, lu */
   size: Size;
   name: string;
-  /** the picture that it lies on */
-  around: () => DOMRect;
   onChange: (rect: Rect) => void;
 }
 
@@ -24,7 +22,7 @@ function wholeLu(r: Rect): Rect {
 }
 
 /** A part that is left out of a screenshot: dragged, made larger at its corner, or by keys; it stays on the screen. */
-export function Mask({ rect, size, name, onChange, around }: Props) {
+export function Mask({ rect, size, name, onChange }: Props) {
   const screen = fromSize(size);
   return (
     <AreaBox
@@ -33,7 +31,6 @@ export function Mask({ rect, size, name, onChange, around }: Props) {
       isNamed={false}
       rect={areaWithin(rect, screen)}
       step={{ x: STEP / size.width, y: STEP / size.height }}
-      around={around}
       onChange={(share) => onChange(wholeLu(partOf(screen, share)))}
     />
   );

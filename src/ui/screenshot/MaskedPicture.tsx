@@ -1,5 +1,5 @@
 'use client';
-import { useRef, useState } from 'react';
+import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Rect, Size } from '@/core/geometry/rect';
 import type { Evidence } from '@/core/project/proof';
@@ -63,7 +63,6 @@ function MaskActs({ masks, size: { width, height }, isBusy, onChange, onAgain }:
 /** Where a screenshot differs from its case, with what is not looked at laid over it. */
 export function MaskedPicture({ shot, isBusy, onAgain }: Props) {
   const screens = useWorkbench((s) => s.screens);
-  const picture = useRef<HTMLDivElement>(null);
   const [masks, setMasks] = useState<readonly Rect[]>(shot.ignored);
   const c = findCase(shot.case, screens);
   if (!c) return null;
@@ -71,7 +70,7 @@ export function MaskedPicture({ shot, isBusy, onAgain }: Props) {
   const change = (i: number, rect: Rect) => setMasks(masks.map((m, j) => (j === i ? rect : m)));
   return (
     <>
-      <div className="shot-picture" ref={picture}>
+      <div className="shot-picture">
         {/* A drawing of the server, and nothing that an image optimiser could add. */}
         {/* eslint-disable-next-line @next/next/no-img-element */}
         <img
@@ -82,7 +81,6 @@ export function MaskedPicture({ shot, isBusy, onAgain }: Props) {
           <Mask
             key={i}
             {...{ rect, size }}
-            around={() => picture.current!.getBoundingClientRect()}
             name={`left out, ${i + 1} of ${masks.length}`}
             onChange={(next) => change(i, next)}
           />

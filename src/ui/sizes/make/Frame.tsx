@@ -1,5 +1,4 @@
 'use client';
-import { useRef } from 'react';
 import type { Rect } from '@/core/geometry/rect';
 import { resizedFrame } from '@/core/pictures/cut-frame';
 import type { Cut, Rendition } from '@/core/pictures/picture';
@@ -21,13 +20,8 @@ const isResized = (a: Rect, b: Rect) => a.width !== b.width || a.height !== b.he
 
 /** A master with the part that is taken of it, which is dragged and keeps its ratio; what has to be seen is outlined. */
 export function Frame({ master, cut, frame, onChange }: Props) {
-  const ref = useRef<HTMLDivElement>(null);
   return (
-    <div
-      ref={ref}
-      className="mark-plan make-plan"
-      style={{ aspectRatio: `${master.widthPx} / ${master.heightPx}` }}
-    >
+    <div className="mark-plan make-plan" style={{ aspectRatio: `${master.widthPx} / ${master.heightPx}` }}>
       <Preview file={master} px={{ width: PREVIEW, height: 0 }} />
       {cut.keepAreas.map((area, i) => (
         <span key={i} className="make-keep" style={laidOver(area.rect)} title={area.subject} />
@@ -35,7 +29,6 @@ export function Frame({ master, cut, frame, onChange }: Props) {
       <AreaBox
         name="Frame"
         rect={frame}
-        around={() => ref.current!.getBoundingClientRect()}
         onChange={(next) => onChange(isResized(next, frame) ? resizedFrame(frame, next) : next)}
       />
     </div>
