@@ -36,10 +36,10 @@ function narrowedTo(signOff: SignOff, opened: Opened, asked: ProjectAsked): Sign
 }
 
 /** The last sign-off of a project, of nothing but what is asked for; `null` where there is none, or it has nothing of that. */
-export async function lastSigned(opened: Opened, asked: ProjectAsked) {
+export function lastSigned(opened: Opened, asked: ProjectAsked) {
   const last = opened.signOffs.at(-1);
   if (!last) return null;
-  const signOff = await openSignOff(last.text);
+  const signOff = openSignOff(last.text);
   const scene = asked.scene === undefined ? null : sceneOf(opened, asked.scene).id;
   if (scene !== null && !sceneWith(signOff.documents, scene)) return null;
   const narrowed = narrowedTo(signOff, opened, asked);
@@ -52,7 +52,7 @@ export async function lastSigned(opened: Opened, asked: ProjectAsked) {
  * @throws Refusal; SignOffFault that names what of it is not as it was signed
  */
 export async function against(what: string, opened: Opened, wanted: Opened, asked: ProjectAsked) {
-  const signOff = await openSignOff(textOf(opened, what));
+  const signOff = openSignOff(textOf(opened, what));
   if (signOff.documents.project.id !== opened.documents.project.id)
     throw new Refusal(
       `This sign-off is of another project, “${signOff.documents.project.name}”. Name one of “${opened.documents.project.name}”.`,

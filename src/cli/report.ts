@@ -20,7 +20,7 @@ export async function report(asked: ReportAsked, io: Io): Promise<void> {
       progress.say(now);
       return Promise.resolve();
     };
-    const signed = await lastSigned(opened, asked);
+    const signed = lastSigned(opened, asked);
     const made = await makeReport(wanted, wanted.host, wanted.bytes.original, say, signed);
     progress.end();
     write(reportHtml(made), asked, io);

@@ -1,6 +1,7 @@
 import { bottom, right, type Rect } from '@/core/geometry/rect';
 import type { Template } from '@/core/solve/template';
 import { sayNumber } from '@/core/words/numbers';
+import { PALETTE } from '@/render/palette';
 import { escapeHtml } from './html';
 
 /** Colours of the template by itself, whatever the look of the page; on light and on dark pictures. */
@@ -8,9 +9,9 @@ const COLOURS = {
   canvas: '#e9e4d8',
   some: '#b9cfd4',
   every: '#7fb5a2',
-  safe: '#0c6b75',
-  cutouts: '#ae3527',
-  ink: '#1f2b30',
+  safe: PALETTE.light.river,
+  cutouts: PALETTE.light.fail,
+  ink: PALETTE.light.ink,
 };
 
 /** The layers of a template, each a group by itself. */

@@ -5,6 +5,7 @@ import type { Outcome } from '@/core/measure/judge';
 import { rgbaOf } from '@/core/pixels/raster';
 import { contactCells, type ContactAsked, type ContactCell } from './contact-cells';
 import { EM } from './em';
+import { OUTCOME_COLOURS, PALETTE } from './palette';
 import type { Fonts } from './fonts';
 import type { Host } from './host';
 import { paintPng, paintRaw, type Bytes } from './sharp';
@@ -21,12 +22,10 @@ const LOOK = {
   columns: 8,
   /** of a page of a PDF, A3 in landscape */
   page: { width: 1190.55, height: 841.89 },
-  paper: '#f4f1ea',
-  ink: '#1d2a2f',
-  quiet: '#5a686c',
+  paper: PALETTE.light.sheet,
+  ink: PALETTE.light.ink,
+  quiet: PALETTE.light['ink-2'],
 } as const;
-
-const SIGN_COLOURS: Record<Outcome, string> = { fail: '#ae3527', warn: '#8f5806', clear: '#446c40' };
 
 /** Signs that are told apart by their shape as well: a full triangle, a half one, a ring. In a square of 10. */
 const SIGNS: Record<Outcome, string> = {
@@ -68,7 +67,7 @@ function marksOf(cell: ContactCell, at: { x: number; y: number }, fonts: Fonts):
     x: at.x,
     y: top + 1,
     scale: 1,
-    colour: SIGN_COLOURS[cell.outcome],
+    colour: OUTCOME_COLOURS[cell.outcome],
   };
   const lines = cell.caption.map((text, i): Mark => {
     const indent = i === 0 ? 15 : 0;

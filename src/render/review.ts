@@ -35,7 +35,7 @@ export async function reviewing(
   const { pictures } = documents.project;
   const outside = gathered ?? (await gather(documents, host));
   const ink = await host.ink(inkFiles(pictures));
-  const digest = await digestOf(documents, screens);
+  const digest = digestOf(documents, screens);
   return review({ documents, revision, digest, screens, outside, ink });
 }
 

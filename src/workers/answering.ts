@@ -21,6 +21,7 @@ import { survey, surveyEach, surveyInput, type CaseResult } from '@/core/survey/
 import { filesOfScene, type Documents } from '@/core/project/documents';
 import { goingOn, type GoOn } from '@/render/review';
 import { askedOf, casesIn, launchAsked, memory } from './memory';
+import { newId } from './new-id';
 
 /** What can say why it is there. */
 type Explained = SceneFinding | LaunchFinding;
@@ -152,7 +153,7 @@ export const answering = {
     return (
       asked &&
       goingOn(
-        launchAdvising(asked, finding, () => crypto.randomUUID()),
+        launchAdvising(asked, finding, newId),
         goOn,
       )
     );

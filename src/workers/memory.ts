@@ -13,6 +13,7 @@ import { samePixels, type Earlier } from '@/core/survey/earlier';
 import { surveyInput, type Outside, type SurveyInput } from '@/core/survey/survey';
 import { filesOfScene, fontsOfScene, type Documents } from '@/core/project/documents';
 import { createFilePixels } from './file-pixels';
+import { newId } from './new-id';
 
 /** What the worker remembers from one question to the next. */
 interface Memory {
@@ -83,7 +84,7 @@ export async function askedOf(
     sceneId,
     cases: casesIn(documents, sceneId),
     outside: { fonts: known, pixels },
-    newId: () => crypto.randomUUID(),
+    newId,
     earlier: memory.earlier,
     allows: windowsAllow(documents, sceneId, [...new Set(memory.all.map((c) => c.screen))]),
   };

@@ -1,3 +1,5 @@
+import { sha256 } from '@noble/hashes/sha2.js';
+import { bytesToHex, utf8ToBytes } from '@noble/hashes/utils.js';
 import { PRODUCT_VERSION } from './version';
 import type { Documents } from '../project/documents';
 import type { Screen } from '../screens/screen';
@@ -11,17 +13,14 @@ export function canonicalJson(value: unknown): string {
   return JSON.stringify(value, sorted);
 }
 
-/** In hexadecimal, of a text as UTF-8. */
-export async function sha256(text: string): Promise<string> {
-  const hash = await crypto.subtle.digest('SHA-256', new TextEncoder().encode(text));
-  return [...new Uint8Array(hash)].map((b) => b.toString(16).padStart(2, '0')).join('');
-}
+/** SHA-256 (FIPS 180-4) in hexadecimal, of a text as UTF-8; by a library, as browsers keep theirs for pages of https. */
+export const sha256Of = (text: string): string => bytesToHex(sha256(utf8ToBytes(text)));
 
 /**
  * What a review is told by: SHA-256 of documents, screens and version, in hexadecimal. Files are named in the documents by
  * their own hashes.
  */
-export async function digestOf(documents: Documents, screens: readonly Screen[]): Promise<string> {
+export function digestOf(documents: Documents, screens: readonly Screen[]): string {
   const text = canonicalJson({ version: PRODUCT_VERSION, documents, screens });
-  return sha256(text);
+  return sha256Of(text);
 }

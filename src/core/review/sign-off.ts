@@ -2,7 +2,7 @@ import { z } from 'zod';
 import type { Documents } from '../project/documents';
 import { readDocuments } from '../project/migrate';
 import { Screen } from '../screens/screen';
-import { canonicalJson, sha256 } from './digest';
+import { canonicalJson, sha256Of } from './digest';
 import { Review } from './schema';
 
 /** Of this schema; a reader refuses another one. */
@@ -75,24 +75,22 @@ function partsOf({ seal: _, documents, screens, review, ...said }: Kept): Map<st
 }
 
 /** Source: FIPS 180-4, over JSON with sorted keys. */
-async function sealOf(parts: ReadonlyMap<string, unknown>): Promise<Kept['seal']> {
+function sealOf(parts: ReadonlyMap<string, unknown>): Kept['seal'] {
   const sealed: Record<string, string> = {};
-  for (const [name, part] of parts) sealed[name] = await sha256(canonicalJson(part));
-  return { parts: sealed, digest: await sha256(canonicalJson(sealed)) };
+  for (const [name, part] of parts) sealed[name] = sha256Of(canonicalJson(part));
+  return { parts: sealed, digest: sha256Of(canonicalJson(sealed)) };
 }
 
 /** Freezes a project under a digest. @returns it as text, in which nothing may be changed any more */
-export async function sealed(
-  frozen: Omit<SignOff, 'digest' | 'review'> & { review: Review },
-): Promise<string> {
+export function sealed(frozen: Omit<SignOff, 'digest' | 'review'> & { review: Review }): string {
   // As it will be read again: without what is not there.
   const kept = JSON.parse(JSON.stringify({ schema: SIGN_OFF_SCHEMA, ...frozen })) as Kept;
-  return JSON.stringify({ ...kept, seal: await sealOf(partsOf(kept)) });
+  return JSON.stringify({ ...kept, seal: sealOf(partsOf(kept)) });
 }
 
 /** What of a sign-off is not as it was signed, by its names. */
-async function brokenParts(kept: Kept): Promise<string[]> {
-  const { parts, digest } = await sealOf(partsOf(kept));
+function brokenParts(kept: Kept): string[] {
+  const { parts, digest } = sealOf(partsOf(kept));
   const was = kept.seal.parts;
   const names = new Set([...Object.keys(parts), ...Object.keys(was)]);
   const broken = [...names].filter((name) => parts[name] !== was[name]);
@@ -121,9 +119,9 @@ function parsed(text: string): Kept {
  * Reads a sign-off and holds it against its seal.
  * @throws SignOffFault that names what was changed since it was signed; NewerSchema, ZodError
  */
-export async function openSignOff(text: string): Promise<SignOff> {
+export function openSignOff(text: string): SignOff {
   const kept = parsed(text);
-  const broken = await brokenParts(kept);
+  const broken = brokenParts(kept);
   if (broken.length > 0)
     throw new SignOffFault(
       `This sign-off of ${kept.at.slice(0, 10)} is not as it was signed: ${broken.join(', ')} changed since. Take it from an archive or a copy of the store in which it is whole.`,

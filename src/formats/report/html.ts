@@ -19,9 +19,9 @@ const STYLE = `
 .finding { border-left: 3px solid var(--line); padding-left: 1rem; margin: 1rem 0; break-inside: avoid; }
 .finding.fail-edge { border-color: var(--fail); } .finding.warn-edge { border-color: var(--warn); }
 h4 { font-size: 1rem; margin: 0; }
-summary { color: var(--accent); cursor: pointer; }
+summary { color: var(--river); cursor: pointer; }
 details ul { list-style: none; margin: .3rem 0; padding: 0; }
-@media print { details::details-content { content-visibility: visible; display: block; } summary { list-style: none; color: var(--quiet); } }
+@media print { details::details-content { content-visibility: visible; display: block; } summary { list-style: none; color: var(--ink-2); } }
 `;
 
 const signed = (outcome: Outcome, text: string) =>

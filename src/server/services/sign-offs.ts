@@ -51,12 +51,12 @@ const summaryOf = ({ id, by, why, revision, at, version, digest, review }: SignO
 export type ListedSignOff = { id: string } & ({ signOff: SignOffSummary } | { fault: string });
 
 /** The sign-offs of a project, the latest first; each is held against its seal. @throws Problem 404 */
-export async function listSignOffs(projectId: string): Promise<ListedSignOff[]> {
+export function listSignOffs(projectId: string): ListedSignOff[] {
   requireProject(projectId);
   const listed: ListedSignOff[] = [];
   for (const { id, text } of keptSignOffs(projectId).toReversed()) {
     try {
-      listed.push({ id, signOff: summaryOf(await openSignOff(text)) });
+      listed.push({ id, signOff: summaryOf(openSignOff(text)) });
     } catch (error) {
       const fault = faultOf(error);
       if (fault === null) throw error;
@@ -88,7 +88,7 @@ export async function loadSignOff(projectId: string, id: string): Promise<SignOf
   requireProject(projectId);
   let signOff: SignOff;
   try {
-    signOff = await openSignOff(signOffText(projectId, id));
+    signOff = openSignOff(signOffText(projectId, id));
   } catch (error) {
     const fault = faultOf(error);
     throw fault === null ? error : new Problem(409, fault);
@@ -127,7 +127,7 @@ export async function signOff({ id, by, why, revision }: SignOffAsked, whom: For
       `The project was changed since it was looked at: it is at revision ${input.revision}, not ${revision}. Look at it again, then sign off.`,
     );
   const review = await reviewed(input, whom);
-  const text = await sealed({
+  const text = sealed({
     id,
     by,
     why,

@@ -8,6 +8,7 @@ import { EditorPopover } from '../parts/EditorPopover';
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
+import { isAllSaved } from '../state/once-saved';
 import { edit } from '../state/edit';
 
 /** The sets of slots that icons are made for; at least one. */
@@ -54,7 +55,7 @@ function SetsEditor() {
 export function SlotTools() {
   const project = useWorkbench((s) => s.documents.project);
   const scene = useWorkbench((s) => s.sceneId);
-  const saving = useWorkbench((s) => s.saving);
+  const isSaved = useWorkbench(isAllSaved);
   const { job, begin, callOff } = useJob();
   const most = iconFiles(project).length;
   return (
@@ -65,7 +66,7 @@ export function SlotTools() {
       <Button
         variant="quiet"
         size="sm"
-        disabled={job !== null || saving !== 'saved'}
+        disabled={job !== null || !isSaved}
         title={`Up to ${countOf(most, 'file')}: a dark one that looks as the light one does is left out`}
         onClick={() => void begin('The ZIP', { kind: 'export', options: { as: 'icons', scene } })}
       >

@@ -5,6 +5,7 @@ import { Button, Form, Modal } from 'react-bootstrap';
 import { assign, clashes, takeFiles, type Arrived, type Assigned } from '@/core/pictures/assign';
 import { unevenFiles } from '@/core/files/check';
 import { DEFAULT_NAMING, Naming, sameName } from '@/core/pictures/naming';
+import { newId } from '@/workers/new-id';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
@@ -77,7 +78,7 @@ function useRoles(files: readonly Assigned[]) {
 function Contradictions({ files }: { files: readonly Assigned[] }) {
   const pictures = useWorkbench((s) => s.documents.project.pictures);
   const found = useMemo(() => {
-    const after = takeFiles(pictures, files, () => crypto.randomUUID());
+    const after = takeFiles(pictures, files, newId);
     const touched = after.filter((p) => files.some((f) => sameName(f.picture, p.name)));
     return unevenFiles(touched).map(({ in: { id: pictureId }, said: text }) => ({
       name: after.find((p) => p.id === pictureId)!.name,
@@ -130,7 +131,7 @@ function takeAssigned(
       project.scenes.push(first.id);
     }
     const known = new Set(project.pictures.map((p) => p.id));
-    project.pictures = takeFiles(project.pictures, files, () => crypto.randomUUID());
+    project.pictures = takeFiles(project.pictures, files, newId);
     const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
     for (const picture of project.pictures.filter((p) => !known.has(p.id)))
       placeIn(scene, picture, roleOf(picture.name));
@@ -179,8 +180,15 @@ function AssignTable({ files, clashing, roles, onChange, onLeave }: TableProps) 
   );
 }
 
+interface DialogProps {
+  arrived: readonly Arrived[];
+  /** how many files arrived later, about which is asked next */
+  after: number;
+  onClose: () => void;
+}
+
 /** Where each of several files belongs, before they are taken: read from their names and sizes, and changed by hand. */
-export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]; onClose: () => void }) {
+export function AssignDialog({ arrived, after, onClose }: DialogProps) {
   const store = useWorkbenchStore();
   const { files, naming, newNaming, readBy, change, leave } = useAssigned(arrived);
   const clashing = useMemo(() => new Set(clashes(files)), [files]);
@@ -203,6 +211,7 @@ export function AssignDialog({ arrived, onClose }: { arrived: readonly Arrived[]
         <Contradictions files={files} />
       </Modal.Body>
       <Modal.Footer>
+        {after > 0 && <span className="quiet">Next: {countOf(after, 'file')} that arrived later.</span>}
         {clashing.size > 0 && (
           <span className="problem" role="alert">
             {clashing.size === 1 ? 'One file wants' : `${clashing.size} files want`} a place that another has.

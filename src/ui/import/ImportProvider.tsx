@@ -1,6 +1,6 @@
 'use client';
-import { useEffect, useMemo, useRef, type ReactNode } from 'react';
-import { useWorkbench } from '../state/context';
+import { useCallback, useEffect, useMemo, useRef, type ReactNode } from 'react';
+import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { AssignDialog } from './AssignDialog';
 import { ofFiles } from './dropped';
 import { takeHanded } from './handed';
@@ -13,8 +13,14 @@ import { useTaking } from './useTaking';
 /** Takes pictures in by drop anywhere, by paste, or picked; several at once, one after another, with a list. */
 export function ImportProvider({ children }: { children: ReactNode }) {
   const input = useRef<HTMLInputElement>(null);
-  const { items, clear, arrived, answered, take, takeAddress, cancel } = useTaking();
-  const over = useDrops(take);
+  const { items, clear, asked, answered, take, takeAddress, cancel } = useTaking();
+  const store = useWorkbenchStore();
+  const unread = useCallback(
+    () => store.setState({ message: 'What was dropped could not be read. Choose the files instead.' }),
+    [store],
+  );
+  const [batch, ...others] = asked;
+  const over = useDrops(take, unread);
   const project = useWorkbench((s) => s.documents.project.id);
   // What was dropped on the start page.
   useEffect(() => {
@@ -41,7 +47,14 @@ export function ImportProvider({ children }: { children: ReactNode }) {
         }}
       />
       {over && <div className="drop-veil">Let go to add these files</div>}
-      {arrived && <AssignDialog arrived={arrived} onClose={answered} />}
+      {batch && (
+        <AssignDialog
+          key={batch.id}
+          arrived={batch.arrived}
+          after={others.reduce((sum, { arrived }) => sum + arrived.length, 0)}
+          onClose={() => answered(batch.id)}
+        />
+      )}
       <ImportList items={items} onCancel={cancel} onClear={clear} />
     </ImportsContext>
   );

@@ -8,6 +8,7 @@ import type { Bars } from '@/core/screens/bar-rules';
 import { lu } from '@/core/values/values';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { guessRole } from '@/core/scene/role';
+import { newId } from '@/workers/new-id';
 
 const bars: Bars = {
   status: { shown: true },
@@ -50,7 +51,7 @@ export const renditionOf = (kept: KeptFile): Rendition => ({
 });
 
 export const newPicture = (file: KeptFile, fileName: string): Picture => ({
-  id: crypto.randomUUID(),
+  id: newId(),
   name: fileName.replace(/\.[^.]+$/, '').slice(0, 120) || 'Picture',
   cuts: [{ cut: 'any', renditions: [renditionOf(file)], keepAreas: [], focalPoint: { x: 0.5, y: 0.5 } }],
 });
@@ -62,7 +63,7 @@ export function newPictureLayer(picture: Picture, role: LayerRole, placing: Plac
   const fills = role === 'background';
   return {
     kind: 'picture',
-    id: crypto.randomUUID(),
+    id: newId(),
     name: picture.name,
     role,
     visible: true,
@@ -80,7 +81,7 @@ export function newPictureLayer(picture: Picture, role: LayerRole, placing: Plac
 
 export const groundLayer = (): Layer => ({
   kind: 'ground',
-  id: crypto.randomUUID(),
+  id: newId(),
   name: 'Ground',
   role: 'background',
   visible: true,
@@ -88,7 +89,7 @@ export const groundLayer = (): Layer => ({
 });
 
 export function newScene(name: string): Scene {
-  return { id: crypto.randomUUID(), name, role: 'splash', bars, margin: noMargin, layers: [groundLayer()] };
+  return { id: newId(), name, role: 'splash', bars, margin: noMargin, layers: [groundLayer()] };
 }
 
 /**

@@ -5,8 +5,12 @@ import { ofDrop, ofFiles, type Incoming } from './dropped';
 const isEditing = (target: EventTarget | null) =>
   target instanceof HTMLInputElement && target.type !== 'file';
 
-/** Hands over what is dropped anywhere that takes nothing itself, or pasted. @returns whether files are held over the page just now */
-export function useDrops(take: (files: readonly Incoming[]) => void): boolean {
+/**
+ * Hands over what is dropped anywhere that takes nothing itself, or pasted.
+ * @param onUnread hears that what was dropped could not be read, such as a folder that went away meanwhile
+ * @returns whether files are held over the page just now
+ */
+export function useDrops(take: (files: readonly Incoming[]) => void, onUnread: () => void): boolean {
   const [over, setOver] = useState(false);
   useEffect(() => {
     const hasFiles = (e: DragEvent) => e.dataTransfer?.types.includes('Files') ?? false;
@@ -22,7 +26,7 @@ export function useDrops(take: (files: readonly Incoming[]) => void): boolean {
       setOver(false);
       if (!hasFiles(e) || e.defaultPrevented) return;
       e.preventDefault();
-      if (e.dataTransfer) void ofDrop(e.dataTransfer).then(take);
+      if (e.dataTransfer) void ofDrop(e.dataTransfer).then(take, onUnread);
     };
     const onPaste = (e: ClipboardEvent) => {
       const files = e.clipboardData?.files;
@@ -40,6 +44,6 @@ export function useDrops(take: (files: readonly Incoming[]) => void): boolean {
       window.removeEventListener('drop', onDrop);
       window.removeEventListener('paste', onPaste);
     };
-  }, [take]);
+  }, [take, onUnread]);
   return over;
 }

@@ -4,6 +4,7 @@ import type { Arrived } from '@/core/pictures/assign';
 import { DEFAULT_NAMING, recognise, sameName, type Naming } from '@/core/pictures/naming';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import type { Picture } from '@/core/pictures/picture';
+import { newId } from '@/workers/new-id';
 import { fetchAddress, RequestProblem, uploadFile } from '../api';
 import { useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
@@ -87,12 +88,32 @@ const createTaking = (store: WorkbenchStore, update: Update, ask: (arrived: Arri
     },
   });
 
+/** Files of one drop, paste or address, about which is asked where they belong. */
+export interface AskedBatch {
+  id: string;
+  arrived: readonly Arrived[];
+}
+
+/** Batches that are asked about, one after another in the order in which they arrived. */
+export function useAsked() {
+  const [asked, setAsked] = useState<readonly AskedBatch[]>([]);
+  const ask = useCallback(
+    (arrived: readonly Arrived[]) => setAsked((batches) => [...batches, { id: newId(), arrived }]),
+    [],
+  );
+  const answered = useCallback(
+    (id: string) => setAsked((batches) => batches.filter((batch) => batch.id !== id)),
+    [],
+  );
+  return { asked, ask, answered };
+}
+
 /** Takes files in, and asks where they belong when that is not plain. */
 export function useTaking() {
   const store = useWorkbenchStore();
   const { items, add, update, clear } = useItems();
-  const [arrived, setArrived] = useState<readonly Arrived[] | null>(null);
-  const [queue] = useState(() => createTaking(store, update, setArrived));
+  const { asked, ask, answered } = useAsked();
+  const [queue] = useState(() => createTaking(store, update, ask));
 
   const take = useCallback(
     (files: readonly Incoming[]) => {
@@ -104,7 +125,7 @@ export function useTaking() {
         ...incoming,
         batch,
         abort: new AbortController(),
-        item: { id: crypto.randomUUID(), name: incoming.file.name, state: 'waiting' as const, share: 0 },
+        item: { id: newId(), name: incoming.file.name, state: 'waiting' as const, share: 0 },
       }));
       add(added.map((a) => a.item));
       void queue.add(added);
@@ -118,14 +139,14 @@ export function useTaking() {
       const { file, name } = await fetchAddress(project.id, address);
       const naming = project.naming ?? DEFAULT_NAMING;
       if (belongTogether([{ path: name }], project.pictures, naming)) {
-        setArrived([{ path: name, file: fileOf(file) }]);
+        ask([{ path: name, file: fileOf(file) }]);
         return;
       }
-      const id = crypto.randomUUID();
+      const id = newId();
       place(store, [{ kept: file, name }]);
       add([{ id, name, state: 'done', share: 1, note: noteOf(file) }]);
     },
-    [store, add],
+    [store, add, ask],
   );
 
   /** @param id all without one */
@@ -134,6 +155,5 @@ export function useTaking() {
     for (const i of items)
       if (isRunning(i) && (id === undefined || i.id === id)) update(i.id, { state: 'cancelled' });
   };
-  const answered = () => setArrived(null);
-  return { items, clear, arrived, answered, take, takeAddress, cancel };
+  return { items, clear, asked, answered, take, takeAddress, cancel };
 }

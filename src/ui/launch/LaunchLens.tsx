@@ -8,6 +8,7 @@ import type { Documents } from '@/core/project/documents';
 import { versionsIn, type Launch } from '@/core/project/launch';
 import { applyPatch } from '@/core/patch/patch';
 import { findCase } from '@/core/screens/cases';
+import { newId } from '@/workers/new-id';
 import { useAsked, type Asking } from '../state/ask';
 import { ChosenScreens } from '../parts/ChosenScreens';
 import { Columns } from '../parts/Columns';
@@ -50,7 +51,7 @@ function NoLaunch() {
   const scenes = useWorkbench((s) => s.documents.scenes);
   const begin = () =>
     edit(store, ({ project }) => {
-      project.launches = [newLaunch(Object.values(scenes), () => crypto.randomUUID())];
+      project.launches = [newLaunch(Object.values(scenes), newId)];
     });
   return (
     <main className="findings" id="main">

@@ -10,6 +10,7 @@ import { CloseDrawer } from '../parts/DrawerWays';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import type { LaunchFinding } from '@/core/launch/findings';
+import { newId } from '@/workers/new-id';
 import { editLaunch } from './launched';
 import { EasingPart, ListPart, ScenePart, TimePart, useLive } from './parts';
 import { TargetList } from './TargetList';
@@ -238,7 +239,7 @@ export function StageColumn({ launch, found }: { launch: Launch; found: readonly
       if (waiting) waiting.waits = true;
       const last = stages.at(-1);
       if (last && stages.length > 1 && last.holdMs === 0) last.holdMs = ADDED_MS;
-      stages.push(newStage(crypto.randomUUID(), scenes[0]!));
+      stages.push(newStage(newId(), scenes[0]!));
     });
   return (
     <aside className="scene-column" aria-label="Stages">

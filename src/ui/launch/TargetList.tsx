@@ -3,6 +3,7 @@ import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/words/numbers';
 import { coverageOf, isIn, type Launch, type Target } from '@/core/project/launch';
 import { SYSTEM_WORDS } from '@/core/launch/system';
+import { newId } from '@/workers/new-id';
 import { EditorPopover } from '../parts/EditorPopover';
 import { NumberField } from '../scene/editors/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -165,7 +166,7 @@ export function TargetList({ launch }: { launch: Launch }) {
   const add = () =>
     edit(store, ({ project }) => {
       project.launches?.[0]?.targets.push({
-        id: crypto.randomUUID(),
+        id: newId(),
         name: `Target ${launch.targets.length + 1}`,
         families: [],
         kinds: [],

@@ -5,12 +5,19 @@ import { Button } from 'react-bootstrap';
 export interface Reading {
   name: string;
   share: number;
+  /** why it is not sent yet, where it waits for something */
+  waits?: string | null;
+}
+
+interface SentProps {
+  reading: Reading;
+  onCancel: () => void;
 }
 
 /** How far something is that is sent to the server and read there. */
-export const Sent = ({ reading: { name, share }, onCancel }: { reading: Reading; onCancel: () => void }) => (
+export const Sent = ({ reading: { name, share, waits }, onCancel }: SentProps) => (
   <p role="status">
-    {share < 1 ? `${name} is being sent` : `${name} is being read`}{' '}
+    {waits ? `${name} waits: ${waits}` : share < 1 ? `${name} is being sent` : `${name} is being read`}{' '}
     <progress aria-label={`${name} is being sent`} {...(share < 1 && { value: share })} />{' '}
     <Button variant="quiet" size="sm" onClick={onCancel}>
       cancel

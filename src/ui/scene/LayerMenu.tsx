@@ -5,6 +5,7 @@ import { Button, Form } from 'react-bootstrap';
 import { duplicateLayer, leaningLayers, moveLayer, possibleHolders, removeLayer } from '@/core/scene/layers';
 import { isPlaced, type Layer, type PictureLayer, type Scene } from '@/core/scene/scene';
 import type { Colour } from '@/core/values/values';
+import { newId } from '@/workers/new-id';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive, inLayer } from '../state/edit';
 import { InkOffer } from './InkOffer';
@@ -172,7 +173,7 @@ function Actions({ layer, onDone }: { layer: Layer; onDone: () => void }) {
   const actions: [string, () => void, boolean?][] = [
     ['move back', () => inScene((s) => moveLayer(s, layer.id, -1)), index === 0],
     ['move forward', () => inScene((s) => moveLayer(s, layer.id, 1)), index === beside.length - 1],
-    ['duplicate', () => inScene((s) => duplicateLayer(s, layer.id, () => crypto.randomUUID()))],
+    ['duplicate', () => inScene((s) => duplicateLayer(s, layer.id, newId))],
     ...(isPlaced(layer) ? [['differs when turned', addWhen] as [string, () => void]] : []),
     ['delete', remove],
   ];

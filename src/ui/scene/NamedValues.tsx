@@ -5,6 +5,7 @@ import { usersOfNamed } from '@/core/project/named';
 import { namedFor, namedOf, plainOf, type Colour, type Length, type NamedValue } from '@/core/values/values';
 import { sayColour } from '@/core/sentences/colour';
 import { sayLengthOf } from '@/core/sentences/words';
+import { newId } from '@/workers/new-id';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
@@ -119,7 +120,7 @@ function add(store: WorkbenchStore, kind: 'colour' | 'length'): void {
   const { named } = store.getState().documents.project;
   const value =
     kind === 'colour' ? { light: '#0e6a78' } : ({ value: 16, unit: 'lu' } as const satisfies object);
-  const entry = { id: crypto.randomUUID(), name: freeName(`new ${kind}`, named), value };
+  const entry = { id: newId(), name: freeName(`new ${kind}`, named), value };
   edit(store, ({ project }) => {
     project.named.push(entry);
   });

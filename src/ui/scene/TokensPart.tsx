@@ -4,6 +4,7 @@ import { Button } from 'react-bootstrap';
 import { MOST_NAMED } from '@/core/project/project';
 import { mergedTokens, readTokens } from '@/core/tokens/read';
 import { takeIn, writeTokens } from '@/core/tokens/write';
+import { newId } from '@/workers/new-id';
 import { messageOf } from '../api';
 import { download } from '../parts/download';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -32,7 +33,7 @@ async function read(store: WorkbenchStore, file: File): Promise<Taken | null> {
   const found = readTokens(json);
   const { project } = store.getState().documents;
   const merged = mergedTokens(project.tokens ?? {}, found.json);
-  const { named, tokens } = takeIn(project.named, found, merged, () => crypto.randomUUID());
+  const { named, tokens } = takeIn(project.named, found, merged, newId);
   if (named.length > MOST_NAMED) {
     const message = `${file.name} has ${found.values.length} values to be used here; a project has at most ${MOST_NAMED}.`;
     store.setState({ message });

@@ -14,6 +14,7 @@ import { lu } from '@/core/values/values';
 import { USUAL_LINE } from '@/core/text/style';
 import type { Layer, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
 import { guessRole } from '@/core/scene/role';
+import { newId } from '@/workers/new-id';
 import { groundLayer, newPictureLayer } from '../import/place-picture';
 
 /** A usual rule that a layer is added with. */
@@ -28,7 +29,7 @@ const pad = lu(16);
 
 const panelLayer = (placing: Placing): PanelLayer => ({
   kind: 'panel',
-  id: crypto.randomUUID(),
+  id: newId(),
   name: 'Panel',
   role: 'other',
   visible: true,
@@ -42,7 +43,7 @@ const panelLayer = (placing: Placing): PanelLayer => ({
 function textLayer(placing: Placing, more: Partial<TextLayer> = {}): TextLayer {
   return {
     kind: 'text',
-    id: crypto.randomUUID(),
+    id: newId(),
     name: 'Text',
     role: 'text',
     visible: true,

@@ -5,19 +5,20 @@ import type { Size } from '@/core/geometry/rect';
 import { casesOf, type Case } from '@/core/screens/cases';
 import { DENSITIES, impossibleBecause } from '@/core/screens/check';
 import { screenOf } from '@/core/screens/own';
+import { countOf } from '@/core/words/words';
 import { caseName } from '@/core/screens/words';
 import { casesOfSize } from '@/core/screenshot/of-size';
 import { APPEARANCES } from '@/core/values/values';
+import { newId } from '@/workers/new-id';
 import { FileField } from '../parts/FileField';
 import { Sent } from '../parts/Sent';
 import { useDropTarget } from '../parts/useDropTarget';
 import { useScreenEdits } from '../sets/useSets';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
-import type { WorkbenchState, WorkbenchStore } from '../state/workbench';
+import { useWorkbench } from '../state/context';
 import { APPEARANCE_LABELS } from '../words';
 import { useScreenshots } from './useScreenshots';
 
-/** A screenshot whose case is not known yet. */
+/** A screenshot of which it is asked which case it is of. */
 interface Taken {
   file: File;
   size: Size;
@@ -64,7 +65,7 @@ function screenOfShot({ width, height }: Size, density: number) {
   const px = { width: Math.min(width, height), height: Math.max(width, height) };
   const lu = `${Math.round(px.width / density)} × ${Math.round(px.height / density)}`;
   const label = `Screen ${lu}, of a screenshot`;
-  return screenOf({ id: `own-${crypto.randomUUID()}`, label, px, density, weight: 1, origin: 'custom' });
+  return screenOf({ id: `own-${newId()}`, label, px, density, weight: 1, origin: 'custom' });
 }
 
 /** A screen that the project does not have yet, of the size of a screenshot. */
@@ -109,53 +110,40 @@ function AddScreen({ size, onAdded }: { size: Size; onAdded: (caseId: string) =>
   );
 }
 
-const isSaved = ({ saving, pending }: WorkbenchState) => saving === 'saved' && pending.length === 0;
-
-/** Waits until everything that was changed is saved: the server knows no other screens. */
-const onceSaved = (store: WorkbenchStore) =>
-  new Promise<void>((resolve) => {
-    if (isSaved(store.getState())) return resolve();
-    const end = store.subscribe((state) => {
-      if (!isSaved(state)) return;
-      end();
-      resolve();
-    });
-  });
-
 /** A file that was dropped or chosen, until it is known which case it is of. */
 function useDropped() {
   const kept = useScreenshots();
-  const store = useWorkbenchStore();
   const screens = useWorkbench((s) => s.sceneScreens);
   const appearance = useWorkbench((s) => s.view.appearance);
-  const [taken, setTaken] = useState<Taken | null>(null);
+  const [[taken, ...later], setTaken] = useState<readonly Taken[]>([]);
   const [unread, setUnread] = useState<string | null>(null);
   const hold = (file: File, caseId: string) => {
-    setTaken(null);
-    void onceSaved(store).then(() => kept.take(file, caseId));
+    setTaken((all) => all.filter((one) => one.file !== file));
+    void kept.take(file, caseId);
   };
   const look = async (file: File) => {
-    setUnread(null);
     const size = await sizeOf(file);
     const found = casesOfSize(casesOf(screens, [appearance]), size);
     if (found.length === 1) hold(file, found[0]!.id);
-    else setTaken({ file, size });
+    else setTaken((all) => [...all, { file, size }]);
   };
-  const choose = (file: File | undefined) => {
-    if (file) look(file).catch(() => setUnread(`“${file.name}” is no picture that can be read.`));
+  const choose = (files: Iterable<File>) => {
+    setUnread(null);
+    for (const file of files)
+      look(file).catch(() => setUnread(`“${file.name}” is no picture that can be read.`));
   };
   const cases = taken ? casesOfSize(casesOf(screens, APPEARANCES), taken.size) : [];
   /** Those of the appearance that is looked at first. */
   const sorted = cases.toSorted(
     (a, b) => Number(b.appearance === appearance) - Number(a.appearance === appearance),
   );
-  return { kept, taken, cases: sorted, problem: kept.problem ?? unread, choose, hold };
+  return { kept, taken, later: later.length, cases: sorted, problem: kept.problem ?? unread, choose, hold };
 }
 
 /** A real screenshot that is dropped on the project: its size finds the screen, or offers to add one. */
 export function DropScreenshot() {
-  const { kept, taken, cases, problem, choose, hold } = useDropped();
-  const { over, target } = useDropTarget((data) => choose(data.files[0]));
+  const { kept, taken, later, cases, problem, choose, hold } = useDropped();
+  const { over, target } = useDropTarget((data) => choose(data.files));
   if (kept.isReadOnly) return null;
   return (
     <div className={over ? 'shot-drop shot-drop-over' : 'shot-drop'} {...target}>
@@ -165,7 +153,7 @@ export function DropScreenshot() {
           label="choose a screenshot"
           accept="image/png,image/jpeg,image/webp"
           disabled={kept.reading !== null}
-          onChoose={([file]) => choose(file)}
+          onChoose={choose}
         />
       </p>
       <p className="quiet">Its size finds the screen; it is held against the open scene.</p>
@@ -173,6 +161,7 @@ export function DropScreenshot() {
         <ChooseCase key={taken.file.name} cases={cases} onChoose={(id) => hold(taken.file, id)} />
       )}
       {taken && cases.length === 0 && <AddScreen size={taken.size} onAdded={(id) => hold(taken.file, id)} />}
+      {later > 0 && <p className="quiet">Next: {countOf(later, 'screenshot')} that came later.</p>}
       {kept.reading && <Sent reading={kept.reading} onCancel={kept.cancel} />}
       {problem && (
         <p className="problem" role="alert">

@@ -93,8 +93,7 @@ export function Screenshots({ c }: { c: Case }) {
   const scene = useWorkbench((s) => s.sceneId);
   const shots = useEvidence().filter((e) => e.scene === scene && e.case === c.id);
   const { over, target } = useDropTarget((data) => {
-    const [file] = data.files;
-    if (file && !kept.isReadOnly) void kept.take(file, c.id);
+    if (!kept.isReadOnly) for (const file of data.files) void kept.take(file, c.id);
   });
   if (kept.isReadOnly && shots.length === 0) return null;
   return (

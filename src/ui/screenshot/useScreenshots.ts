@@ -7,6 +7,7 @@ import { ask, messageOf, uploadScreenshot } from '../api';
 import { useSending } from '../parts/useSending';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
+import { onceSaved } from '../state/once-saved';
 
 const NONE: readonly Evidence[] = [];
 
@@ -16,6 +17,9 @@ export function useEvidence(): readonly Evidence[] {
   return kept?.toReversed() ?? NONE;
 }
 
+const goneFor = ({ name }: File) =>
+  `“${name}” was not held: its screen is not in the project, because the change that added it was not saved. Drop it again.`;
+
 /** What can be done with screenshots: each is a step of the project. */
 export function useScreenshots() {
   const store = useWorkbenchStore();
@@ -24,18 +28,22 @@ export function useScreenshots() {
   const [problem, setProblem] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const { reading, send, cancel } = useSending();
-  /** Holds a file against a case of the open scene. */
-  const take = (file: File, caseId: string) =>
-    send(
+  /** Holds a file against a case of the open scene, once the server knows all screens. */
+  const take = (file: File, caseId: string) => {
+    const scene = store.getState().sceneId;
+    setProblem(null);
+    return send(
       file.name,
       async (sending) => {
-        setProblem(null);
-        const scene = store.getState().sceneId;
+        await onceSaved(store, sending.signal, sending.onWaiting);
+        if (!store.getState().cases.some((c) => c.id === caseId)) throw new Error(goneFor(file));
         const found = await uploadScreenshot({ project, scene, case: caseId }, file, sending);
         edit(store, ({ project: now }) => void (now.evidence ??= []).push(found));
       },
-      setProblem,
+      // What is said of one of several stays while the next is sent.
+      (message) => setProblem((before) => (before ? `${before} ${message}` : message)),
     );
+  };
   const again = async (shot: Evidence, ignored: Rect[]) => {
     setBusy(true);
     setProblem(null);

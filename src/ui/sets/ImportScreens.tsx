@@ -7,6 +7,7 @@ import type { Screen } from '@/core/screens/screen';
 import { guessMapping } from '@/core/screens/table';
 import { countOf } from '@/core/words/words';
 import { readTable, type ReadTable } from '@/formats/screens/read';
+import { newId } from '@/workers/new-id';
 import { messageOf } from '../api';
 import { useDropTarget } from '../parts/useDropTarget';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -90,7 +91,7 @@ interface Props {
 function usePlan(opened: Opened | null, screens: readonly Screen[]): ImportPlan | null {
   return useMemo(() => {
     if (!opened || !mapsSize(opened.ways)) return null;
-    return planImport(opened.read.table, opened.ways, screens, () => `own-${crypto.randomUUID()}`);
+    return planImport(opened.read.table, opened.ways, screens, () => `own-${newId()}`);
   }, [opened, screens]);
 }
 
@@ -143,7 +144,7 @@ export function ImportScreens({ onClose, onSet }: Props) {
   const refused = plan && tooMany(project, plan);
   const onTake = () => {
     if (!plan || !opened) return;
-    const setId = isSet ? crypto.randomUUID() : null;
+    const setId = isSet ? newId() : null;
     take(store, plan, opened.name, setId);
     if (setId) onSet(setId);
     onClose();

@@ -5,6 +5,7 @@ import { firstOwn, ownCopy } from '@/core/screens/own';
 import type { Screen } from '@/core/screens/screen';
 import type { ScreenSet } from '@/core/screens/set';
 import { countOf } from '@/core/words/words';
+import { newId } from '@/workers/new-id';
 import { useWorkbench } from '../state/context';
 import { useLook } from '../state/look';
 import { exportScreens } from './export';
@@ -42,7 +43,7 @@ interface ToolsProps {
   onSet: (id: string) => void;
 }
 
-const newId = () => `own-${crypto.randomUUID()}`;
+const newScreenId = () => `own-${newId()}`;
 
 /** Ways in and out: a new screen, a file, what others share, and what is made of the screens. */
 function Tools({ exported, word, onAdd, onSet }: ToolsProps) {
@@ -50,7 +51,7 @@ function Tools({ exported, word, onAdd, onSet }: ToolsProps) {
   const [isImporting, setIsImporting] = useState(false);
   return (
     <div className="sets-tools">
-      <Button variant="primary" size="sm" onClick={() => onAdd(firstOwn(newId()))}>
+      <Button variant="primary" size="sm" onClick={() => onAdd(firstOwn(newScreenId()))}>
         add a screen
       </Button>
       <Button variant="quiet" size="sm" onClick={() => setIsImporting(true)}>
@@ -126,7 +127,7 @@ function OneScreen({ screen, draft, onDraft, onSaved }: OneProps) {
     screen && (
       <ScreenDetail
         screen={screen}
-        onCopy={() => onDraft(ownCopy(screen, newId()))}
+        onCopy={() => onDraft(ownCopy(screen, newScreenId()))}
         onEdit={() => onDraft(screen)}
         onRemove={() => remove(screen)}
       />

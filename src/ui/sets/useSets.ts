@@ -4,6 +4,7 @@ import { allScreens, removeScreen, setInUse, setWeight, usersOf } from '@/core/p
 import { nameOfCopy } from '@/core/values/values';
 import type { Screen } from '@/core/screens/screen';
 import type { ScreenSet } from '@/core/screens/set';
+import { newId } from '@/workers/new-id';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
@@ -36,7 +37,7 @@ export function useSetEdits() {
       if (set) recipe(set);
     });
   const add = (name: string, screens: readonly string[]): string => {
-    const id = crypto.randomUUID();
+    const id = newId();
     edit(store, ({ project }) => {
       (project.screenSets ??= []).push({ id, name, screens: [...screens] });
     });

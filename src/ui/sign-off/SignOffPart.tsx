@@ -3,6 +3,7 @@ import { useId, useState, type FormEvent } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { Making } from '../parts/Making';
 import { useWorkbench } from '../state/context';
+import { isAllSaved } from '../state/once-saved';
 import { keepName, keptName } from './kept-name';
 import { SignOffList } from './SignOffList';
 import { SinceView } from './SinceView';
@@ -16,7 +17,7 @@ interface FormProps {
 /** Who signs off what is saved now, and why. */
 function SignForm({ onSign, isBusy }: FormProps) {
   const revision = useWorkbench((s) => s.revision);
-  const isSaved = useWorkbench((s) => s.saving === 'saved' && s.pending.length === 0 && s.gesture === null);
+  const isSaved = useWorkbench(isAllSaved);
   const [by, setBy] = useState(keptName);
   const [why, setWhy] = useState('');
   const label = useId();

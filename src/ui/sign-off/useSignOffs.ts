@@ -2,6 +2,7 @@
 import { useCallback, useEffect, useState } from 'react';
 import type { AnswerOf } from '@/formats/api/operation';
 import * as api from '@/formats/api/sign-offs';
+import { newId } from '@/workers/new-id';
 import { ask, messageOf } from '../api';
 import { resultOf, useJob } from '../parts/useJob';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -26,7 +27,7 @@ export function useSignOffs() {
   useEffect(() => void load(), [load]);
   const sign = async (by: string, why: string): Promise<boolean> => {
     const { revision } = store.getState();
-    const options = { id: crypto.randomUUID(), by, why, revision };
+    const options = { id: newId(), by, why, revision };
     const signed = await begin('The sign-off', { kind: 'sign-off', options }, async (made) => {
       resultOf(made);
       await load();

@@ -1,5 +1,6 @@
 'use client';
 import * as api from '@/formats/api/projects';
+import { newId } from '@/workers/new-id';
 import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -28,7 +29,7 @@ interface StartProps {
 /** Gives a project another name. */
 function rename(card: Card, next: string) {
   const replace = (value: string) => [{ op: 'replace' as const, path: '/project/name', value }];
-  const change = { id: crypto.randomUUID(), patch: replace(next), inverse: replace(card.name) };
+  const change = { id: newId(), patch: replace(next), inverse: replace(card.name) };
   const headers = { 'if-match': `"${card.revision}"` };
   return ask(api.changeProject, { project: card.id }, { body: change, headers });
 }

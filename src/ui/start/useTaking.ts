@@ -14,14 +14,19 @@ export function useTaking({ onTaken, onProblem }: TakingProps) {
   const take = (name: string, make: () => Promise<File>) =>
     send(name, async (sending) => onTaken((await uploadArchive(await make(), sending)).name), onProblem);
   const takeFile = (file: File | undefined) => file && void take(file.name, () => Promise.resolve(file));
-  const takeDropped = ({ items, files }: DataTransfer) => {
-    const entry = items[0]?.webkitGetAsEntry();
-    if (!entry?.isDirectory) return takeFile(files[0]);
-    const folder = entry as FileSystemDirectoryEntry;
+  const takeEntry = (folder: FileSystemDirectoryEntry) =>
     void take(folder.name, async () => {
       const { archiveOf, filesInEntry } = await import('./folder-archive');
       return archiveOf(folder.name, await filesInEntry(folder));
     });
+  const takeDropped = ({ items, files }: DataTransfer) => {
+    // What was dropped can only be read while the event is handled.
+    const entries = [...items].flatMap((item) => item.webkitGetAsEntry() ?? []);
+    if (entries.length === 0) return takeFile(files[0]);
+    const all = [...files];
+    for (const [i, entry] of entries.entries())
+      if (entry.isDirectory) takeEntry(entry as FileSystemDirectoryEntry);
+      else takeFile(all[i]);
   };
   /** @param files of a folder that was chosen, all of them */
   const takeFolder = (files: readonly File[]) => {

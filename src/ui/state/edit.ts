@@ -9,6 +9,7 @@ import type { View } from './view';
 import { waitsForFonts, type WorkbenchState, type WorkbenchStore } from './workbench';
 
 export { backgroundOf } from '@/core/solve/mark';
+import { newId } from '@/workers/new-id';
 
 const MOST_UNDO = 200;
 
@@ -41,7 +42,7 @@ export const committedOf = ({ documents, gesture, queued }: WorkbenchState): Doc
 export function queueGesture(store: WorkbenchStore): void {
   const state = store.getState();
   if (!state.gesture) return;
-  const change = changeBetween(crypto.randomUUID(), committedOf(state), state.documents);
+  const change = changeBetween(newId(), committedOf(state), state.documents);
   if (change) store.setState({ queued: state.documents, pending: [...state.pending, change] });
 }
 
@@ -51,7 +52,7 @@ export function commit(store: WorkbenchStore): void {
   if (!gesture) return;
   if (queued) queueGesture(store);
   const { pending } = store.getState();
-  const change = changeBetween(crypto.randomUUID(), gesture, documents);
+  const change = changeBetween(newId(), gesture, documents);
   store.setState(
     change
       ? {
@@ -108,7 +109,7 @@ function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo')
   const change = state[from].at(-1);
   if (!change) return;
   const rest = state[from].slice(0, -1);
-  const back: Change = inverted(crypto.randomUUID(), change);
+  const back: Change = inverted(newId(), change);
   if (!undoable(change, state.documents)) {
     const message = 'That step cannot be taken back: what it changed was changed again elsewhere.';
     store.setState({ [from]: rest, message });

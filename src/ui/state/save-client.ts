@@ -4,6 +4,7 @@ import { changeBetween, type Change } from '@/core/patch/change';
 import { Documents } from '@/core/project/documents';
 import { merge3, type Version } from '@/core/project/merge';
 import { applyPatch, Operation, whereFits } from '@/core/patch/patch';
+import { newId } from '@/workers/new-id';
 import { messageOf, ask, RequestProblem } from '../api';
 import { committedOf, queueGesture } from './edit';
 import { keepBase, keepOver, takeUp } from './kept-over';
@@ -20,7 +21,7 @@ function meet(store: WorkbenchStore, theirs: Documents, revision: number): void 
   const committed = merge3(stored, committedOf(store.getState()), theirs);
   if ([merged, committed].some((m) => m.clashes.length > 0 || m.problem !== null))
     return store.setState({ conflict: { theirs, revision }, saving: 'conflict' });
-  const change = changeBetween(crypto.randomUUID(), theirs, committed.documents);
+  const change = changeBetween(newId(), theirs, committed.documents);
   store.setState({
     stored: theirs,
     revision,
@@ -35,7 +36,7 @@ function meet(store: WorkbenchStore, theirs: Documents, revision: number): void 
 
 /** How many steps lead from one state to the next; those that change nothing are none. */
 const stepsThrough = (states: readonly Documents[]): Change[] =>
-  states.slice(1).flatMap((after, i) => changeBetween(crypto.randomUUID(), states[i]!, after) ?? []);
+  states.slice(1).flatMap((after, i) => changeBetween(newId(), states[i]!, after) ?? []);
 
 /**
  * Ends a conflict as was chosen for each thing. What was here is saved first, and then what was chosen: so both what was

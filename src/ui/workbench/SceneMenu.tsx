@@ -6,6 +6,7 @@ import type { Picture } from '@/core/pictures/picture';
 import type { Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { duplicateScene, launchesOf, removeScene } from '@/core/project/scenes';
+import { newId } from '@/workers/new-id';
 import { newScene } from '../import/place-picture';
 import { EditorPopover } from '../parts/EditorPopover';
 import { NameField } from '../scene/editors/NameField';
@@ -43,14 +44,14 @@ function addIcon(store: WorkbenchStore): void {
   }
   open(
     store,
-    newIcon('Icon', picture, () => crypto.randomUUID()),
+    newIcon('Icon', picture, newId),
   );
 }
 
 function duplicate(store: WorkbenchStore, id: string): void {
   let copy: string | null = null;
   edit(store, (documents) => {
-    copy = duplicateScene(documents, id, () => crypto.randomUUID());
+    copy = duplicateScene(documents, id, newId);
   });
   if (copy) store.setState({ sceneId: copy });
 }

@@ -3,5 +3,5 @@ import { listSignOffs } from '@/server/services/sign-offs';
 import { serve } from '../../../../serve';
 
 export const GET = serve(api.listSignOffs, async ({ params }) => ({
-  json: await listSignOffs(params.project),
+  json: listSignOffs(params.project),
 }));
