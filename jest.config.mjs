@@ -18,8 +18,9 @@ const config = {
   testEnvironment: 'node',
   // What is asserted is results: a busy machine may take its time.
   testTimeout: 300_000,
-  setupFiles: ['<rootDir>/scripts/property-seed.mjs'],
-  testMatch: ['<rootDir>/src/**/*.test.ts', '<rootDir>/demo/**/*.test.ts'],
+  setupFiles: ['<rootDir>/scripts/property-seed.mjs', '<rootDir>/scripts/jest.dom.ts'],
+  // Those of parts of the page say on their first line that they need one: `@jest-environment jsdom`.
+  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/demo/**/*.test.ts'],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
   transformIgnorePatterns: [

@@ -119,7 +119,7 @@ function StageSentence({ stage, index, launch }: PartProps) {
   const live = useLive();
   const last = index === launch.stages.length - 1;
   return (
-    <p className="sentence">
+    <div className="sentence">
       Drawn by{' '}
       <ListPart
         label={`Who draws stage ${index + 1}`}
@@ -141,7 +141,7 @@ function StageSentence({ stage, index, launch }: PartProps) {
       )}
       {index > 0 && !last && <Stay {...{ stage, index, launch }} />}
       {last && ', and stays'}.
-    </p>
+    </div>
   );
 }
 
@@ -203,7 +203,7 @@ function LoadingTimes({ launch }: { launch: Launch }) {
   return (
     <>
       <h2>Loading</h2>
-      <p className="sentence">
+      <div className="sentence">
         From the tap it takes{' '}
         <TimePart
           label="Loading from cold"
@@ -223,7 +223,7 @@ function LoadingTimes({ launch }: { launch: Launch }) {
           set={(ms) => live((l) => (l.warm.systemMs = ms))}
         />
         .
-      </p>
+      </div>
     </>
   );
 }

@@ -135,7 +135,7 @@ function TargetLine({ target, index, launch }: LineProps) {
   const change: Change = (recipe) => editLaunch(store, (l) => recipe(l.targets[index]!));
   return (
     <section className="layer" aria-label={`Target ${target.name}`}>
-      <p className="sentence">
+      <div className="sentence">
         On{' '}
         <EditorPopover
           label={`Screens of ${target.name}`}
@@ -153,7 +153,7 @@ function TargetLine({ target, index, launch }: LineProps) {
           <FirstWindow {...{ target, index, launch, change }} />
         )}{' '}
         <TargetTools {...{ target, index, change }} />
-      </p>
+      </div>
     </section>
   );
 }

@@ -8,7 +8,7 @@ import {
   useInteractions,
   type Middleware,
 } from '@floating-ui/react';
-import { useId, useRef, useState, type ReactNode, type RefObject } from 'react';
+import { useEffect, useId, useRef, useState, type ReactNode, type RefObject } from 'react';
 import { Button, type ButtonProps } from 'react-bootstrap';
 import { useWorkbenchStore } from '../state/context';
 import { commit } from '../state/edit';
@@ -16,8 +16,12 @@ import { commit } from '../state/edit';
 interface Props {
   /** what the editor is called */
   label: string;
-  /** of the button, where it has to be found from elsewhere */
+  /** of the button, where what is chosen has it made anew: the focus goes back to the one of that id */
   id?: string;
+  /** whether it was asked for elsewhere: it is then scrolled to and open */
+  isAsked?: boolean;
+  /** hears that it is closed */
+  onClosed?: () => void;
   /** for sentences rather than fields */
   wide?: boolean;
   button: Omit<ButtonProps, 'onClick' | 'id'> & { 'aria-label'?: string };
@@ -88,15 +92,22 @@ function Surface({ target, label, wide, onHide, onEscape, children }: SurfacePro
 }
 
 /** A button that opens an editor in place: Enter opens, Escape closes, and what was changed is one step. */
-export function EditorPopover({ label, id: given, wide, button, children }: Props) {
+export function EditorPopover({ label, id: given, isAsked = false, onClosed, wide, button, children }: Props) {
   const store = useWorkbenchStore();
   const own = useId();
   const id = given ?? own;
-  const [open, setOpen] = useState(false);
+  const [pressed, setPressed] = useState(false);
   const target = useRef<HTMLButtonElement>(null);
+  const open = pressed || isAsked;
+  useEffect(() => {
+    if (!isAsked) return;
+    target.current?.scrollIntoView({ block: 'nearest' });
+    target.current?.focus();
+  }, [isAsked]);
   const hide = () => {
     commit(store);
-    setOpen(false);
+    setPressed(false);
+    onClosed?.();
   };
   const close = () => {
     hide();
@@ -110,7 +121,7 @@ export function EditorPopover({ label, id: given, wide, button, children }: Prop
         ref={target}
         aria-haspopup="dialog"
         aria-expanded={open}
-        onClick={() => (open ? close() : setOpen(true))}
+        onClick={() => (open ? close() : setPressed(true))}
       />
       {/* Only while it is open: a page has hundreds of these. */}
       {open && (

@@ -7,6 +7,7 @@ import { inDrawingOrder } from '@/core/survey/line-up';
 import { layerSentence, picturePart, sayWhen, whenSentence } from '@/core/sentences/layer';
 import type { Names } from '@/core/sentences/words';
 import { masterOf } from '../drawing/PictureThumb';
+import { useAskedPath } from '../state/asked-part';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit, inLayer } from '../state/edit';
 import { OUTCOME_SHAPES, sayFile } from '../words';
@@ -19,6 +20,7 @@ import { PicturesTray } from './PicturesTray';
 import { PictureWell } from './PictureWell';
 import { AddLayer } from './AddLayer';
 import { LayerMenu } from './LayerMenu';
+import { partFor } from './part-at';
 import { NamedValues } from './NamedValues';
 import { SceneSettings } from './SceneSettings';
 import { PartButton, Sentence } from './Sentence';
@@ -46,22 +48,26 @@ interface BlockProps {
 /** The sentences of a layer, the part that says which picture it is, and which of these parts cause something. */
 function useSentences({ layer, names, pictures }: BlockProps) {
   const causes = useCauses(layer.id);
+  const asked = useAskedPath(layer.id);
   const said = useMemo(() => {
     const own = layerSentence(layer, names, pictures);
     const rules = isPlaced(layer) ? (layer.when ?? []) : [];
     const differs = rules.map((_, i) => whenSentence(layer as PlacedLayer, i, names, pictures));
     const chosen = layer.kind === 'picture' ? picturePart(layer, pictures) : null;
-    const parts = [...own, ...differs.flat()].filter((t) => typeof t !== 'string');
-    return { own, differs, chosen, faults: faultsOf(chosen ? [...parts, chosen] : parts, causes) };
+    const written = [...own, ...differs.flat()].filter((t) => typeof t !== 'string');
+    const parts = chosen ? [...written, chosen] : written;
+    return { own, differs, chosen, parts, faults: faultsOf(parts, causes) };
   }, [layer, names, pictures, causes]);
-  return { ...said, fault: faultOf(causes) };
+  // A sentence says in one part what a rule may have in several places, and not all of what it has.
+  const askedPart = asked ? (partFor(said.parts, asked) ?? said.parts[0]) : undefined;
+  return { ...said, asked: askedPart, fault: faultOf(causes) };
 }
 type Said = ReturnType<typeof useSentences>;
 
 /** What a layer is called and is, with what can be done with it as a whole. */
 function LayerHead({ layer, pictures, said }: Omit<BlockProps, 'names'> & { said: Said }) {
   const store = useWorkbenchStore();
-  const { chosen, faults, fault } = said;
+  const { chosen, faults, fault, asked } = said;
   const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
   const change = (recipe: (l: Layer) => void) => edit(store, inLayer(store, layer.id, recipe));
   return (
@@ -78,6 +84,7 @@ function LayerHead({ layer, pictures, said }: Omit<BlockProps, 'names'> & { said
             layer={layer}
             part={chosen}
             fault={faults.get(chosen)}
+            isAsked={chosen === asked}
             text={picture.cuts.length > 1 ? `${picture.cuts.length} cuts` : sayFile(masterOf(picture))}
           />
         ) : (
@@ -102,7 +109,7 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
   const store = useWorkbenchStore();
   const held = isPlaced(layer) && layer.parent !== undefined;
   const said = useSentences({ layer, names, pictures });
-  const { own, differs, faults } = said;
+  const { own, differs, faults, asked } = said;
   const roving = useRoving<HTMLElement>();
   return (
     <section
@@ -112,11 +119,11 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
     >
       <LayerHead {...{ layer, pictures, said }} />
       {layer.kind === 'picture' && layer.role === 'background' && <PictureWell layer={layer} />}
-      <Sentence layer={layer} tokens={own} faults={faults} />
+      <Sentence layer={layer} tokens={own} faults={faults} asked={asked} />
       {isPlaced(layer) &&
         layer.when?.map((_, i) => (
           <div className="differs" key={i}>
-            <Sentence layer={layer} tokens={differs[i]!} faults={faults} />
+            <Sentence layer={layer} tokens={differs[i]!} faults={faults} asked={asked} />
             <Button
               variant="quiet"
               size="sm"

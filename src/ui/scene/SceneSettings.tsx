@@ -7,6 +7,7 @@ import type { Colour } from '@/core/values/values';
 import { Choices } from '../parts/Choices';
 import { capitalised } from '@/core/words/words';
 import { useAxisWords } from './useAxisWords';
+import { useAnswerPart, useAskedPath } from '../state/asked-part';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
 import { EditorPopover } from '../parts/EditorPopover';
@@ -14,7 +15,6 @@ import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
 import { NumberField } from './editors/NumberField';
 import { faultOf, useCauses } from './causes';
-import { SCENE_SETTINGS } from './open-part';
 
 const BAR_WORDS = {
   status: 'Status bar',
@@ -189,10 +189,13 @@ function SceneFields() {
 /** What belongs to the scene and not to a layer: the bars over it, its margins, its writing direction. */
 export function SceneSettings() {
   const fault = faultOf(useCauses(null));
+  const isAsked = useAskedPath(null) !== null;
+  const onClosed = useAnswerPart();
   return (
     <EditorPopover
       label="Scene"
-      id={SCENE_SETTINGS}
+      isAsked={isAsked}
+      onClosed={onClosed}
       button={{
         variant: 'quiet',
         size: 'sm',

@@ -2,7 +2,7 @@ import { MEASURE } from '@/core/measure/limit';
 import { layerSentence } from '@/core/sentences/layer';
 import { demoDocuments } from '../../../demo/documents';
 import { faultOf, faultsOf, type Cause } from './causes';
-import { partFor } from './open-part';
+import { partFor } from './part-at';
 
 const { project, scenes } = demoDocuments(() => []);
 const { layers } = scenes['winter-splash']!;

@@ -3,7 +3,7 @@ import type { SceneFinding } from '@/core/findings/scene';
 import { worse, type Outcome } from '@/core/measure/judge';
 import type { Part } from '@/core/sentences/parts';
 import { useWorkbench } from '../state/context';
-import { partFor } from './open-part';
+import { partFor } from './part-at';
 
 /** A finding that the part of a rule causes. */
 export type Cause = Pick<SceneFinding, 'outcome' | 'word'> & { part: NonNullable<SceneFinding['part']> };

@@ -9,7 +9,7 @@ import { surveyInput } from '@/core/survey/survey';
 import { CopyWays } from './CopyWays';
 import { isLength, withUnit } from './figure-px';
 import { EditorPopover } from '../parts/EditorPopover';
-import { goToPart } from '../scene/open-part';
+import { goToPart } from '../state/asked-part';
 import { useChosenCase } from '../state/case-result';
 import { useOutside } from '../state/outside';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';

@@ -31,5 +31,8 @@ export const LENS_IDS: readonly LensId[] = LENSES.map((l) => l.id);
 
 export const needsOf = (id: LensId): Needs => LENSES.find((l) => l.id === id)!.needs;
 
+/** What a lens is called on the page. */
+export const labelOf = (id: LensId): string => LENSES.find((l) => l.id === id)!.label;
+
 /** The lenses that are opened from the bar. */
 export const BAR_LENSES = LENSES.filter((l) => !('isAside' in l));

@@ -17,6 +17,7 @@ import { faceOf } from '@/core/text/style';
 import type { Fonts } from '@/render/fonts';
 import type { SceneFinding } from '@/core/findings/scene';
 import type { SurveyWorker } from '@/workers/survey.worker';
+import type { AskedPart } from './asked-part';
 import type { View } from './view';
 
 /** Where saving stands. `refused` and `conflict` need somebody to look. */
@@ -64,6 +65,8 @@ export interface WorkbenchState {
   hintsClosed: number;
   /** which of the side columns is open where there is no room for them */
   drawer: 'rules' | 'close-up' | null;
+  /** the part of a rule whose editor was asked for elsewhere, until that is closed; `null` when none is */
+  askedPart: AskedPart | null;
   /** the documents before the gesture that is going on, or `null` */
   gesture: Documents | null;
   /** as much of that gesture as is on its way to the server already, or `null` */
@@ -203,6 +206,7 @@ function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
     redo: [],
     applied: null,
     drawer: null,
+    askedPart: null,
     gesture: null,
     queued: null,
     rescue: null,

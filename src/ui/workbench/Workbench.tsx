@@ -15,6 +15,7 @@ import { Field } from '../screens/Field';
 import { ValleyStrip } from '../valley/ValleyStrip';
 import { FieldTools } from '../screens/FieldTools';
 import { useWorkbench, useWorkbenchStore, WorkbenchProvider } from '../state/context';
+import { labelOf } from '../state/lenses';
 import { watchLost } from '../state/lost-files';
 import { watchOutside } from '../state/outside';
 import { watchSaving } from '../state/save-client';
@@ -25,6 +26,7 @@ import type { Theme } from '../theme/theme';
 import { Announcer } from './Announcer';
 import { ConflictDialog } from './ConflictDialog';
 import { KeysDialog } from './KeysDialog';
+import { LensBoundary } from './LensBoundary';
 import { LENS_VIEWS, loadAll, MIDDLE_VIEWS } from './lenses';
 import { LostFiles } from './LostFiles';
 import { Message } from './Message';
@@ -45,19 +47,29 @@ function Lens() {
   if (!hasScene) return <EmptyProject />;
   if (lens !== 'screens') {
     const Opened = LENS_VIEWS[lens];
-    return <Opened />;
+    return (
+      <LensBoundary key={lens} part={`The lens “${labelOf(lens)}”`} isMain>
+        <Opened />
+      </LensBoundary>
+    );
   }
   return (
     <Columns>
-      <SceneColumn />
+      <LensBoundary part="The column of rules">
+        <SceneColumn />
+      </LensBoundary>
       {/* The close-up is the main part of the page where it takes this one’s place. */}
       <main className="middle" id={isEnlarged ? undefined : 'main'}>
         <DrawerWays />
-        {slots ? <SlotTools /> : <FieldTools />}
-        <MirrorNote />
-        {slots ? <SlotField /> : <Middle />}
+        <LensBoundary part="The view of the screens">
+          {slots ? <SlotTools /> : <FieldTools />}
+          <MirrorNote />
+          {slots ? <SlotField /> : <Middle />}
+        </LensBoundary>
       </main>
-      <CloseUp />
+      <LensBoundary part="The close-up">
+        <CloseUp />
+      </LensBoundary>
     </Columns>
   );
 }
