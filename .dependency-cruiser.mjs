@@ -47,7 +47,9 @@ const config = {
     floor(
       'core-is-pure',
       '^src/core/',
-      { pathNot: ['^src/core/', '^node_modules/(zod|culori|@noble/hashes)/', '^node_modules/@types/culori/'] },
+      {
+        pathNot: ['^src/core/', '^node_modules/(zod|culori|@noble/hashes)/', '^node_modules/@types/culori/'],
+      },
       'core imports nothing but zod, the mathematics of colours and that of digests',
     ),
     floor('core-tests', '^src/core/.*\\.test\\.ts$', { path: '^src/(formats|server|ui|app|workers|cli)/' }),

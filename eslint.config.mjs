@@ -67,11 +67,13 @@ export default defineConfig([
         'error',
         {
           selector: 'MemberExpression[object.name="crypto"][property.name=/^(randomUUID|subtle)$/]',
-          message: 'Browsers keep it for secure pages: use newId of workers/new-id, or sha256Of of core/review/digest.',
+          message:
+            'Browsers keep it for secure pages: use newId of workers/new-id, or sha256Of of core/review/digest.',
         },
         {
           selector: `MemberExpression[object.name="navigator"][property.name=/^(${SECURE_NAVIGATOR.join('|')})$/]`,
-          message: 'Browsers keep it for secure pages: find another way, such as copyText of ui/ship/clipboard.',
+          message:
+            'Browsers keep it for secure pages: find another way, such as copyText of ui/ship/clipboard.',
         },
       ],
       'no-restricted-globals': [

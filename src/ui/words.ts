@@ -1,4 +1,6 @@
 import { FIT_LABELS, type FitPreset } from '@/core/fit/presets';
+import { countCases } from '@/core/words/words';
+import type { SurveyProgress } from '@/workers/surveying';
 import type { Appearance } from '@/core/values/values';
 import type { Case } from '@/core/screens/cases';
 import type { CaseSummary } from '@/core/solve/summary';
@@ -14,6 +16,10 @@ export const APPEARANCE_LABELS: Record<Appearance, string> = { light: 'Light', d
 export const NOTHING_TO_JUDGE = 'Nothing to judge yet: this scene shows no picture, text or panel.';
 
 export { countCases } from '@/core/words/words';
+
+/** How far a survey is: “reading 2 of 5 files”, “measuring, 150 of 486 cases”. */
+export const sayProgress = ({ doing, done, of }: SurveyProgress): string =>
+  doing === 'reading' ? `reading files, ${done} of ${of}` : `measuring, ${done} of ${countCases(of)}`;
 
 /** What is read out for a case: its name, its outcome and its figure. */
 export function caseText(c: Case, summary: CaseSummary | undefined, layerName: string | undefined): string {

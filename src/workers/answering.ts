@@ -150,13 +150,7 @@ export const answering = {
     goOn: GoOn<Progress>,
   ): Promise<LaunchAdvice[] | null> {
     const asked = await launchAsked(documents, finding.in.id);
-    return (
-      asked &&
-      goingOn(
-        launchAdvising(asked, finding, newId),
-        goOn,
-      )
-    );
+    return asked && goingOn(launchAdvising(asked, finding, newId), goOn);
   },
   /** The least scrim under a layer that is enough on every case, tried there; `null` where none helps. */
   async scrim(

@@ -36,9 +36,22 @@ export function createFilePixels(send: typeof fetch = (...asked) => fetch(...ask
     asked.set(hash, running);
     return running;
   };
-  /** @returns everything known once these are, as far as they could be loaded */
-  return async (hashes: readonly string[]): Promise<ReadonlyMap<string, FilePixels>> => {
-    await Promise.all(hashes.map(load));
+  /**
+   * @param onRead hears how many of them have been read, each time that it is one more; not where all were known before
+   * @returns everything known once these are, as far as they could be loaded
+   */
+  return async (
+    hashes: readonly string[],
+    onRead?: (done: number, of: number) => void,
+  ): Promise<ReadonlyMap<string, FilePixels>> => {
+    const wanted = [...new Set(hashes)];
+    let done = wanted.filter((hash) => known.has(hash)).length;
+    if (done < wanted.length) onRead?.(done, wanted.length);
+    await Promise.all(
+      wanted
+        .filter((hash) => !known.has(hash))
+        .map((hash) => load(hash).then(() => onRead?.(++done, wanted.length))),
+    );
     return new Map(known);
   };
 }

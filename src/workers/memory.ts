@@ -48,11 +48,18 @@ export async function fontsWith(hashes: readonly string[]): Promise<Fonts> {
   return (memory.fonts = await withImported(memory.fonts ?? (await loadFonts()), hashes));
 }
 
-/** The fonts are only asked for by a scene that has text. @param more imported ones that it does not write with */
-export async function inputOf(asked: Documented, more: readonly string[] = []): Promise<SurveyInput> {
+/**
+ * The fonts are only asked for by a scene that has text.
+ * @param more imported ones that it does not write with @param onRead hears how many of its files have been read
+ */
+export async function inputOf(
+  asked: Documented,
+  more: readonly string[] = [],
+  onRead?: (done: number, of: number) => void,
+): Promise<SurveyInput> {
   const { scene, pictures } = asked;
   const hasText = scene.layers.some((l) => l.kind === 'text');
-  const pixels = await pixelsOf(filesOfScene(scene, pictures));
+  const pixels = await pixelsOf(filesOfScene(scene, pictures), onRead);
   return {
     ...asked,
     fonts: hasText ? await fontsWith([...fontsOfScene(scene), ...more]) : memory.fonts,

@@ -21,6 +21,14 @@ export interface SceneSurvey {
 /** What of a project says which cases count. */
 export type Counting = Pick<Project, 'ratios' | 'iconSets'>;
 
+/** How far a survey is: files of the scene are read, then cases are measured. */
+export interface SurveyProgress {
+  doing: 'reading' | 'measuring';
+  /** so many files, or cases, are through */
+  done: number;
+  of: number;
+}
+
 /** It is said how far a survey is each time so many cases more are through. */
 const COUNTED_EACH = 50;
 
@@ -35,14 +43,14 @@ export const surveying = {
   },
   /**
    * A summary of every case; what is drawn in view is surveyed on the page itself.
-   * @param onCount hears now and then how many cases it has been through
+   * @param onProgress hears now and then how far it is
    */
   async survey(
     asked: Documented,
     project: Counting,
-    onCount?: (counted: number) => void,
+    onProgress?: (progress: SurveyProgress) => void,
   ): Promise<SceneSurvey> {
-    const input = await inputOf(asked);
+    const input = await inputOf(asked, [], (done, of) => onProgress?.({ doing: 'reading', done, of }));
     const cases = countedFor(asked.scene, project, memory.all);
     const marks: Mark[] = [];
     const summaries: CaseSummary[] = [];
@@ -52,7 +60,8 @@ export const surveying = {
       if (mark) marks.push(mark);
       summaries.push(summarise(result));
       judged.push({ id: result.id, breaches: result.breaches });
-      if (summaries.length % COUNTED_EACH === 0) onCount?.(summaries.length);
+      const done = summaries.length;
+      if (done % COUNTED_EACH === 0) onProgress?.({ doing: 'measuring', done, of: cases.length });
     });
     memory.last = { input, cases, judged };
     return { summaries, marks };

@@ -1,6 +1,7 @@
 import type { ImportPlan } from '../screens/import';
 import { MOST_SCREENS } from '../screens/set';
 import type { Project } from './project';
+import { joinSetInUse } from './screens';
 
 export interface ImportWanted {
   /** where weights are from, such as the name of the file */
@@ -32,4 +33,10 @@ export function takeIn(project: Project, plan: ImportPlan, { source, setId }: Im
     (project.screenSets ??= []).push({ id: setId, name: `from ${source}`.slice(0, 60).trim(), screens });
     project.setInUse = setId;
   }
+  // Without a set of their own they are looked at in the one that is in use.
+  if (!setId)
+    joinSetInUse(
+      project,
+      added.map(({ screen }) => screen.id),
+    );
 }

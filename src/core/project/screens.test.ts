@@ -2,7 +2,7 @@ import { SCREENS } from '../testing/scenes';
 import { firstOwn } from '../screens/own';
 import { takeIn, tooMany } from './import-screens';
 import { Project, SCHEMA_VERSION } from './project';
-import { allScreens, removeScreen, screensIn, setInUse, setWeight, usersOf } from './screens';
+import { allScreens, removeScreen, saveScreen, screensIn, setInUse, setWeight, usersOf } from './screens';
 
 const [first, second] = SCREENS.map((s) => s.id) as [string, string];
 const own = firstOwn('own-1');
@@ -30,6 +30,22 @@ it('is looked at on every screen, or on those of the set in use', () => {
   expect(
     ids(project({ screenSets: [{ id: 's', name: 'S', screens: ['gone'] }], setInUse: 's' })).length,
   ).toBe(SCREENS.length + 1);
+});
+
+it('looks at a new screen also while a set is in use: it joins that set, and no other', () => {
+  const screenSets = [
+    { id: 'used', name: 'Used', screens: [first] },
+    { id: 'other', name: 'Other', screens: [second] },
+  ];
+  const of = project({ screens: [], screenSets, setInUse: 'used' });
+  expect(saveScreen(of, own)?.name).toBe('Used');
+  expect(ids(of)).toEqual([first, 'own-1']);
+  expect(of.screenSets![1]!.screens).toEqual([second]);
+  // One that is changed stays where it is.
+  of.screenSets![0]!.screens = [first];
+  expect(saveScreen(of, { ...own, label: 'Changed' })).toBeNull();
+  expect(ids(of)).toEqual([first]);
+  expect(saveScreen(project({ screens: [] }), own)).toBeNull();
 });
 
 it('has a screen of the catalogue once, whatever ids its own have', () => {

@@ -51,6 +51,25 @@ export function removeScreen(project: Project, id: string): void {
   if (project.weights) delete project.weights.of[id];
 }
 
+/** Has new screens join the set in use, so that they are looked at like those that are there. @returns that set, if there is one */
+export function joinSetInUse(project: Project, ids: readonly string[]): ScreenSet | null {
+  const set = setInUse(project);
+  if (set) set.screens = [...new Set([...set.screens, ...ids])];
+  return set;
+}
+
+/**
+ * Adds a screen, or changes the one of its id. One that is new joins the set in use.
+ * @returns the set that it joined; `null` where it was known before, or no set is in use
+ */
+export function saveScreen(project: Project, screen: Screen): ScreenSet | null {
+  const at = project.screens.findIndex((s) => s.id === screen.id);
+  if (at < 0) project.screens.push(screen);
+  else project.screens[at] = screen;
+  setWeight(project, screen.id, screen.weight);
+  return at < 0 ? joinSetInUse(project, [screen.id]) : null;
+}
+
 /** Gives a screen a weight, where weights are one’s own among those. */
 export function setWeight(project: Project, id: string, weight: number): void {
   if (project.weights) project.weights.of[id] = weight;

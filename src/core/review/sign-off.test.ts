@@ -71,21 +71,17 @@ describe('a sign-off', () => {
       [/^\/(by|why|at|id|revision)/, /who signed it|missing or damaged/],
     ];
     fc.assert(
-      fc.property(
-        fc.constantFrom(...all),
-        fc.constantFrom<unknown>('x', 7.5, null),
-        (path, value) => {
-          const changed = applyPatch(json, [{ op: 'replace', path, value }]);
-          fc.pre(JSON.stringify(changed) !== text);
-          const found = fault(JSON.stringify(changed));
-          expect(found).toBeInstanceOf(SignOffFault);
-          const word = named.find(([at]) => at.test(path))?.[1];
-          if (word)
-            expect(`${path}: ${(found as Error).message}`).toMatch(
-              new RegExp(`${word.source}|missing or damaged`),
-            );
-        },
-      ),
+      fc.property(fc.constantFrom(...all), fc.constantFrom<unknown>('x', 7.5, null), (path, value) => {
+        const changed = applyPatch(json, [{ op: 'replace', path, value }]);
+        fc.pre(JSON.stringify(changed) !== text);
+        const found = fault(JSON.stringify(changed));
+        expect(found).toBeInstanceOf(SignOffFault);
+        const word = named.find(([at]) => at.test(path))?.[1];
+        if (word)
+          expect(`${path}: ${(found as Error).message}`).toMatch(
+            new RegExp(`${word.source}|missing or damaged`),
+          );
+      }),
       { numRuns: 60 },
     );
   });

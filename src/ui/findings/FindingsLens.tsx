@@ -2,11 +2,13 @@
 import { isIcon } from '@/core/icons/slots';
 import { hasToJudge } from '@/core/scene/layers';
 import { foundCounts } from '@/core/review/counts';
-import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
+import { useFindingsAreOlder } from '../state/older';
 import { FINDING_ORDERS, type View } from '../state/view';
 import { NOTHING_TO_JUDGE, OUTCOME_SHAPES } from '../words';
 import { MirrorNote } from '../scene/MirrorNote';
 import { Choices } from '../parts/Choices';
+import { Older, OlderNote, SurveyShare } from '../parts/Older';
 import { AppliedNote } from './AppliedNote';
 import { FindingList } from './FindingList';
 import { LimitsList } from './LimitsList';
@@ -24,7 +26,14 @@ const ORDER_WORDS: Record<View['order'], string> = {
 function Head() {
   const scene = useScene();
   const findings = useWorkbench((s) => s.found);
-  if (!findings) return <p>All cases are being measured…</p>;
+  const isOlder = useFindingsAreOlder();
+  const counted = useCounted().length;
+  if (!findings)
+    return (
+      <p role="status">
+        <SurveyShare of={counted} />
+      </p>
+    );
   const { fail, warn, accepted } = foundCounts(findings);
   return (
     <p>
@@ -36,7 +45,8 @@ function Head() {
       </b>{' '}
       {findings.length === 1 ? 'finding' : 'findings'} on {scene.name}
       {accepted > 0 && ` and ${accepted} accepted`},{' '}
-      {isIcon(scene) ? 'in all slots, light and dark.' : 'over all screens, orientations and appearances.'}
+      {isIcon(scene) ? 'in all slots, light and dark.' : 'over all screens, orientations and appearances.'}{' '}
+      <OlderNote when={isOlder} />
     </p>
   );
 }
@@ -66,6 +76,7 @@ function Lists({ order }: { order: View['order'] }) {
 export function FindingsLens() {
   const store = useWorkbenchStore();
   const order = useWorkbench((s) => s.view.order);
+  const isOlder = useFindingsAreOlder();
   return (
     <main className="findings" id="main">
       <MirrorNote />
@@ -78,9 +89,11 @@ export function FindingsLens() {
           onChoose={(next) => store.setState(({ view }) => ({ view: { ...view, order: next } }))}
         />
       </div>
-      {order !== 'limits' && <WeightedTotals />}
-      <AppliedNote />
-      <Lists order={order} />
+      <Older when={isOlder}>
+        {order !== 'limits' && <WeightedTotals />}
+        <AppliedNote />
+        <Lists order={order} />
+      </Older>
     </main>
   );
 }

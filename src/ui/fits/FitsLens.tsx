@@ -12,7 +12,7 @@ import {
 import type { Case } from '@/core/screens/cases';
 import { isPlaced } from '@/core/scene/scene';
 import { backgroundOf } from '@/core/solve/mark';
-import { useAsked, type Asking } from '../state/ask';
+import { useAnswer, type Asking } from '../state/ask';
 import { useLook } from '../state/look';
 import { useTelling } from '../state/telling';
 import { useScene, useWorkbench } from '../state/context';
@@ -70,7 +70,7 @@ function useClear(layerId: string, variants: readonly Variant[]) {
       ),
     [layerId, variants],
   );
-  return useAsked(asking);
+  return useAnswer(asking);
 }
 
 /** Which layer is compared, by which part of its rule, and on which screens. */
@@ -117,7 +117,7 @@ interface TableProps {
 /** A row for each fit or value, a column for each screen. */
 function FitsTable({ layerId, part, variants, values, cases, onValues }: TableProps) {
   const settled = useSettled(variants);
-  const clear = useClear(layerId, settled);
+  const { found: clear, isOlder } = useClear(layerId, settled);
   return (
     <div className="fits-scroll" tabIndex={0} role="region" aria-label="Comparison">
       <table className="fits-table">
@@ -143,7 +143,7 @@ function FitsTable({ layerId, part, variants, values, cases, onValues }: TablePr
                 )
               }
               cases={cases}
-              clear={variants === settled ? clear?.[i] : undefined}
+              clear={variants === settled && !isOlder ? clear?.[i] : undefined}
               layerId={layerId}
             />
           ))}

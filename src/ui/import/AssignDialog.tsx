@@ -184,7 +184,8 @@ interface DialogProps {
   arrived: readonly Arrived[];
   /** how many files arrived later, about which is asked next */
   after: number;
-  onClose: () => void;
+  /** @param taken paths of the files that were taken into the project */
+  onClose: (taken: readonly string[]) => void;
 }
 
 /** Where each of several files belongs, before they are taken: read from their names and sizes, and changed by hand. */
@@ -196,10 +197,11 @@ export function AssignDialog({ arrived, after, onClose }: DialogProps) {
   const roles = useRoles(files);
   const take = () => {
     takeAssigned(store, files, { roleOf: roles.of, newNaming });
-    onClose();
+    onClose(files.map((f) => f.arrived.path));
   };
+  const leaveAll = () => onClose([]);
   return (
-    <Modal show onHide={onClose} size="xl" scrollable animation={false} aria-labelledby="assign-title">
+    <Modal show onHide={leaveAll} size="xl" scrollable animation={false} aria-labelledby="assign-title">
       <Modal.Header closeButton>
         <Modal.Title id="assign-title" as="h2">
           Where {arrived.length === 1 ? 'this file belongs' : `these ${arrived.length} files belong`}
@@ -218,7 +220,7 @@ export function AssignDialog({ arrived, after, onClose }: DialogProps) {
             Change or remove.
           </span>
         )}
-        <Button variant="quiet" onClick={onClose}>
+        <Button variant="quiet" onClick={leaveAll}>
           Leave all out
         </Button>
         <Button

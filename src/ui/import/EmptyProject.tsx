@@ -5,7 +5,15 @@ import { useImports } from './imports';
 
 /** A project without a scene: one place to drop things. */
 export function EmptyProject() {
-  const { pick } = useImports();
+  const { pick, isTaking } = useImports();
+  if (isTaking)
+    return (
+      <main className="empty" id="main">
+        <p role="status">
+          Your files are being read. The first of them is shown on every screen as soon as they are.
+        </p>
+      </main>
+    );
   return (
     <main className="empty" id="main">
       <div className="drop-target">

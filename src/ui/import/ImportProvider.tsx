@@ -6,6 +6,7 @@ import { ofFiles } from './dropped';
 import { takeHanded } from './handed';
 import { FONT_ACCEPT } from './fonts';
 import { ImportList } from './ImportList';
+import { isUnplaced } from './items';
 import { ACCEPT, ImportsContext } from './imports';
 import { useDrops } from './useDrops';
 import { useTaking } from './useTaking';
@@ -27,9 +28,10 @@ export function ImportProvider({ children }: { children: ReactNode }) {
     const files = takeHanded(project);
     if (files.length > 0) take(files);
   }, [project, take]);
+  const isTaking = asked.length > 0 || items.some(isUnplaced);
   const imports = useMemo(
-    () => ({ take, takeAddress, pick: () => input.current?.click() }),
-    [take, takeAddress],
+    () => ({ take, takeAddress, pick: () => input.current?.click(), isTaking }),
+    [take, takeAddress, isTaking],
   );
   return (
     <ImportsContext value={imports}>
@@ -52,7 +54,7 @@ export function ImportProvider({ children }: { children: ReactNode }) {
           key={batch.id}
           arrived={batch.arrived}
           after={others.reduce((sum, { arrived }) => sum + arrived.length, 0)}
-          onClose={() => answered(batch.id)}
+          onClose={(taken) => answered(batch, taken)}
         />
       )}
       <ImportList items={items} onCancel={cancel} onClear={clear} />

@@ -8,6 +8,8 @@ export const ACCEPT =
 export interface Imports {
   /** opens the dialog of the browser to choose files */
   pick: () => void;
+  /** whether files are being read, or it is being asked where they belong */
+  isTaking: boolean;
   take: (files: readonly Incoming[]) => void;
   /** fetched by the server; @throws RequestProblem */
   takeAddress: (address: string) => Promise<void>;

@@ -8,5 +8,8 @@ export interface ImportItem {
   note?: string;
 }
 
+/** Whether it may still become a part of the project: it is on its way, or was read and waits for those that came with it. */
+export const isUnplaced = (item: ImportItem) => isRunning(item) || item.state === 'read';
+
 /** Whether it is still on its way. */
 export const isRunning = ({ state }: ImportItem) => ['waiting', 'sending', 'working'].includes(state);

@@ -49,7 +49,7 @@ function place(store: WorkbenchStore, taken: readonly Pick<TakenFile, 'kept' | '
 type Update = (id: string, change: Partial<ImportItem>) => void;
 
 /** How files of a queue are taken in, one after another, and what is said of each meanwhile. */
-const createTaking = (store: WorkbenchStore, update: Update, ask: (arrived: Arrived[]) => void) =>
+const createTaking = (store: WorkbenchStore, update: Update, ask: ReturnType<typeof useAsked>['ask']) =>
   createQueue({
     importOne: async ({ item, file, path, batch, abort }: Waiting) => {
       if (abort.signal.aborted) return;
@@ -80,7 +80,10 @@ const createTaking = (store: WorkbenchStore, update: Update, ask: (arrived: Arri
     onBatch: (batch: Batch) => {
       if (batch.taken.length === 0) return;
       if (batch.asks) {
-        ask(batch.taken.map(({ path, kept }) => ({ path, file: fileOf(kept) })));
+        ask(
+          batch.taken.map(({ path, kept }) => ({ path, file: fileOf(kept) })),
+          new Map(batch.taken.map(({ id, path }) => [path, id])),
+        );
         return;
       }
       place(store, batch.taken);
@@ -92,13 +95,16 @@ const createTaking = (store: WorkbenchStore, update: Update, ask: (arrived: Arri
 export interface AskedBatch {
   id: string;
   arrived: readonly Arrived[];
+  /** what is told of each of them, by its path; nothing of one that came from an address */
+  items: ReadonlyMap<string, string>;
 }
 
 /** Batches that are asked about, one after another in the order in which they arrived. */
 export function useAsked() {
   const [asked, setAsked] = useState<readonly AskedBatch[]>([]);
   const ask = useCallback(
-    (arrived: readonly Arrived[]) => setAsked((batches) => [...batches, { id: newId(), arrived }]),
+    (arrived: readonly Arrived[], items: AskedBatch['items'] = new Map()) =>
+      setAsked((batches) => [...batches, { id: newId(), arrived, items }]),
     [],
   );
   const answered = useCallback(
@@ -112,7 +118,7 @@ export function useAsked() {
 export function useTaking() {
   const store = useWorkbenchStore();
   const { items, add, update, clear } = useItems();
-  const { asked, ask, answered } = useAsked();
+  const { asked, ask, answered: putAway } = useAsked();
   const [queue] = useState(() => createTaking(store, update, ask));
 
   const take = useCallback(
@@ -154,6 +160,12 @@ export function useTaking() {
     queue.cancel(id);
     for (const i of items)
       if (isRunning(i) && (id === undefined || i.id === id)) update(i.id, { state: 'cancelled' });
+  };
+  /** @param taken paths of those files of a batch that were taken into the project */
+  const answered = (batch: AskedBatch, taken: readonly string[]) => {
+    for (const [path, id] of batch.items)
+      update(id, taken.includes(path) ? { state: 'done' } : { state: 'cancelled', note: 'left out' });
+    putAway(batch.id);
   };
   return { items, clear, asked, answered, take, takeAddress, cancel };
 }

@@ -14,6 +14,7 @@ import type { Launch } from '@/core/project/launch';
 import { sayCases } from '../findings/say-cases';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Trying } from '../findings/Trying';
+import { OlderNote } from '../parts/Older';
 import { useLaunchAnswers } from '../findings/useAnswers';
 import { editLaunch } from './launched';
 
@@ -155,14 +156,18 @@ function Detail({ finding, trial, onOpen, onTry, onTake }: DetailProps) {
 interface Props extends Omit<DetailProps, 'finding'> {
   /** `null` until they are known */
   findings: readonly LaunchFinding[] | null;
+  /** whether they are older than the last change */
+  isOlder: boolean;
 }
 
 /** What is wrong from the tap to the first screen, over all cases. */
-export function LaunchFindings({ findings, ...detail }: Props) {
+export function LaunchFindings({ findings, isOlder, ...detail }: Props) {
   const [open, setOpen] = useState<string | null>(null);
   return (
     <section aria-label="Findings of the launch" className="launch-findings">
-      <h2>Findings</h2>
+      <h2>
+        Findings <OlderNote when={isOlder} />
+      </h2>
       {!findings && <p role="status">All cases are being measured…</p>}
       {findings?.length === 0 && (
         <p>

@@ -9,9 +9,10 @@ import { versionsIn, type Launch } from '@/core/project/launch';
 import { applyPatch } from '@/core/patch/patch';
 import { findCase } from '@/core/screens/cases';
 import { newId } from '@/workers/new-id';
-import { useAsked, type Asking } from '../state/ask';
+import { useAnswer, type Asking } from '../state/ask';
 import { ChosenScreens } from '../parts/ChosenScreens';
 import { Columns } from '../parts/Columns';
+import { Older } from '../parts/Older';
 import { CloseDrawer, DrawerWays } from '../parts/DrawerWays';
 import { useLook } from '../state/look';
 import { SHOWS, type View } from '../state/view';
@@ -192,7 +193,7 @@ function Open() {
   // Words that nobody uses any more stand for no version.
   const starting = versionsIn(launch).includes(wanted.versions) ? wanted : { ...wanted, versions: '' };
   const { films, own } = useShownFilms(documents, starting);
-  const findings = useAsked(askFindings);
+  const { found: findings, isOlder } = useAnswer(askFindings);
   const showWorst = ({ stage, worst }: LaunchFinding) => {
     const { target } = worst;
     if (target !== undefined) {
@@ -214,7 +215,15 @@ function Open() {
       <aside className="close-up" aria-label="Close-up">
         <CloseDrawer />
         {own && <HandOver film={own} at={handOver} onChoose={setHandOver} />}
-        <LaunchFindings findings={findings} trial={tried} onOpen={showWorst} onTry={attempt} onTake={take} />
+        <Older when={isOlder}>
+          <LaunchFindings
+            {...{ findings, isOlder }}
+            trial={tried}
+            onOpen={showWorst}
+            onTry={attempt}
+            onTake={take}
+          />
+        </Older>
       </aside>
     </Columns>
   );

@@ -1,5 +1,6 @@
 'use client';
 import type { KeyboardEvent, PointerEvent } from 'react';
+import { GripKnob } from '../parts/GripKnob';
 import { useGrip } from '../parts/pointing';
 import type { MapScale } from './map-scale';
 import { useAllowedWindow, type Bound, type WindowAxis } from './useAllowedWindow';
@@ -53,6 +54,7 @@ function Side({ side: { axis, bound, label }, scale, at }: SideProps) {
     >
       <line className="map-side-grip" {...at} />
       <line className="map-side-line" {...at} />
+      <GripKnob x={(at.x1 + at.x2) / 2} y={(at.y1 + at.y2) / 2} />
     </g>
   );
 }

@@ -1,6 +1,6 @@
 'use client';
 import type { Size } from '@/core/geometry/rect';
-import { memo, useMemo, type KeyboardEvent, type PointerEvent } from 'react';
+import { memo, useMemo, type KeyboardEvent, type MouseEvent } from 'react';
 import type { SizeMap } from '@/core/map/size-map';
 import { OUTCOMES } from '@/core/measure/judge';
 import { useWorkbench } from '../state/context';
@@ -145,7 +145,7 @@ function Cross({ scale, onPoint }: Pick<Props, 'scale' | 'onPoint'>) {
 /** Width across, height up, both logarithmic: what becomes of the scene on a window of that size. */
 export function MapPlot({ map, scale, edges, onPoint }: Props) {
   const look = useLook();
-  const sizeAt = (e: PointerEvent<SVGRectElement>): Size => {
+  const sizeAt = (e: MouseEvent<SVGRectElement>): Size => {
     const box = e.currentTarget.getBoundingClientRect();
     return {
       width: Math.round(scale.widthAt(e.clientX - box.left)),
@@ -169,7 +169,7 @@ export function MapPlot({ map, scale, edges, onPoint }: Props) {
           height={scale.height}
           onPointerMove={(e) => onPoint(sizeAt(e))}
           onPointerLeave={() => onPoint(null)}
-          onPointerDown={(e) => look({ window: sayWindow(sizeAt(e)) })}
+          onClick={(e) => look({ window: sayWindow(sizeAt(e)) })}
         />
         <MapMarks scale={scale} />
         <AllowedRect scale={scale} />

@@ -3,6 +3,7 @@ import type { Size } from '@/core/geometry/rect';
 import type { CaseResult } from '@/core/survey/survey';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
+import { whilePressed } from '../parts/pointing';
 import type { View } from '../state/view';
 
 interface StageProps {
@@ -20,13 +21,12 @@ interface OverProps extends Pick<StageProps, 'left' | 'right'>, Size {
 
 /** The right drawing over the left one, up to a divider that is dragged, or moved with the arrow keys. */
 function Over({ left, right, scale, width, height, at, onAt }: OverProps) {
-  const moveTo = (e: PointerEvent<HTMLElement>) => {
-    if (e.type !== 'pointerdown' && e.buttons !== 1) return;
+  const moveTo = (e: PointerEvent) => {
     const box = e.currentTarget.getBoundingClientRect();
     onAt(Math.min(100, Math.max(0, ((e.clientX - box.left) / box.width) * 100)));
   };
   return (
-    <div className="pair-over" style={{ width, height }} onPointerDown={moveTo} onPointerMove={moveTo}>
+    <div className="pair-over" style={{ width, height }} {...whilePressed(moveTo)}>
       <div style={{ clipPath: `inset(0 ${100 - at}% 0 0)` }}>
         <CaseCanvas result={left} scale={scale} />
       </div>

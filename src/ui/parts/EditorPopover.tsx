@@ -92,7 +92,15 @@ function Surface({ target, label, wide, onHide, onEscape, children }: SurfacePro
 }
 
 /** A button that opens an editor in place: Enter opens, Escape closes, and what was changed is one step. */
-export function EditorPopover({ label, id: given, isAsked = false, onClosed, wide, button, children }: Props) {
+export function EditorPopover({
+  label,
+  id: given,
+  isAsked = false,
+  onClosed,
+  wide,
+  button,
+  children,
+}: Props) {
   const store = useWorkbenchStore();
   const own = useId();
   const id = given ?? own;

@@ -1,14 +1,31 @@
 'use client';
 import { useState, type KeyboardEvent, type PointerEvent } from 'react';
 
-/** What a pointer does to an element while it is pressed: called where it was pressed, and wherever it goes. */
+/** Marks what a finger may drag. Its CSS keeps the browser from scrolling by it (`touch-action: none`). */
+export const HANDLE = { 'data-handle': '' } as const;
+
+/** A mouse does not scroll by dragging, a finger or a pen does. */
+const scrolls = ({ pointerType }: PointerEvent) => pointerType !== 'mouse';
+
+/** Whether a press takes hold of something: a mouse does anywhere, a finger on a handle alone, as elsewhere it scrolls. */
+export const takesHold = (e: PointerEvent): boolean =>
+  !scrolls(e) || (e.target as Element).closest('[data-handle]') !== null;
+
+/**
+ * What a pointer does along a track while it is pressed: called where it was pressed, and wherever it goes. A finger is heard
+ * once it goes along the track, or is lifted where it was put down: until then it may be about to scroll. The CSS of the
+ * track leaves scrolling across it to the browser (`touch-action: pan-y`).
+ */
 export const whilePressed = (move: (e: PointerEvent) => void) => ({
   onPointerDown: (e: PointerEvent) => {
     e.currentTarget.setPointerCapture(e.pointerId);
-    move(e);
+    if (!scrolls(e)) move(e);
   },
   onPointerMove: (e: PointerEvent) => {
     if (e.buttons === 1) move(e);
+  },
+  onPointerUp: (e: PointerEvent) => {
+    if (scrolls(e)) move(e);
   },
 });
 
@@ -24,20 +41,23 @@ interface Grip {
 /** A value on a chart that is taken hold of: dragged, or moved with keys. It stays where it is until it is moved. */
 export function useGrip({ steps, onDrag, onStep, onCommit }: Grip) {
   const [isDragged, setDragged] = useState(false);
+  const letGo = () => {
+    setDragged(false);
+    onCommit();
+  };
   return {
     role: 'slider',
     tabIndex: 0,
     onPointerDown: (e: PointerEvent<SVGGElement>) => {
+      if (!takesHold(e)) return;
       e.currentTarget.setPointerCapture(e.pointerId);
       setDragged(true);
     },
     onPointerMove: (e: PointerEvent<SVGGElement>) => {
       if (isDragged) onDrag(e);
     },
-    onPointerUp: () => {
-      setDragged(false);
-      onCommit();
-    },
+    onPointerUp: letGo,
+    onPointerCancel: letGo,
     onKeyDown: (e: KeyboardEvent) => {
       const step = steps[e.key];
       if (!step) return;

@@ -38,9 +38,7 @@ describe('what is sent while something else is being sent', () => {
     const cancelled = sender.send({
       name: 'cancelled',
       work: ({ signal }) =>
-        new Promise((_, reject) =>
-          signal.addEventListener('abort', () => reject(new Error('called off'))),
-        ),
+        new Promise((_, reject) => signal.addEventListener('abort', () => reject(new Error('called off')))),
       onProblem,
     });
     void sender.send({ name: 'failing', work: () => Promise.reject(new Error('no room')), onProblem });

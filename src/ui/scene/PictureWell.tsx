@@ -1,5 +1,5 @@
 'use client';
-import { useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
+import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { sayNumber } from '@/core/words/numbers';
 import { capitalised } from '@/core/words/words';
 import type { Picture } from '@/core/pictures/picture';
@@ -10,7 +10,7 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
 import { laidOver } from '../parts/AreaBox';
 import { Choices } from '../parts/Choices';
-import { whilePressed } from '../parts/pointing';
+import { HANDLE, takesHold } from '../parts/pointing';
 import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
 import { SEEN_ON, SeenHeat, saySeen, useSeen } from './SeenHeat';
@@ -67,6 +67,7 @@ function HeldPoint({ layer, held: { what, point, set } }: PointProps) {
     <button
       type="button"
       className="well-point"
+      {...HANDLE}
       data-own-keys=""
       style={{ left: `${point.x}%`, top: `${point.y}%` }}
       aria-label={`${what} of ${layer.name}: ${sayNumber(point.x)} % across, ${sayNumber(point.y)} % down. Arrow keys move it.`}
@@ -85,7 +86,7 @@ interface FrameProps {
   children: ReactNode;
 }
 
-/** The picture with its keep areas; a pointer that is pressed on it moves the point that is held. */
+/** The picture with its keep areas; a mouse that is pressed on it moves the point that is held, a finger drags its ring. */
 function Frame({ layer, shown, picture, children }: FrameProps) {
   const store = useWorkbenchStore();
   const appearance = useWorkbench((s) => s.view.appearance);
@@ -93,16 +94,29 @@ function Frame({ layer, shown, picture, children }: FrameProps) {
   const { cut } = shown;
   const { widthPx, heightPx } = masterOfCut(cut, appearance);
   const ratio = widthPx / heightPx;
+  const isHeld = useRef(false);
   const moveTo = (event: PointerEvent) => {
     const box = event.currentTarget.getBoundingClientRect();
     held.set(((event.clientX - box.left) / box.width) * 100, ((event.clientY - box.top) / box.height) * 100);
+  };
+  const onPointerDown = (event: PointerEvent) => {
+    if (!takesHold(event)) return;
+    event.currentTarget.setPointerCapture(event.pointerId);
+    isHeld.current = true;
+    moveTo(event);
+  };
+  const letGo = () => {
+    isHeld.current = false;
+    commit(store);
   };
   return (
     <div
       className="well"
       style={{ aspectRatio: ratio, width: `min(100%, ${MOST_HIGH * ratio}px)` }}
-      {...whilePressed(moveTo)}
-      onPointerUp={() => commit(store)}
+      onPointerDown={onPointerDown}
+      onPointerMove={(e) => isHeld.current && moveTo(e)}
+      onPointerUp={letGo}
+      onPointerCancel={letGo}
     >
       <PictureThumb picture={picture} cut={cut} width={WIDTH} appearance={appearance} />
       {cut.keepAreas.map(({ subject, rect }, index) => (

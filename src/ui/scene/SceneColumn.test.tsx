@@ -6,7 +6,12 @@ import { WorkbenchProvider } from '../state/context';
 import { openDemo } from '../state/testing/opened';
 import { SceneColumn } from './SceneColumn';
 
-const imports = { take: () => undefined, takeAddress: () => Promise.resolve(), pick: () => undefined };
+const imports = {
+  take: () => undefined,
+  takeAddress: () => Promise.resolve(),
+  pick: () => undefined,
+  isTaking: false,
+};
 
 /** The rules of the demo’s splash. */
 function column() {

@@ -10,6 +10,7 @@ import { useArranged } from './useArranged';
 import { CaseCell } from './CaseCell';
 import { useFinding } from './useFoundCases';
 import { useShownCase } from './useShownCase';
+import { SurveyShare } from '../parts/Older';
 import { countCases } from '../words';
 import { useElementSize } from '../drawing/useElementSize';
 import { useWalk } from './useWalk';
@@ -52,11 +53,10 @@ const useWaits = () => useWorkbench((s) => asksOutcomes(s.view) && s.surveyed ==
 /** Why no case is shown. */
 function NoCases() {
   const waits = useWaits();
-  const counting = useWorkbench((s) => s.counting);
   const counted = useCounted().length;
   return waits ? (
     <p className="quiet" role="status">
-      {counting ?? 0} of {countCases(counted)} are measured; then those that tell most are shown here.
+      <SurveyShare of={counted} /> Then those that tell most are shown here.
     </p>
   ) : (
     <p className="quiet">No screen is left by these filters.</p>

@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { allScreens, removeScreen, setInUse, setWeight, usersOf } from '@/core/project/screens';
+import { allScreens, removeScreen, saveScreen, setInUse, usersOf } from '@/core/project/screens';
 import { nameOfCopy } from '@/core/values/values';
 import type { Screen } from '@/core/screens/screen';
 import type { ScreenSet } from '@/core/screens/set';
@@ -70,14 +70,17 @@ export function useSetEdits() {
 export function useScreenEdits() {
   const store = useWorkbenchStore();
   return {
-    /** Adds a screen, or changes the one of its id. */
-    save: (screen: Screen) =>
+    /** Adds a screen, or changes the one of its id; says which set a new one has joined. */
+    save: (screen: Screen) => {
+      let joined: string | null = null;
       edit(store, ({ project }) => {
-        const at = project.screens.findIndex((s) => s.id === screen.id);
-        if (at < 0) project.screens.push(screen);
-        else project.screens[at] = screen;
-        setWeight(project, screen.id, screen.weight);
-      }),
+        joined = saveScreen(project, screen)?.name ?? null;
+      });
+      if (joined !== null)
+        store.setState({
+          message: `${screen.label} was added, and put in the set in use, “${joined}”, so that it is judged.`,
+        });
+    },
     /** Unless something refers to it, which is then said. */
     remove: ({ id, label }: Screen) => {
       const users = usersOf(id, store.getState().documents.project);

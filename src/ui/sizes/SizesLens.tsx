@@ -13,6 +13,7 @@ import type { Ink } from '@/core/pixels/ink';
 import { useWorkbench } from '../state/context';
 import { useAllStatistics } from '../state/statistics';
 import { OUTCOME_SHAPES } from '../words';
+import { OlderNote } from '../parts/Older';
 import { DensitiesEditor } from './DensitiesEditor';
 import { PictureRows } from './PictureRows';
 import { canBeMade, useMake } from './useMake';
@@ -48,8 +49,14 @@ interface SizesProps {
   ink: ReadonlyMap<string, Ink>;
 }
 
+interface SummaryProps {
+  findings: readonly FileFinding[];
+  /** whether what the scenes need is older than the last change */
+  isOlder: boolean;
+}
+
 /** How much is wrong with the files, which densities they should have, and what makes those that can be made. */
-function Summary({ findings }: { findings: readonly FileFinding[] }) {
+function Summary({ findings, isOlder }: SummaryProps) {
   const pictures = useWorkbench((s) => s.documents.project.pictures);
   const { busy, make } = useMake();
   const { fail, warn, accepted } = foundCounts(findings);
@@ -69,7 +76,7 @@ function Summary({ findings }: { findings: readonly FileFinding[] }) {
       </b>{' '}
       {fail + warn === 1 ? 'finding' : 'findings'} on the files of {countOf(pictures.length, 'picture')}
       {accepted > 0 && ` and ${accepted} accepted`}. A picture with several files should have one for{' '}
-      <DensitiesEditor />; the scenes’ needs are device px.
+      <DensitiesEditor />; the scenes’ needs are device px. <OlderNote when={isOlder} />
       {makeable.length > 0 && (
         <Button variant="quiet" size="sm" disabled={busy} onClick={() => void make(makeable)}>
           make {countOf(makeable.length, 'file')} that {makeable.length === 1 ? 'is' : 'are'} missing or
@@ -82,6 +89,7 @@ function Summary({ findings }: { findings: readonly FileFinding[] }) {
 
 function Sizes({ needed, ink }: SizesProps) {
   const project = useWorkbench((s) => s.documents.project);
+  const isOlder = useWorkbench((s) => s.neededOf !== s.documents);
   const { pictures, acceptedFiles } = project;
   const wanted = project.densities ?? USUAL_DENSITIES;
   const findings = useMemo(
@@ -92,8 +100,15 @@ function Sizes({ needed, ink }: SizesProps) {
   const densities = [...new Set([...wanted, ...all.map((r) => r.density)])].toSorted((a, b) => a - b);
   return (
     <main className="sizes" id="main">
-      <Summary findings={findings} />
-      <div className="sizes-scroll" tabIndex={0} role="region" aria-label="Files of all pictures">
+      <Summary findings={findings} isOlder={isOlder} />
+      <div
+        className="sizes-scroll older"
+        data-older={isOlder || undefined}
+        aria-busy={isOlder}
+        tabIndex={0}
+        role="region"
+        aria-label="Files of all pictures"
+      >
         <table className="sizes-table figures">
           <thead>
             <tr>

@@ -1,6 +1,8 @@
 import { commit, edit, editLive } from './edit';
+import { areFindingsOlder, isSurveyOlder } from './older';
 import { watchSurvey } from './survey-client';
-import type { WorkbenchStore } from './workbench';
+import type { SurveyProgress } from '@/workers/surveying';
+import type { WorkbenchState, WorkbenchStore } from './workbench';
 import { catalogue, demo, openDemo } from './testing/opened';
 
 const screens = catalogue.slice(0, 1);
@@ -40,8 +42,9 @@ function workers() {
         state.watched.push(of.map((s) => s.id).join());
         return Promise.resolve();
       },
-      survey: async (_asked: unknown, _ratios: unknown, onCount?: (n: number) => void) => {
-        onCount?.(50);
+      survey: async (_asked: unknown, _ratios: unknown, onProgress?: (p: SurveyProgress) => void) => {
+        onProgress?.({ doing: 'reading', done: 1, of: 2 });
+        onProgress?.({ doing: 'measuring', done: 50, of: 100 });
         await call('survey');
         return { summaries: [{ id: 'a', outcome: state.outcome }], marks: [] };
       },
@@ -135,15 +138,21 @@ describe('surveying', () => {
   it('says how far it is, surveys, explains, and then rests until something changes', async () => {
     const of = workers();
     const store = open();
-    const counts: (number | null)[] = [];
+    const counts: WorkbenchState['counting'][] = [];
     store.subscribe((s) => counts.push(s.counting));
     const end = watchSurvey(store, of.start);
     await rest();
-    expect(counts).toContain(50);
+    expect(counts).toContainEqual({ doing: 'measuring', done: 50, of: 100 });
     expect(of.state.asked).toEqual(['survey', 'found']);
-    expect(store.getState()).toMatchObject({ counting: null, surveyed: demo, found: [] });
+    expect(counts).toContainEqual({ doing: 'reading', done: 1, of: 2 });
+    expect(store.getState()).toMatchObject({ counting: null, surveyed: demo, explained: demo, found: [] });
     rename(store, 'One');
+    // What was said before is known to be older until it is said anew; the cases are counted for the first survey alone.
+    expect(isSurveyOlder(store.getState()) && areFindingsOlder(store.getState())).toBe(true);
+    counts.length = 0;
     await rest();
+    expect(counts.map((c) => c?.doing)).not.toContain('measuring');
+    expect(isSurveyOlder(store.getState()) || areFindingsOlder(store.getState())).toBe(false);
     expect(of.state.asked).toEqual(['survey', 'found', 'survey', 'found']);
     store.setState(({ view }) => ({ view: { ...view, lens: 'sizes' } }));
     await rest();

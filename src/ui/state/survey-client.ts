@@ -4,7 +4,7 @@ import { messageOf } from '../api';
 import type { CaseSummary } from '@/core/solve/summary';
 import type { Documented } from '@/workers/memory';
 import type { SurveyWorker } from '@/workers/survey.worker';
-import type { Counting } from '@/workers/surveying';
+import type { Counting, SurveyProgress } from '@/workers/surveying';
 import { sameJson } from '@/core/patch/patch';
 import { scenesInOrder, type Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
@@ -121,6 +121,7 @@ class Steps {
         summaries: new Map(),
         rested: new Map(),
         surveyed: null,
+        explained: null,
         marks: new Map(),
       });
     this.surveyedScene = state.sceneId;
@@ -139,11 +140,11 @@ class Steps {
     }));
   }
 
-  /** Says how far the first survey is, of which nothing is known yet. */
+  /** Says how far a survey is: whenever files are read, and of the cases while nothing is known of them yet. */
   private counter() {
-    if (this.store.getState().summaries.size > 0) return undefined;
-    return Comlink.proxy((counting: number) => {
-      if (!this.isEnded()) this.store.setState({ counting });
+    const isFirst = this.store.getState().summaries.size === 0;
+    return Comlink.proxy((counting: SurveyProgress) => {
+      if (!this.isEnded() && (isFirst || counting.doing === 'reading')) this.store.setState({ counting });
     });
   }
 
@@ -153,7 +154,7 @@ class Steps {
     const found = await remote.found();
     this.explained = of;
     if (!this.isEnded() && of === this.surveyed)
-      this.store.setState(({ summaries }) => ({ found, rested: summaries }));
+      this.store.setState(({ summaries }) => ({ found, explained: of, rested: summaries }));
   }
 
   /** Of all scenes, and only while somebody looks at sizes. */
@@ -161,7 +162,7 @@ class Steps {
     const inputs = scenesInOrder(documents).map((scene) => documented(documents, scene));
     const needed = await remote.needed(inputs, countingOf(documents));
     this.measured = documents;
-    if (!this.isEnded()) this.store.setState({ needed });
+    if (!this.isEnded()) this.store.setState({ needed, neededOf: documents });
   }
 }
 

@@ -16,6 +16,7 @@ import type { FilePixels } from '@/core/pixels/file';
 import { faceOf } from '@/core/text/style';
 import type { Fonts } from '@/render/fonts';
 import type { SceneFinding } from '@/core/findings/scene';
+import type { SurveyProgress } from '@/workers/surveying';
 import type { SurveyWorker } from '@/workers/survey.worker';
 import type { AskedPart } from './asked-part';
 import type { View } from './view';
@@ -92,19 +93,23 @@ export interface WorkbenchState {
   summaries: ReadonlyMap<string, CaseSummary>;
   /** the same as it was before the gesture that goes on: what is said of cases that nobody sees just now */
   rested: ReadonlyMap<string, CaseSummary>;
-  /** how many cases the first survey has been through; `null` while none is under way */
-  counting: number | null;
+  /** how far the first survey is, or the reading of files; `null` while neither is under way */
+  counting: SurveyProgress | null;
   /** the documents of which that is said; `null` before */
   surveyed: Documents | null;
   /** where each case lies on the valley of the background */
   marks: ReadonlyMap<string, Mark>;
   /** what the last survey of everything found wrong with the scene, and where it comes from; `null` before it */
   found: SceneFinding[] | null;
+  /** the documents of which that is said; `null` before */
+  explained: Documents | null;
   view: View;
   /** whether somebody, or the address, has chosen the case that is looked at */
   isPicked: boolean;
   /** how many pixels the scenes ask of each picture; `null` until it was worked out for the first time */
   needed: ReadonlyMap<string, readonly Needed[]> | null;
+  /** the documents of which that is said; `null` before */
+  neededOf: Documents | null;
   /** `null` until they are loaded; a scene with text is not drawn before */
   fonts: Fonts | null;
   /** of the files of the open scene, and of those that are wanted beside them, as far as they are loaded; by hash */
@@ -220,12 +225,14 @@ function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
     surveyed: null,
     marks: new Map(),
     found: null,
+    explained: null,
     fonts: null,
     pixels: new Map(),
     wanted: new Set(),
     wantsFonts: false,
     worker: null,
     needed: null,
+    neededOf: null,
   };
 }
 export type WorkbenchStore = ReturnType<typeof createWorkbench>;

@@ -44,8 +44,11 @@ function tokensOf(theme: 'light' | 'dark'): Map<string, string> {
   return new Map([...mixin.matchAll(/--([\w-]+): (#[0-9a-f]{6});/g)].map((m) => [m[1]!, m[2]!]));
 }
 
-test.each(['light', 'dark'] as const)('there is one palette: in %s the page has that of all else', (theme) => {
-  const tokens = tokensOf(theme);
-  for (const [name, colour] of Object.entries(PALETTE[theme]))
-    expect([name, tokens.get(name)]).toEqual([name, colour]);
-});
+test.each(['light', 'dark'] as const)(
+  'there is one palette: in %s the page has that of all else',
+  (theme) => {
+    const tokens = tokensOf(theme);
+    for (const [name, colour] of Object.entries(PALETTE[theme]))
+      expect([name, tokens.get(name)]).toEqual([name, colour]);
+  },
+);

@@ -2,7 +2,7 @@
 import type { PointerEvent } from 'react';
 import { usePlotArea, useXAxisInverseScale, useXAxisScale } from 'recharts';
 import { sayRatio } from '@/core/words/numbers';
-import { useGrip } from '../parts/pointing';
+import { HANDLE, useGrip } from '../parts/pointing';
 import { useAllowed, type Range } from './allowed';
 
 type PlotArea = NonNullable<ReturnType<typeof usePlotArea>>;
@@ -47,6 +47,7 @@ function Bound({ bound, whole, plot, at, ratioAt }: BoundProps) {
     >
       <line y1={0} y2={plot.height} />
       <rect className="allowed-grip" x={-9} y={0} width={18} height={plot.height} />
+      <rect className="allowed-knob" {...HANDLE} x={-14} y={middle - 22} width={28} height={44} />
       <path d={`M-6 ${middle - 9}h12v18h-12z M-2 ${middle - 4}v8 M2 ${middle - 4}v8`} />
     </g>
   );

@@ -3,6 +3,7 @@ import type { PointerEvent } from 'react';
 import { usePlotArea, useYAxisInverseScale, useYAxisScale } from 'recharts';
 import { sayShare } from '@/core/words/numbers';
 import type { Limit } from '@/core/measure/limit';
+import { GripKnob } from '../parts/GripKnob';
 import { useGrip } from '../parts/pointing';
 import { useLimit, WORDS, type ValleyProps } from './limits';
 
@@ -44,6 +45,7 @@ function LimitLine({ limit: { outcome, max = 0 }, measure, plot, y, lossAt }: Li
     >
       <line x2={plot.width} />
       <rect className="chart-limit-grip" y={-6} width={plot.width} height={12} />
+      <GripKnob x={plot.width - 18} y={0} />
     </g>
   );
 }

@@ -6,6 +6,7 @@ import { findCase } from '@/core/screens/cases';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
 import { caseName } from '../words';
+import { GripKnob } from '../parts/GripKnob';
 import { MarkShape } from './MarkShape';
 import { RATIO_LABELS, xOf, yOf, type ValleyScale } from './scale';
 import { WORDS, type ValleyProps } from './limits';
@@ -50,6 +51,7 @@ function Limits({ data, measure, scale, onDown }: LimitsProps) {
       <g key={l.outcome} className={`valley-limit outcome-${l.outcome}`}>
         <line {...at} />
         <line className="valley-grip" {...at} onPointerDown={onDown(l.outcome)} />
+        <GripKnob x={scale.width - 18} y={at.y1} onPointerDown={onDown(l.outcome)} />
       </g>
     );
   });
@@ -100,6 +102,7 @@ export function StripPlot({ data, measure, free }: ValleyProps & { free?: StripW
       onPointerDown={onDown}
       onPointerMove={onMove}
       onPointerUp={onUp}
+      onPointerCancel={onUp}
     >
       {brush && (
         <rect className="valley-brush" x={brush[0]} width={brush[1] - brush[0]} y={0} height={scale.height} />

@@ -3,6 +3,7 @@ import { sayRatio, sayShare } from '@/core/words/numbers';
 import type { Outcome } from '@/core/measure/judge';
 import type { ValleyMeasure } from '@/core/solve/valley';
 import type { Mark } from '@/core/solve/mark';
+import { GripKnob } from '../parts/GripKnob';
 import { WORDS } from './limits';
 import { MarkShape } from './MarkShape';
 import { xOf, yOf, type ValleyScale } from './scale';
@@ -41,6 +42,7 @@ export function WindowOnStrip({ window: { ratio, mark, outcome, changes }, measu
         </path>
       ))}
       <line x1={x} x2={x} y1={0} y2={foot} />
+      <GripKnob x={x} y={foot - 10} />
       {mark && loss !== null && within(ratio) && (
         <MarkShape
           x={x}

@@ -3,6 +3,7 @@ import { useMemo, useRef, useState, type PointerEvent } from 'react';
 import { useElementSize } from '../drawing/useElementSize';
 import { useWorkbenchStore } from '../state/context';
 import type { ValleyMeasure } from '@/core/solve/valley';
+import { takesHold } from '../parts/pointing';
 import { useLimit } from './limits';
 import { lossAtY, ratioAt, xOf, type ValleyScale } from './scale';
 import type { ValleyData } from './useValley';
@@ -47,6 +48,7 @@ export function useStripDrag(data: ValleyData, measure: ValleyMeasure, free: Str
     };
   };
   const onDown = (e: PointerEvent<Element>) => {
+    if (!takesHold(e)) return;
     e.currentTarget.setPointerCapture(e.pointerId);
     const { x } = pointOf(e);
     free?.onRatio(ratioAt(scale, x));
@@ -54,6 +56,7 @@ export function useStripDrag(data: ValleyData, measure: ValleyMeasure, free: Str
   };
   const onLimitDown = (outcome: string) => (e: PointerEvent) => {
     e.stopPropagation();
+    if (!takesHold(e)) return;
     svg.current!.setPointerCapture(e.pointerId);
     setDrag({ kind: 'limit', outcome });
   };

@@ -50,8 +50,8 @@ function Failed({ error, resetErrorBoundary, part, isMain, componentStack }: Fai
     <Place className="part-failed" id={isMain ? 'main' : undefined} aria-label={part}>
       <h2>{part} has failed</h2>
       <p role="alert">
-        {error instanceof Error ? error.message : String(error)} That is a fault of Coulee. What you changed is
-        saved, or kept in this tab until it is; everything else goes on.
+        {error instanceof Error ? error.message : String(error)} That is a fault of Coulee. What you changed
+        is saved, or kept in this tab until it is; everything else goes on.
       </p>
       <p className="part-failed-ways">
         <Button variant="primary" size="sm" onClick={resetErrorBoundary}>

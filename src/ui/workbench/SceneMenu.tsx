@@ -42,10 +42,7 @@ function addIcon(store: WorkbenchStore): void {
     store.setState({ message: 'An icon shows a picture, and this project has none yet. Import one first.' });
     return;
   }
-  open(
-    store,
-    newIcon('Icon', picture, newId),
-  );
+  open(store, newIcon('Icon', picture, newId));
 }
 
 function duplicate(store: WorkbenchStore, id: string): void {

@@ -1,6 +1,7 @@
 'use client';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
+import { takesHold } from '../../parts/pointing';
 
 interface Props {
   label: string;
@@ -58,6 +59,8 @@ interface DragProps extends Pick<Props, 'label' | 'value' | 'step' | 'onCommit'>
 function DragLabel({ id, label, value, step = 1, onSet, onCommit }: DragProps) {
   const drag = useRef<{ x: number; value: number } | null>(null);
   const onPointerDown = (event: PointerEvent<HTMLElement>) => {
+    // A finger on it scrolls.
+    if (!takesHold(event)) return;
     event.currentTarget.setPointerCapture(event.pointerId);
     drag.current = { x: event.clientX, value };
   };
