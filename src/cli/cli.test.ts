@@ -21,7 +21,7 @@ import { Sheet } from '@/formats/sheet/schema';
 import type { Review } from '@/core/review/schema';
 import { coulee, spawnedIn } from './testing';
 import { narrowedDemo } from '@/server/testing/narrowed';
-import { createEmptyProject } from '@/server/services/projects';
+import { buildSource, createEmptyProject, deleteProject } from '@/server/services/projects';
 import { ownStore } from '@/server/testing/store';
 
 ownStore();
@@ -148,22 +148,41 @@ describe('coulee check', () => {
 });
 
 describe('what the lens shows for the build', () => {
-  it('runs as it stands there', () => {
-    const { exported: first, check } = buildLines({ id: 'larkmoor-ferries', name: 'ferries' }, 'all');
-    expect(first).toBe(
-      'npm exec --offline -- coulee export \\\n  --store ./store \\\n  --project larkmoor-ferries \\\n  --out ferries',
-    );
-    const line = check
-      .replace('npm exec --offline --', `'${process.execPath}'`)
-      .replace('coulee', `'${path.resolve('bin/coulee.mjs')}'`);
-    const { status, stderr } = spawnSync('/bin/sh', ['-c', line], { cwd: folder, encoding: 'utf8' });
+  const ferries = { id: 'larkmoor-ferries', name: 'Larkmoor Ferries' };
+  /** A line as it is typed, with the program that it names beside the tests instead of an installed one. */
+  const typed = (line: string) => {
+    const program = `'${process.execPath}' '${path.resolve('bin/coulee.mjs')}'`;
+    const command = line.replace('npm exec --offline -- coulee', program);
+    return spawnSync('/bin/sh', ['-c', command], { cwd: folder, encoding: 'utf8', env: withoutStore });
+  };
+  const { STORE_DIR: _, ...withoutStore } = process.env;
+
+  it('runs as it stands there, whatever folder the store is in', () => {
+    const source = buildSource(ferries.id);
+    const { exported: first, check } = buildLines(ferries, 'all', source);
+    expect(first).toContain(`--store ${process.env.STORE_DIR}`);
+    expect(first).toContain("--project 'Larkmoor Ferries'");
+    const written = typed(first);
+    expect([written.status, written.stderr]).toEqual([0, '']);
+    const { status, stderr } = typed(check);
     expect([status, stderr]).toEqual([1, '']);
-    expect(readFileSync(path.join(folder, 'ferries.xml'), 'utf8')).toMatch(/^<\?xml [^]*<failure /);
+    expect(readFileSync(path.join(folder, 'larkmoor-ferries.xml'), 'utf8')).toMatch(/^<\?xml [^]*<failure /);
+  });
+
+  it('names the project by its id where another one is called the same', () => {
+    const twin = createEmptyProject(ferries.name).documents.project;
+    const { exported: line } = buildLines(twin, 'all', buildSource(twin.id));
+    expect(line).toContain(`--project ${twin.id}`);
+    expect(typed(line).status).toBe(0);
+    deleteProject(twin.id);
+    expect(buildSource(ferries.id).otherNames).not.toContain(ferries.name);
   });
 
   it('quotes what a shell would take apart', () => {
-    const { exported: line } = buildLines({ id: "it's", name: 'Ferries' }, 'all');
+    const source = { store: "/tmp/it's here", otherNames: [] };
+    const { exported: line } = buildLines({ id: 'x', name: "it's" }, 'all', source);
     expect(line).toContain(String.raw`--project 'it'\''s'`);
+    expect(line).toContain(String.raw`--store '/tmp/it'\''s here'`);
   });
 });
 

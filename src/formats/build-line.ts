@@ -9,18 +9,31 @@ const lines = (...parts: string[]) => parts.filter(Boolean).join(' \\\n  ');
 const quoted = (word: string): string =>
   /^[\w./-]+$/.test(word) ? word : `'${word.replaceAll("'", String.raw`'\''`)}'`;
 
+/** Where a project is kept, as the lines of a build name it. */
+export interface BuildSource {
+  /** the folder of the store, as it is named from the folder of the product */
+  store: string;
+  /** names and ids of the other projects there */
+  otherNames: readonly string[];
+}
+
+/** What a project is called on the command line: its name, or its id where others are called so or a program would read an option. */
+const projectWord = ({ id, name }: Pick<Project, 'id' | 'name'>, { otherNames }: BuildSource): string =>
+  otherNames.includes(name) || name.startsWith('-') ? id : name;
+
 /**
- * The lines that bring a project into a folder and judge it in a build, as they are typed.
+ * The lines that bring a project into a folder and judge it in a build, as they are typed in the folder of the product.
  * @param target for which screens, as `screenTargets` calls them
  */
-export function buildLines({ id, name }: Pick<Project, 'id' | 'name'>, target: string) {
+export function buildLines(project: Pick<Project, 'id' | 'name'>, target: string, source: BuildSource) {
+  const { name } = project;
   const folder = fileStem(name);
   const only = target === 'all' ? '' : `--target ${quoted(target)}`;
   return {
     exported: lines(
       `${COMMAND} export`,
-      '--store ./store',
-      `--project ${quoted(id)}`,
+      `--store ${quoted(source.store)}`,
+      `--project ${quoted(projectWord(project, source))}`,
       `--out ${quoted(folder)}`,
     ),
     check: lines(

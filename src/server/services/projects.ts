@@ -1,3 +1,4 @@
+import path from 'node:path';
 import { and, asc, desc, eq, isNotNull, isNull, lte } from 'drizzle-orm';
 import { Project, SCHEMA_VERSION } from '@/core/project/project';
 import { DEFAULT_LIMITS } from '@/core/measure/defaults';
@@ -6,6 +7,8 @@ import { Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
 import type { KeptSignOff } from '@/core/review/sign-off';
 import { nameOfCopy } from '@/core/values/values';
+import type { BuildSource } from '@/formats/build-line';
+import { productFolder, storeFolder } from '../settings';
 import { getDb, writing, type Db } from '../db/client';
 import { documents, history, projects, signOffs as signOffRows } from '../db/schema';
 import { notFound, Problem } from '../problem';
@@ -49,6 +52,17 @@ export function listProjects(db: Handle = getDb()): ProjectSummary[] {
     .where(isNull(projects.deletedAt))
     .orderBy(asc(projects.createdAt))
     .all();
+}
+
+/** Where a project is kept, as the lines of a build name it that are typed in the folder of the product. */
+export function buildSource(id: string): BuildSource {
+  const others = listProjects().filter((p) => p.id !== id);
+  const inside = path.relative(productFolder(), storeFolder());
+  const isInside = inside !== '' && !inside.startsWith('..') && !path.isAbsolute(inside);
+  return {
+    store: isInside ? `./${inside}` : storeFolder(),
+    otherNames: others.flatMap((p) => [p.name, p.id]),
+  };
 }
 
 /** The revision that a project is at, without reading its documents. @throws Problem 404 */

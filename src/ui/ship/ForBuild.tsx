@@ -12,7 +12,8 @@ export function ForBuild() {
   const project = useWorkbench((s) => s.documents.project);
   const { target } = useTargets();
   const [copied, setCopied] = useState(false);
-  const { exported, check } = buildLines(project, target.id);
+  const source = useWorkbench((s) => s.source);
+  const { exported, check } = buildLines(project, target.id, source);
   const copy = () =>
     copyText(check).then(
       () => setCopied(true),

@@ -16,6 +16,7 @@ import type { FilePixels } from '@/core/pixels/file';
 import { faceOf } from '@/core/text/style';
 import type { Fonts } from '@/render/fonts';
 import type { SceneFinding } from '@/core/findings/scene';
+import type { BuildSource } from '@/formats/build-line';
 import type { SurveyProgress } from '@/workers/surveying';
 import type { SurveyWorker } from '@/workers/survey.worker';
 import type { AskedPart } from './asked-part';
@@ -64,6 +65,8 @@ export interface WorkbenchState {
   signed: SignedAs | null;
   /** how many hints of the first look were closed */
   hintsClosed: number;
+  /** where the project is kept, for the lines of a build */
+  source: BuildSource;
   /** which of the side columns is open where there is no room for them */
   drawer: 'rules' | 'close-up' | null;
   /** the part of a rule whose editor was asked for elsewhere, until that is closed; `null` when none is */
@@ -133,6 +136,8 @@ export interface WorkbenchStart {
   signed?: SignedAs | null;
   /** how many hints of the first look were closed; none when absent */
   hintsClosed?: number;
+  /** where the project is kept; in the usual place beside no other when absent */
+  source?: BuildSource;
   /** ids of the changes that the documents already hold */
   arrived: string[];
 }
@@ -200,6 +205,7 @@ function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
   const looked = casesWith(screensIn(catalogue, documents.project), documents, sceneId);
   return {
     hintsClosed: 0,
+    source: { store: './store', otherNames: [] },
     signed: null,
     ...start,
     ...looked,

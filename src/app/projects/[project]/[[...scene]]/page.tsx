@@ -8,7 +8,7 @@ import { sceneWith } from '@/core/project/documents';
 import { catalogue } from '@/server/catalogue';
 import { Problem } from '@/server/problem';
 import { loadSignOff } from '@/server/services/sign-offs';
-import { loadProject, recentChanges } from '@/server/services/projects';
+import { buildSource, loadProject, recentChanges } from '@/server/services/projects';
 import { stored, whyUnreadable } from '@/server/services/stored';
 import { StoreFault } from '@/ui/start/StoreFault';
 import { titleOf } from '@/ui/workbench/title';
@@ -89,7 +89,8 @@ export default async function ProjectPage({ params, searchParams }: Props) {
   if (sceneId === null) notFound();
   const kept = await cookies();
   const hintsClosed = readHints(kept.get(HINTS_COOKIE)?.value);
-  const start = { ...saved, sceneId, catalogue, view, hintsClosed };
+  const source = buildSource(project);
+  const start = { ...saved, sceneId, catalogue, view, hintsClosed, source };
   const theme = readTheme(kept.get(THEME_COOKIE)?.value);
   return <Workbench key={`${project} ${view.signed}`} start={start} theme={theme} />;
 }
