@@ -4,7 +4,8 @@ import { extent as extentOf, span, type Axis } from '../geometry/rect';
 import type { Basis, Edge, Extent, Region } from '../placing/rule';
 import { other } from '../placing/sizes';
 import { isPlaced } from '../scene/scene';
-import { isPercent } from '../values/values';
+import { isPercent, isZero, type Length } from '../values/values';
+import { worked } from '../words/worked';
 import {
   AXIS_WORDS,
   axisWords,
@@ -40,6 +41,20 @@ const partAt = (context: Context, { layer }: AskedLayer, ...path: (string | numb
 /** Where a place lies, from the side of the screen that the axis starts at. */
 const at = (context: Context, axis: Axis, value: number) =>
   `${sayNumber(value)} from the screen’s ${sideAt(context, axis, 'start')}`;
+
+/** A share of a basis and what it comes to: “30 % of the screen’s width, which is 411.4 here, gives 123.4”. */
+function sayShareOf(length: Length, basis: number, basisWords: string): string {
+  const value = 'named' in length ? 0 : length.value;
+  const { given, result } = worked([value, basis], (percent, of) => (percent / 100) * of);
+  return `${given[0]} % of ${basisWords}, which is ${given[1]} here, gives ${result}`;
+}
+
+/** An offset as its rule has it; of a share also what it comes to: “5 % of 359, which is 18,”. */
+function sayOffset(context: Context, asked: AskedLayer, offset: Length, along: number): string {
+  if (!isPercent(offset) || isZero(offset)) return sayLengthOf(offset, nameOf(context, asked));
+  const { given, result } = worked(['named' in offset ? 0 : offset.value, along], (p, of) => (p / 100) * of);
+  return `${given[0]} % of ${given[1]}, which is ${result},`;
+}
 
 /** Where one side of a region comes from. */
 function whyRegionSide(
@@ -89,7 +104,8 @@ function whyPinned(
   const place = resolver.edgeAt(asked.placeable, edge, own, axis);
   const from = edge.side ?? own;
   const words = axisWords(axis, context.names);
-  const offset = sayLengthOf(edge.offset, nameOf(context, asked));
+  const along = resolver.region(asked.placeable, edge.region, axis);
+  const offset = sayOffset(context, asked, edge.offset, along.end - along.start);
   const region = theRegion(context, asked, edge.region);
   const measured =
     from === own
@@ -122,8 +138,8 @@ function whyMiddle(context: Context, asked: AskedLayer, axis: Axis, end: End, de
   const insets = (['start', 'end'] as const).flatMap((e) =>
     whyRegionSide(context, asked, rule.region, axis, e, depth),
   );
-  const shifted = sayLengthOf(rule.shift, context.names);
-  const shift = shifted === '0' ? '' : `, shifted by ${shifted}`;
+  const shifted = sayOffset(context, asked, rule.shift, region.end - region.start);
+  const shift = isZero(rule.shift) ? '' : `, shifted by ${shifted}`;
   const words = `${asked.layer.name} is centred ${AXIS_WORDS[axis].along} in ${theRegion(context, asked, rule.region)}, whose middle lies ${at(context, axis, centre)}${shift}.`;
   const beside = besideSafe(context, rule.region, axis, centre);
   const safe =
@@ -197,10 +213,14 @@ function whyLength(context: Context, asked: AskedLayer, axis: Axis, depth: numbe
   const share = isPercent(extent.length);
   const word = AXIS_WORDS[axis].extent;
   const bounds = sayBounds(context, asked, extent, axis, own);
-  const basis = sayNumber(resolver.basis(asked.placeable, extent.of, axis));
+  const named = 'named' in extent.length ? `, which is ${sayNumber(own ?? 0)} here` : '';
   const rulesOut = share
-    ? `${said} of ${sayBasis(extent.of, axis, nameOf(context, asked))}, which is ${basis} here, gives ${sayNumber(own ?? 0)}`
-    : `${said}, as its rule says`;
+    ? sayShareOf(
+        extent.length,
+        resolver.basis(asked.placeable, extent.of, axis),
+        sayBasis(extent.of, axis, nameOf(context, asked)),
+      )
+    : `${said}${named}, as its rule says`;
   return reason(
     `The ${word} of ${asked.layer.name}: ${rulesOut}.${bounds}`,
     share ? whyBasis(context, asked, extent.of, axis, depth) : [],

@@ -1,6 +1,7 @@
 import { sayContrast } from '../words/numbers';
 import { contrastsOf, tenthOf } from '../measure/contrast';
-import { colourAt, hexOf } from '../pixels/raster';
+import { contrastRatio } from '../pixels/colour';
+import { colourAt, hexOf, rgbaOf } from '../pixels/raster';
 import { inkOn } from '../survey/contrast';
 import { TILES } from '../survey/backdrop';
 import type { AskedLayer, Context } from './context';
@@ -17,6 +18,12 @@ function sayPlace(tile: number): string {
   const [y, x] = [WHERE[0][third(Math.floor(tile / TILES.columns))]!, WHERE[1][third(tile % TILES.columns)]!];
   return y === 'middle' && x === 'middle' ? 'middle' : [y, x].filter((w) => w !== 'middle').join(' ');
 }
+
+/** Where it is least, and the two colours there, by which their contrast can be worked out again. */
+const sayLeast = (place: string, ink: string, under: string): Reason =>
+  reason(
+    `It is least at the ${place}: ${sayContrast(contrastRatio(rgbaOf(ink), rgbaOf(under)))} of ${ink} over ${under}.`,
+  );
 
 /** The colours that a contrast is between: the ink’s and that of the tile where it is least. */
 export function whyContrast({ input, result }: Context, { layer }: AskedLayer): Reason {
@@ -44,7 +51,7 @@ export function whyContrast({ input, result }: Context, { layer }: AskedLayer): 
     `At least nine tenths of the ${TILES.columns} × ${TILES.rows} tiles under it have ${sayContrast(tenthOf(all))} or more.`,
     [
       own,
-      reason(`It is least at the ${sayPlace(at)}: ${sayContrast(least)} over ${hexOf(colourAt(tiles, at))}.`),
+      sayLeast(sayPlace(at), hexOf(colourAt(inks, at)), hexOf(colourAt(tiles, at))),
       reason(names.length > 0 ? `Under it lie ${names.join(', ')}.` : 'Nothing lies under it.'),
     ],
   );

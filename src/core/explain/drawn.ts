@@ -1,5 +1,6 @@
 import { paintedRect } from '../fit/tiles';
 import { sayNumber, sayRatio, sayTimes } from '../words/numbers';
+import { decimalsOfThree, worked } from '../words/worked';
 import { distances, extent, type Axis, type Side } from '../geometry/rect';
 import { sayFit } from '../sentences/fit';
 import { AXIS_WORDS } from '../sentences/words';
@@ -28,10 +29,15 @@ export function whyScale(context: Context, asked: AskedLayer): Reason {
   const down = sayRatio(box.height / natural.height);
   const same = Math.abs(scale.x - scale.y) < 1e-9;
   const given = same ? sayTimes(scale.x) : `${sayTimes(scale.x)} across and ${sayTimes(scale.y)} down`;
-  const resized = layer.fit.size === 'natural';
-  const words = resized
-    ? `${layer.name} is ${sayFit(layer.fit, context.names)}, whatever its box: ${sayNumber(natural.width)} × ${sayNumber(natural.height)} in a box of ${sayNumber(box.width)} × ${sayNumber(box.height)}. A box does not resize a picture that is not told to.`
-    : `${layer.name} ${layer.fit.size === 'cover' ? '' : 'is '}${sayFit(layer.fit, context.names)}: its box is ${across} of its natural width and ${down} of its natural height, which gives ${given}.`;
+  const { size } = layer.fit;
+  const sizes = `${sayNumber(natural.width)} × ${sayNumber(natural.height)} in a box of ${sayNumber(box.width)} × ${sayNumber(box.height)}`;
+  const fitted = `${layer.name} ${size === 'cover' ? '' : 'is '}${sayFit(layer.fit, context.names)}`;
+  const words =
+    size === 'natural'
+      ? `${fitted}, whatever its box: ${sizes}. A box does not resize a picture that is not told to.`
+      : typeof size === 'object'
+        ? `${fitted}: ${sizes}, which gives ${given}.`
+        : `${fitted}: its box is ${across} of its natural width and ${down} of its natural height, which gives ${given}.`;
   return reason(
     words,
     [
@@ -55,10 +61,13 @@ export function whyDrawn(context: Context, asked: AskedLayer, axis: Axis): Reaso
       whyExtent(context, asked, axis),
     ]);
   const scale = axis === 'x' ? placement.scale.x : placement.scale.y;
-  return reason(
-    `The drawn ${word} is ${sayNumber(drawn)}${larger}: ${sayNumber(extent(placement.natural, axis))} of natural ${word} × ${sayRatio(scale)}.`,
-    [whyScale(context, asked)],
+  const { given, result } = worked(
+    [extent(placement.natural, axis), { value: scale, least: decimalsOfThree(scale) }],
+    (a, b) => a * b,
   );
+  return reason(`The drawn ${word} is ${result}${larger}: ${given[0]} of natural ${word} × ${given[1]}.`, [
+    whyScale(context, asked),
+  ]);
 }
 
 /** Why the drawing ends where it does at one side: by the position in its box, or by the box itself. */

@@ -1,4 +1,6 @@
 import { sayNumber, sayRatio, sayShare, sayTimes } from '../words/numbers';
+import { worked } from '../words/worked';
+import { MM_PER_INCH } from '../measure/share';
 import { sayLetters } from '../words/words';
 import { extent, type Axis, type Side } from '../geometry/rect';
 import { AXIS_WORDS } from '../sentences/words';
@@ -23,16 +25,22 @@ function whyCrop(context: Context, asked: AskedLayer, side?: Side): Reason {
   if (!crop) return reason('Of a repeated picture no crop is counted: some copy is nearly always cut.');
   const { visible, drawn } = placement;
   if (!side) {
-    const seen = visible ? `${sayNumber(visible.width)} × ${sayNumber(visible.height)}` : 'nothing';
-    return reason(
-      `${sayShare(crop.total)} of the area is hidden: ${seen} is seen of ${sayNumber(drawn.width)} × ${sayNumber(drawn.height)}.`,
-      [whyDrawn(context, asked, 'x'), whyDrawn(context, asked, 'y')],
+    const { given, result } = worked(
+      [visible?.width ?? 0, visible?.height ?? 0, drawn.width, drawn.height],
+      (w, h, wide, high) => 1 - (w * h) / (wide * high),
+      sayShare,
     );
+    const seen = visible ? `${given[0]} × ${given[1]}` : 'nothing';
+    return reason(`${result} of the area is hidden: ${seen} is seen of ${given[2]} × ${given[3]}.`, [
+      whyDrawn(context, asked, 'x'),
+      whyDrawn(context, asked, 'y'),
+    ]);
   }
   const axis = AXIS_OF[side];
-  const hidden = crop[side] * extent(drawn, axis);
+  const whole = extent(drawn, axis);
+  const { given, result } = worked([crop[side] * whole, whole], (a, b) => a / b, sayShare);
   return reason(
-    `${sayShare(crop[side])} of the drawn ${AXIS_WORDS[axis].extent} is hidden at the ${side}: ${sayNumber(hidden)} of ${sayNumber(extent(drawn, axis))}.`,
+    `${result} of the drawn ${AXIS_WORDS[axis].extent} is hidden at the ${side}: ${given[0]} of ${given[1]}.`,
     [whyDrawnEdge(context, asked, side)],
   );
 }
@@ -55,21 +63,30 @@ function whyShare(context: Context, asked: AskedLayer, axis: Axis): Reason {
   const { measures } = drawnLayer(context, asked.layer.id);
   const share = axis === 'x' ? measures.share.width : measures.share.height;
   const word = AXIS_WORDS[axis].extent;
-  return reason(`What is seen takes ${sayShare(share)} of the screen’s ${word}.`, [
+  const whole = extent(context.prepared.regions.screen, axis);
+  const { given, result } = worked([share * whole, whole], (a, b) => a / b, sayShare);
+  return reason(`What is seen takes ${result} of the screen’s ${word}: ${given[0]} of ${given[1]}.`, [
     whyDrawn(context, asked, axis),
     whyScreen(context, axis),
   ]);
 }
 
 function whyEnlarged(context: Context, asked: AskedLayer): Reason {
-  const { measures, placement } = drawnLayer(context, asked.layer.id);
+  const { placement } = drawnLayer(context, asked.layer.id);
   const choice = context.prepared.chosen.get(asked.layer.id);
   if (!choice) return reason('It is drawn sharp at any size.');
   const { rendition } = choice;
   if (rendition.vector) return reason('A vector is drawn sharp at any size.');
   const { density } = context.prepared.turned.screen;
+  const { widthPx, heightPx } = rendition;
+  const { width, height } = placement.drawn;
+  const { given, result } = worked(
+    [width * density, height * density],
+    (w, h) => Math.max(w / widthPx, h / heightPx),
+    sayRatio,
+  );
   return reason(
-    `${sayNumber(placement.drawn.width * density)} × ${sayNumber(placement.drawn.height * density)} px are drawn from ${rendition.widthPx} × ${rendition.heightPx} px: ${sayRatio(measures.enlargement ?? 1)} for one.`,
+    `${given[0]} × ${given[1]} px are drawn from ${widthPx} × ${heightPx} px: ${result} for one.`,
     [whyScale(context, asked), whyScreen(context, 'x')],
     { part: { layerId: asked.layer.id, path: ['picture'] } },
   );
@@ -102,8 +119,19 @@ function whyMillimetres(context: Context, asked: AskedLayer): Reason {
   const { screen } = context.prepared.turned;
   const { share } = drawnLayer(context, asked.layer.id).measures;
   const width = share.width * context.prepared.regions.screen.width;
+  const { panelPx, framebufferPx, density, ppi } = screen;
+  if (!ppi)
+    return reason('How many px of the panel an inch has is not known.', [whyShare(context, asked, 'x')]);
+  const { given, result } = worked(
+    [width, { value: density, least: 3 }, ppi],
+    (lu, each, perInch) => ((lu * each * (panelPx.width / framebufferPx.width)) / perInch) * MM_PER_INCH,
+  );
+  const resampled =
+    panelPx.width === framebufferPx.width
+      ? ''
+      : ` × ${panelPx.width} px of the panel for ${framebufferPx.width}`;
   return reason(
-    `${sayNumber(width)} lu are seen across, at ${sayNumber(screen.density)} px per lu and ${sayNumber(screen.ppi ?? 0)} px of the panel per inch.`,
+    `It is ${result} mm wide: ${given[0]} lu are seen across × ${given[1]} px per lu${resampled} ÷ ${given[2]} px of the panel per inch × ${MM_PER_INCH} mm.`,
     [whyShare(context, asked, 'x')],
   );
 }

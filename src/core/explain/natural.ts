@@ -1,5 +1,6 @@
 import { sayNumber } from '../words/numbers';
-import { extent as extentOf, type Axis } from '../geometry/rect';
+import { worked } from '../words/worked';
+import type { Axis } from '../geometry/rect';
 import { AXIS_WORDS } from '../sentences/words';
 import type { AskedLayer, Context } from './context';
 import { reason, type Reason } from './reason';
@@ -13,8 +14,9 @@ export function whyNatural(context: Context, asked: AskedLayer, axis: Axis): Rea
   if (choice && placeable.natural) {
     const { rendition } = choice;
     const px = axis === 'x' ? rendition.widthPx : rendition.heightPx;
+    const { given, result } = worked([px, { value: rendition.density, least: 3 }], (a, b) => a / b);
     return reason(
-      `The natural ${word} of ${layer.name} is ${sayNumber(extentOf(placeable.natural, axis))}: ${px} px in its file ÷ ${sayNumber(rendition.density)} px per lu.`,
+      `The natural ${word} of ${layer.name} is ${result}: ${given[0]} px in its file ÷ ${given[1]} px per lu.`,
       [],
       { part },
     );

@@ -1,5 +1,6 @@
 import { sayNumber } from '../words/numbers';
-import { distances, extent, type Axis, type Side } from '../geometry/rect';
+import { worked } from '../words/worked';
+import { distances, type Axis, type Side } from '../geometry/rect';
 import type { Rotation, Screen } from '../screens/screen';
 import { isPortrait, isSideways, orientationOf, turn } from '../screens/turn';
 import { safeInsets, shownBars } from '../screens/regions';
@@ -22,9 +23,9 @@ export function whyScreen(context: Context, axis: Axis): Reason {
   const along = isSideways(rotation) === (axis === 'x') ? 'height' : 'width';
   const px = screen.framebufferPx[along];
   const word = AXIS_WORDS[axis].extent;
-  const size = sayNumber(extent(turned.size, axis));
+  const { given, result } = worked([px, { value: screen.density, least: 3 }], (a, b) => a / b);
   return reason(
-    `The screen’s ${word} is ${size} in ${lying(screen, rotation)}: ${px} px ÷ ${sayNumber(screen.density)} px per lu.`,
+    `The screen’s ${word} is ${result} in ${lying(screen, rotation)}: ${given[0]} px ÷ ${given[1]} px per lu.`,
     [],
     { metric: note(context, `${word} and density of the screen`, ['width', 'height', 'density']) },
   );

@@ -11,7 +11,7 @@ export class Share {
   ) {}
 }
 
-const MM_PER_INCH = 25.4;
+export const MM_PER_INCH = 25.4;
 
 /** Share of the screen that the visible drawing takes, 0..1; zeros when nothing is visible. @param rect the whole screen */
 export function share(seen: Rect | null, rect: Rect, screen: Screen): Share {

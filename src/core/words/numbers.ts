@@ -9,6 +9,9 @@ const hundredth = new Intl.NumberFormat('en', { maximumFractionDigits: 2, useGro
 const signed = (text: string) => (/^-0(\.0*)?$/.test(text) ? '0' : text.replace(/^-/, '−'));
 
 export const sayNumber = (value: number) => signed(tenth.format(value));
+/** With up to so many decimals, without zeros at the end: “2.8125” */
+export const sayDecimals = (value: number, decimals: number) =>
+  signed(String(Number(value.toFixed(decimals))));
 /** Parts of a px: “0.43” */
 export const sayPixels = (px: number) => signed(hundredth.format(px));
 export const sayRatio = (value: number) => signed(three.format(value));
