@@ -40,6 +40,18 @@ describe('lines of a table', () => {
     expect(px.joined[0]!.screen.id).toBe(joined[0]!.screen.id);
   });
 
+  it('join their class also by its true size, px ÷ density, however that and the density were rounded', () => {
+    const { joined, added } = plan(table(['', '411', '914', '2.63', '9', '']));
+    expect(added).toEqual([]);
+    expect(joined[0]!.screen.framebufferPx).toEqual({ width: 1080, height: 2400 });
+    for (const { framebufferPx: px, density, id } of SCREENS)
+      for (const round of [Math.floor, Math.round, Math.ceil]) {
+        const side = (n: number) => String(round(n / density));
+        const line = ['', side(px.width), side(px.height), density.toFixed(2), '1', ''];
+        expect([id, line, plan(table(line)).added]).toEqual([id, line, []]);
+      }
+  });
+
   it('are new screens where no screen is like them, those alike as one', () => {
     const { added, joined } = plan(
       table(['Till', '500', '700', '2', '10', '20'], ['Till', '700', '500', '2', '5', '20']),
@@ -89,6 +101,28 @@ describe('lines of a table', () => {
     expect([...comma.joined, ...comma.added][0]!.weight).toBe(1234.5);
     const point = plan(table(['', '393', '852', '3', '1,234', '']));
     expect(point.joined[0]!.weight).toBe(1234);
+  });
+
+  it('are refused where a number has the other sign before its decimals, and never read as ten times as much', () => {
+    const { bad } = plan(table(['a', '390', '844', '1,5', '1', ''], ['b', '390', '844', '3', '12,34', '']));
+    expect(bad.map((b) => b.why)).toEqual([
+      '“1,5” is no px per lu with a point before its decimals: say that a comma stands there, if it does in the whole table.',
+      '“12,34” is no users, or another weight with a point before its decimals: say that a comma stands there, if it does in the whole table.',
+    ]);
+    const comma = plan(table(['a', '390.5', '844', '3', '1', '']), { decimalComma: true });
+    expect(comma.bad[0]!.why).toContain('“390.5” is no width with a comma before its decimals');
+    const grouped = plan(
+      table(['', '393', '852', '3', '1,234,567.5', ''], ['', '393', '852', '3', '1 000', '']),
+    );
+    expect(grouped.joined[0]!.weight).toBe(1_235_567.5);
+    fc.assert(
+      fc.property(fc.integer({ min: 0, max: 999_999 }), fc.integer({ min: 1, max: 99 }), (whole, part) => {
+        const said = `${whole},${part}`;
+        const { joined } = plan(table(['', '393', '852', '3', said, '']));
+        for (const { weight } of joined) expect(weight).toBe(Number(said.replace(',', '')));
+        expect(joined.length === 1).toBe(/^\d{1,3},\d{3}$/.test(said));
+      }),
+    );
   });
 
   it('tell in which unit sizes are: by the screens that they belong to', () => {

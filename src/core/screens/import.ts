@@ -32,11 +32,32 @@ export interface ImportPlan {
 /** A figure that is not as it should be. */
 class BadFigure extends Error {}
 
-/** “1.234,5”, “1 234.5” and “1234.5” are all numbers; NaN and infinity are none. */
+/** What may stand between thousands whichever sign stands before decimals. */
+const THIN = String.raw`[\s\u00a0\u202f’']`;
+
+/** A number whose thousands are told apart by one sign, or not at all. @param point what stands before decimals @param group between thousands */
+const numberForm = (point: string, group: string) =>
+  new RegExp(
+    String.raw`^[-−+]?(?:\d+|\d{1,3}(?:[${group}]\d{3})+|\d{1,3}(?:${THIN}\d{3})+)?(?:[${point}]\d+)?(?:e[-+]?\d+)?$`,
+    'i',
+  );
+const FORMS = { point: numberForm('.', ','), comma: numberForm(',', '.') };
+
+/** “1.234,5”, “1 234.5” and “1234.5” are all numbers; what is not grouped by thousands, and infinity, are NaN. */
 function numberOf(text: string, decimalComma: boolean): number {
-  const bare = text.trim().replaceAll(/[\s\u00a0\u202f’']/g, '');
-  const plain = decimalComma ? bare.replaceAll('.', '').replace(',', '.') : bare.replaceAll(',', '');
-  return /^[-−+]?\d*\.?\d+(e[-+]?\d+)?$/i.test(plain) ? Number(plain.replace('−', '-')) : NaN;
+  const bare = text.trim();
+  if (!/\d/.test(bare) || !(decimalComma ? FORMS.comma : FORMS.point).test(bare)) return NaN;
+  const digits = bare.replaceAll(new RegExp(THIN, 'g'), '').replace('−', '-');
+  return Number(decimalComma ? digits.replaceAll('.', '').replace(',', '.') : digits.replaceAll(',', ''));
+}
+
+/** Why a text is no figure, and what to do where it is one with the other sign before its decimals. */
+function noFigure(text: string, field: Field, decimalComma: boolean): string {
+  const [here, there] = decimalComma ? ['comma', 'point'] : ['point', 'comma'];
+  const way = Number.isNaN(numberOf(text, !decimalComma))
+    ? ''
+    : ` with a ${here} before its decimals: say that a ${there} stands there, if it does in the whole table`;
+  return `“${text}” is no ${FIELD_WORDS[field]}${way}.`;
 }
 
 interface Line {
@@ -57,7 +78,7 @@ function lineOf(cells: readonly string[], { mapping, decimalComma }: ImportWays)
   const figure = (field: Field, text = cell(field)) => {
     if (text === '') throw new BadFigure(`There is no ${FIELD_WORDS[field]}.`);
     const value = numberOf(text, decimalComma);
-    if (Number.isNaN(value)) throw new BadFigure(`“${text}” is no ${FIELD_WORDS[field]}.`);
+    if (Number.isNaN(value)) throw new BadFigure(noFigure(text, field, decimalComma));
     if (value < 0) throw new BadFigure(`The ${FIELD_WORDS[field]} is negative: ${text}.`);
     return value;
   };
@@ -84,20 +105,35 @@ const firstOf = <T>(found: Generator<T & { isImpossible: boolean; text: string }
   [...found].find((p) => p.isImpossible)?.text ?? null;
 
 /** Sizes in lu are whole numbers in most tables; densities have a few decimals. */
-const NEAR = { lu: 0.75, density: 0.02, px: 1.5 };
+const NEAR = { lu: 0.75, rounded: 0.999, density: 0.02, px: 1.5 };
 
 const turned = ({ width, height }: Size): Size => ({ width: height, height: width });
 
-/** What a table may say of the size of a screen. */
-const sizesIn = (screen: Screen, unit: ImportWays['unit']): Size[] =>
-  unit === 'px' ? [screen.framebufferPx, screen.panelPx] : [screen];
+/** Its px divided by its density, lu: the labels of a class are these, rounded in the way of whoever made it. */
+const trueSize = ({ framebufferPx: { width, height }, density }: Screen): Size => ({
+  width: width / density,
+  height: height / density,
+});
+
+/** A size that a table may say of a screen, and how far what it says may be from it along each side. */
+interface SaidSize {
+  size: Size;
+  near: number;
+}
+
+/** What a table may say of the size of a screen. A true size is said rounded, up or down. */
+const sizesIn = (screen: Screen, unit: ImportWays['unit']): SaidSize[] =>
+  unit === 'px'
+    ? [screen.framebufferPx, screen.panelPx].map((size) => ({ size, near: NEAR.px }))
+    : [
+        { size: screen, near: NEAR.lu },
+        { size: trueSize(screen), near: NEAR.rounded },
+      ];
 
 /** Whether a screen has the size of a line, upright or turned. */
 function isOf(screen: Screen, { size, density }: Line, unit: ImportWays['unit']): boolean {
   if (density !== null && Math.abs(screen.density - density) > NEAR.density) return false;
-  const sizes = sizesIn(screen, unit);
-  const near = unit === 'px' ? NEAR.px : NEAR.lu;
-  return sizes.some((s) =>
+  return sizesIn(screen, unit).some(({ size: s, near }) =>
     [size, turned(size)].some(
       (asked) => Math.abs(s.width - asked.width) <= near && Math.abs(s.height - asked.height) <= near,
     ),
@@ -135,7 +171,7 @@ class BySize {
   }
 
   add(screen: Screen): void {
-    for (const size of sizesIn(screen, this.unit)) {
+    for (const { size } of sizesIn(screen, this.unit)) {
       const key = this.cellOf(size).join(' ');
       const here = this.cells.get(key) ?? [];
       if (!here.includes(screen)) here.push(screen);
