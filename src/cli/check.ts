@@ -69,11 +69,11 @@ async function checkAlone(asked: CheckAsked, opened: Opened, io: Io): Promise<0 
     throw new Refusal('Say with which sign-off it is compared: --against last --fail-on worse.');
   const wanted = narrowed(opened, asked);
   const review = await through(await reviewing(wanted, wanted.host), io);
-  write(as ? reviewFormat(as).write(review, failOn) : `${verdictLines(review).join('\n')}\n`, asked, io);
+  write(as ? reviewFormat(as).write(review) : `${verdictLines(review).join('\n')}\n`, asked, io);
   return fails(review, failOn) ? 1 : 0;
 }
 
-/** Formats of findings hold those that got worse; JSON holds all that differs. */
+/** Formats of findings hold those that got worse, each of which is a failure where that is asked; JSON holds all that differs. */
 async function checkAgainst(asked: CheckAsked, what: string, opened: Opened, io: Io): Promise<0 | 1> {
   const { as, failOn = 'worse' } = asked;
   const { review, since } = await through(await against(what, opened, narrowed(opened, asked), asked), io);

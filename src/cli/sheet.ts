@@ -42,7 +42,8 @@ export async function page(asked: ProjectAsked & { out?: string }, io: Io): Prom
   try {
     const { screens } = targetOf(opened, asked.target);
     const sceneId = sceneOf(opened, asked.scene).id;
-    const made = await makePage({ documents: opened.documents, sceneId, screens }, opened.bytes);
+    const { documents, bytes } = opened;
+    const made = await makePage({ documents, sceneId, screens }, bytes, { project: documents.project.id });
     write(await wholeOf(made), asked, io);
   } finally {
     opened.close();

@@ -1,4 +1,4 @@
-import { openOn } from '@/core/findings/finding';
+import { sayOpenCases } from '@/core/findings/say-open';
 import { OUTCOMES } from '@/core/measure/judge';
 import { OUTCOME_SHAPES } from '@/core/measure/words';
 import { columns } from './columns';
@@ -35,8 +35,7 @@ function rowsOf({ scenes, launches, files }: Review): Row[] {
 
 function sayFinding(f: ReviewFinding): string[] {
   const sign = f.accepted === null ? OUTCOME_SHAPES[f.outcome] : '✓';
-  const open = openOn(f);
-  const on = f.cases.length === 0 ? '' : `: ${countCases(open)}, ${sayWeight(f.weight)} of the weight`;
+  const on = f.cases.length === 0 ? '' : `: ${sayOpenCases(f)}, ${sayWeight(f.weight)} of the weight`;
   if (f.accepted !== null) return [`  ${sign} ${sayWhat(f)}, accepted: ${f.accepted}`];
   const where = f.worst.caseId === null ? '' : `, on ${f.worst.caseId}`;
   return [`  ${sign} ${sayWhat(f)}${on}`, `      ${f.cases.length > 0 ? 'at worst ' : ''}${f.said}${where}`];

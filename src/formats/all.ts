@@ -12,7 +12,7 @@ export const REVIEW_FORMATS = [
   reviewJunit,
 ] as const satisfies readonly ReviewFormat[];
 
-export const REVIEW_FORMAT_IDS = ['csv', 'json', 'sarif', 'junit'] as const;
-export type ReviewFormatId = (typeof REVIEW_FORMAT_IDS)[number];
+export type ReviewFormatId = (typeof REVIEW_FORMATS)[number]['id'];
+export const REVIEW_FORMAT_IDS: readonly ReviewFormatId[] = REVIEW_FORMATS.map((f) => f.id);
 
 export const reviewFormat = (id: ReviewFormatId): ReviewFormat => REVIEW_FORMATS.find((f) => f.id === id)!;

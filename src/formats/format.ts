@@ -19,7 +19,8 @@ export interface ReviewFormat {
   extension: string;
   /**
    * The same text for the same review.
-   * @param failOn the least outcome that a build fails for, of formats that have words for it
+   * @param from the least outcome that counts as a failure, of formats that count them: those that fail, as everywhere else,
+   * when absent
    */
-  write: (review: Review, failOn?: FailOn) => string;
+  write: (review: Review, from?: FailOn) => string;
 }

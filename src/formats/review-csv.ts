@@ -37,7 +37,7 @@ function field(value: string | number): string {
 const line = (fields: readonly (string | number)[]) => `${fields.map(field).join(',')}\r\n`;
 
 /** Source: RFC 4180; in UTF-8, beginning with a byte order mark, by which spreadsheets know that. */
-export const reviewCsv: ReviewFormat = {
+export const reviewCsv = {
   id: 'csv',
   label: 'The findings as CSV, for a spreadsheet',
   word: 'CSV',
@@ -47,4 +47,4 @@ export const reviewCsv: ReviewFormat = {
     `\uFEFF${line(COLUMNS.map(([name]) => name))}${allFindings(review)
       .map((f) => line(COLUMNS.map(([, of]) => of(f))))
       .join('')}`,
-};
+} as const satisfies ReviewFormat;

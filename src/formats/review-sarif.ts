@@ -1,9 +1,8 @@
-import { openOn } from '@/core/findings/finding';
+import { sayOpenCases } from '@/core/findings/say-open';
 import { allFindings } from '@/core/review/counts';
 import { sayWhat } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { sayWeight } from '@/core/words/numbers';
-import { countCases } from '@/core/words/words';
 import { PROJECT_FILE, sceneFile } from './folder';
 import type { ReviewFormat } from './format';
 
@@ -25,7 +24,7 @@ function pointerOf({ part }: ReviewFinding): string | null {
 }
 
 function messageOf(f: ReviewFinding): string {
-  const on = f.cases.length > 0 ? ` On ${countCases(openOn(f))}, ${sayWeight(f.weight)} of the weight.` : '';
+  const on = f.cases.length > 0 ? ` On ${sayOpenCases(f)}, ${sayWeight(f.weight)} of the weight.` : '';
   const where = f.worst.caseId === null ? '' : ` (${f.worst.caseId})`;
   return `${sayWhat(f)}. ${f.cases.length > 0 ? 'At worst ' : ''}${f.said}${where}.${on}`;
 }
@@ -61,13 +60,18 @@ function resultOf(f: ReviewFinding): object {
   };
 }
 
+/** What a rule is of, before what is wrong: “Scene: cropped too much”, “Launch: flash”. */
+const RULE_OF = { scene: 'Scene', launch: 'Launch', files: 'File' } as const;
+const titleOf = ({ source, word }: ReviewFinding) =>
+  `${RULE_OF[source]}: ${word.charAt(0).toLowerCase()}${word.slice(1)}`;
+
 /** Every rule that is broken, once. */
 const rulesOf = (findings: readonly ReviewFinding[]) =>
   [...new Map(findings.map((f) => [f.rule, f])).values()]
     .toSorted((a, b) => (a.rule < b.rule ? -1 : 1))
     .map((f) => ({
       id: f.rule,
-      shortDescription: { text: `Something ${f.word}`.slice(0, 200) },
+      shortDescription: { text: titleOf(f).slice(0, 200) },
       defaultConfiguration: { level: levelOf(f) },
     }));
 
@@ -99,11 +103,11 @@ function sarifOf(review: Review): object {
 }
 
 /** Source: OASIS SARIF 2.1.0; what is accepted is suppressed, with its reason. */
-export const reviewSarif: ReviewFormat = {
+export const reviewSarif = {
   id: 'sarif',
   label: 'The findings as SARIF, for whatever shows findings beside code',
   word: 'SARIF',
   mediaType: 'application/sarif+json',
   extension: '.sarif',
   write: (review) => `${JSON.stringify(sarifOf(review), null, 1)}\n`,
-};
+} as const satisfies ReviewFormat;

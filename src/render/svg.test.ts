@@ -133,6 +133,36 @@ describe('a drawing as SVG', () => {
     expect(await difference(await sharp(Buffer.from(svg)).png().toBuffer(), png)).toBeLessThan(0.01);
   });
 
+  it('has no clip where nothing is cut off', () => {
+    const box = { x: 10, y: 10, width: 100, height: 80 };
+    const inside = { ...image, dest: { x: 30, y: 30, width: 40, height: 40 }, clip: whole };
+    const group = (radius: number, dest = inside.dest): Drawing['commands'] => [
+      { kind: 'group', clip: { rect: box, radius }, opacity: 1, commands: [{ ...inside, dest }] },
+      { kind: 'glass', glass: { rect: whole, radius: 0 }, holes: [], colour: '#000000' },
+    ];
+    const clips = (commands: Drawing['commands']) =>
+      svgOf({ size: { width: 200, height: 160 }, commands }, { width: 200, height: 160 }, String).match(
+        /<clipPath/g,
+      )?.length ?? 0;
+    expect(clips(group(0))).toBe(0);
+    expect(clips(group(20))).toBe(0);
+    // Reaching over a side, or into a rounded corner.
+    expect(clips(group(0, { x: 5, y: 30, width: 40, height: 40 }))).toBe(1);
+    expect(clips(group(20, { x: 11, y: 11, width: 40, height: 40 }))).toBe(1);
+    expect(clips(group(0, { x: 10, y: 10, width: 100, height: 80 }))).toBe(0);
+    // What hangs out of the canvas is not seen, whoever cuts it.
+    expect(
+      clips([
+        {
+          ...inside,
+          dest: { x: -50, y: -50, width: 400, height: 400 },
+          clip: { x: -50, y: -50, width: 400, height: 400 },
+        },
+        { kind: 'glass', glass: { rect: whole, radius: 0 }, holes: [], colour: '#000000' },
+      ]),
+    ).toBe(0);
+  });
+
   it('is shown at the size of its screen, whatever its px are', () => {
     const svg = svgOf(
       { size: { width: 1179, height: 2556 }, commands: [] },

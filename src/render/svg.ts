@@ -1,4 +1,4 @@
-import type { Rect, Size } from '@/core/geometry/rect';
+import { bottom, intersect, right, type Rect, type Size } from '@/core/geometry/rect';
 import type {
   Command,
   Drawing,
@@ -29,11 +29,63 @@ function paintAttributes(colour: string, name: 'fill' | 'stop' | 'flood'): strin
   return `${property}="${colour.slice(0, 7)}"${alpha < 1 ? ` ${name}-opacity="${number(alpha)}"` : ''}`;
 }
 
+/** Whether a point lies in a rounded rectangle, or on its edge. */
+function holdsPoint({ rect, radius }: Rounding, x: number, y: number): boolean {
+  const r = Math.min(radius, rect.width / 2, rect.height / 2);
+  const outX = Math.max(rect.x + r - x, x - (right(rect) - r), 0);
+  const outY = Math.max(rect.y + r - y, y - (bottom(rect) - r), 0);
+  return Math.hypot(outX, outY) <= r + HAIR && (r > 0 || (outX <= HAIR && outY <= HAIR));
+}
+
+/** Less than anybody sees, px. */
+const HAIR = 1e-6;
+
+/** Whether all of a rectangle lies in a rounded one, which is so when its corners do. */
+const holds = (rounding: Rounding, rect: Rect): boolean =>
+  [rect.x, right(rect)].every((x) => [rect.y, bottom(rect)].every((y) => holdsPoint(rounding, x, y)));
+
+/** As far as a command paints; `null` where it paints nothing. */
+function reachOfOne(command: Command): Rect | null {
+  switch (command.kind) {
+    case 'fill':
+      return command.rect;
+    case 'image':
+      return intersect(command.dest, command.clip);
+    case 'pattern':
+      return command.clip;
+    case 'letters':
+      return command.bounds;
+    case 'group': {
+      const inside = reachOf(command.commands);
+      return inside && command.clip ? intersect(inside, command.clip.rect) : inside;
+    }
+    case 'glass':
+      return command.glass.rect;
+  }
+}
+
+/** As far as commands paint between them; `null` where they paint nothing. */
+function reachOf(commands: readonly Command[]): Rect | null {
+  const reaches = commands.map(reachOfOne).filter((r) => r !== null);
+  if (reaches.length === 0) return null;
+  const x = Math.min(...reaches.map((r) => r.x));
+  const y = Math.min(...reaches.map((r) => r.y));
+  return {
+    x,
+    y,
+    width: Math.max(...reaches.map(right)) - x,
+    height: Math.max(...reaches.map(bottom)) - y,
+  };
+}
+
 /** A drawing as elements of SVG 2. Everything that is referred to is defined once, under a name of its own. */
 class Writer {
   readonly definitions: string[] = [];
 
-  constructor(private readonly address: Address) {}
+  constructor(
+    private readonly canvas: Rect,
+    private readonly address: Address,
+  ) {}
 
   /** @returns its name */
   private define(make: (id: string) => string): string {
@@ -79,9 +131,15 @@ class Writer {
     return `<rect ${rectAttributes(rect, radius)} ${this.ink(ink)}${opacityOf(opacity)}/>\n`;
   }
 
-  private clip(rects: readonly Rounding[]): string {
+  /**
+   * What cuts something off. One that cuts nothing is left out: renderers differ most in groups within groups that are cut.
+   * @param reach as far as what is cut reaches; `null` where nothing is drawn
+   */
+  private clip(rects: readonly Rounding[], reach: Rect | null): string {
+    const seen = reach && intersect(reach, this.canvas);
+    const cutting = rects.filter((r) => seen !== null && !holds(r, seen));
     // Each cuts what the one before has left.
-    return rects.reduce((inside, { rect, radius }) => {
+    return cutting.reduce((inside, { rect, radius }) => {
       const id = this.define(
         (name) => `<clipPath id="${name}"${inside}><rect ${rectAttributes(rect, radius)}/></clipPath>`,
       );
@@ -103,7 +161,7 @@ class Writer {
     `<image ${rectAttributes(at)} preserveAspectRatio="none" href="${this.address(hash)}"/>`;
 
   private image({ hash, dest, clip, rounding, tint, opacity }: Image): string {
-    const cut = this.clip([{ rect: clip, radius: 0 }, ...(rounding ? [rounding] : [])]);
+    const cut = this.clip([{ rect: clip, radius: 0 }, ...(rounding ? [rounding] : [])], dest);
     return `<g${cut}${opacityOf(opacity)}><g${this.tint(tint)}>${this.file(hash, dest)}</g></g>\n`;
   }
 
@@ -112,7 +170,7 @@ class Writer {
       (name) =>
         `<pattern id="${name}" patternUnits="userSpaceOnUse" x="${origin.x}" y="${origin.y}" width="${number(pitch.x)}" height="${number(pitch.y)}">${this.file(hash, { x: 0, y: 0, width: (tile.width * pitch.x) / cell.width, height: (tile.height * pitch.y) / cell.height })}</pattern>`,
     );
-    const cut = rounding ? this.clip([rounding]) : '';
+    const cut = rounding ? this.clip([rounding], clip) : '';
     return `<g${cut}${opacityOf(opacity)}><g${this.tint(tint)}><rect ${rectAttributes(clip)} fill="url(#${id})"/></g></g>\n`;
   }
 
@@ -125,7 +183,8 @@ class Writer {
   }
 
   private group({ clip, opacity, commands }: Group): string {
-    return `<g${clip ? this.clip([clip]) : ''}${opacityOf(opacity)}>\n${this.all(commands)}</g>\n`;
+    const cut = clip ? this.clip([clip], reachOf(commands)) : '';
+    return `<g${cut}${opacityOf(opacity)}>\n${this.all(commands)}</g>\n`;
   }
 
   /** What lies outside the glass is taken away from everything: see `svgOf`. */
@@ -138,7 +197,9 @@ class Writer {
   whole = ({ commands }: Drawing): string => {
     const body = this.all(commands);
     const glass = commands.find((c) => c.kind === 'glass');
-    return glass ? `<g${this.clip([glass.glass])}>\n${body}</g>\n` : body;
+    if (!glass) return body;
+    const cut = this.clip([glass.glass], reachOf(commands));
+    return cut ? `<g${cut}>\n${body}</g>\n` : body;
   };
 }
 
@@ -147,8 +208,8 @@ class Writer {
  * @param size what it is shown at, such as lu; the drawing itself is in its px
  */
 export function svgOf(drawing: Drawing, size: Size, address: Address): string {
-  const writer = new Writer(address);
-  const body = writer.whole(drawing);
   const { width, height } = drawing.size;
+  const writer = new Writer({ x: 0, y: 0, width, height }, address);
+  const body = writer.whole(drawing);
   return `<svg xmlns="http://www.w3.org/2000/svg" width="${number(size.width)}" height="${number(size.height)}" viewBox="0 0 ${width} ${height}">\n<defs>${writer.definitions.join('\n')}</defs>\n${body}</svg>\n`;
 }

@@ -7,6 +7,7 @@ import { gravestBreach } from '../measure/judge';
 import { fileBounds, fileWord, type FileAcceptance, type FileRule } from '../project/file-limits';
 import type { Needed } from '../survey/needed';
 import { agree, madeFrom, masterIn, masterOfSet, setsOf, type FileSet } from '../pictures/master';
+import { UNPROFILED_CMYK } from '../pictures/kept-file';
 import { sameDensity, type Cut, type Picture, type Rendition } from '../pictures/picture';
 
 /** One thing that is wrong with files of a picture; it holds on no case in particular. */
@@ -133,6 +134,11 @@ function tooHeavy(set: FileSet): Fault[] {
   });
 }
 
+const sayProfile = (profile: string) =>
+  profile === UNPROFILED_CMYK
+    ? 'in CMYK without a profile: its colours here are a guess, as each program turns them into RGB in a way of its own. Export it in sRGB.'
+    : `in ${profile}, not in sRGB: its colours change where profiles are not read.`;
+
 const wrongProfile = (set: FileSet): Fault[] =>
   set.files
     .filter((r) => r.profile !== undefined)
@@ -141,7 +147,20 @@ const wrongProfile = (set: FileSet): Fault[] =>
         set,
         'wrong-profile',
         r.density,
-        `The ${sayDensity(r.density)}x file is in ${r.profile}, not in sRGB: its colours change where profiles are not read.`,
+        `The ${sayDensity(r.density)}x file is ${sayProfile(r.profile!)}`,
+      ),
+    );
+
+/** A WebP that its EXIF turns stands otherwise in the app than it is drawn here. */
+const turned = (set: FileSet): Fault[] =>
+  set.files
+    .filter((r) => r.turned)
+    .map((r) =>
+      fault(
+        set,
+        'turned',
+        r.density,
+        `The ${sayDensity(r.density)}x file is a WebP that its EXIF turns. It is drawn turned here; browsers and most apps draw it as its pixels lie. Save it as it should stand.`,
       ),
     );
 
@@ -241,7 +260,7 @@ export const inkFiles = (pictures: readonly Picture[]): string[] => [
   ),
 ];
 
-/** What is missing, uneven, too small, too heavy, in a wrong profile, only light, or off its middle; each once. */
+/** What is missing, uneven, too small, too heavy, in a wrong profile, turned by its EXIF, only light, or off its middle; each once. */
 export function checkFiles({ pictures, densities, needed, ink, accepted }: CheckInput): FileFinding[] {
   const ofPictures = pictures.flatMap((picture) => [
     ...tooSmall(picture, needed.get(picture.id) ?? []),
@@ -250,6 +269,7 @@ export function checkFiles({ pictures, densities, needed, ink, accepted }: Check
       ...uneven(set),
       ...tooHeavy(set),
       ...wrongProfile(set),
+      ...turned(set),
       ...padding(set, ink),
     ]),
   ]);

@@ -7,7 +7,10 @@ import { sameDensity, type Cut, type Picture, type Rendition } from './picture';
 export interface Arrived {
   /** with `/` between folders */
   path: string;
-  file: Pick<Rendition, 'hash' | 'widthPx' | 'heightPx' | 'vector' | 'bytes' | 'profile' | 'transparent'>;
+  file: Pick<
+    Rendition,
+    'hash' | 'widthPx' | 'heightPx' | 'vector' | 'bytes' | 'profile' | 'transparent' | 'turned'
+  >;
 }
 
 /** Where a file goes. */

@@ -18,6 +18,8 @@ export const Rendition = z.looseObject({
   profile: z.string().max(120).optional(),
   /** whether some of it is see-through; not known of files that were kept earlier */
   transparent: z.boolean().optional(),
+  /** that its EXIF turns it although it is a WebP, which browsers and most apps show as its pixels lie */
+  turned: z.literal(true).optional(),
   /** of the file that it was made from here */
   madeFrom: Hash.optional(),
   /** that somebody has named it as the one from which the others of its cut and appearance are made */

@@ -10,6 +10,7 @@ export const FILE_RULES = [
   'too-small',
   'too-heavy',
   'wrong-profile',
+  'turned',
   'missing-dark',
   'padding',
 ] as const;
@@ -64,6 +65,12 @@ const RULES: Record<FileRule, Rule> = {
     max: 0,
     outcome: 'warn',
     reason: 'Where profiles are not read, the colours of a file that is not in sRGB change.',
+  },
+  turned: {
+    word: 'turned by its EXIF',
+    max: 0,
+    outcome: 'fail',
+    reason: 'Browsers and most apps do not follow the EXIF of a WebP: there it lies on its side.',
   },
   'missing-dark': {
     word: 'light only',

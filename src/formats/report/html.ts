@@ -1,4 +1,5 @@
-import { openCases, openOn } from '@/core/findings/finding';
+import { openCases } from '@/core/findings/finding';
+import { sayOpenCases } from '@/core/findings/say-open';
 import { OUTCOMES, type Outcome } from '@/core/measure/judge';
 import { OUTCOME_SHAPES } from '@/core/measure/words';
 import { allFindings, foundCounts } from '@/core/review/counts';
@@ -40,7 +41,7 @@ const gallery = (shots: readonly Shot[], kind = '') =>
 /** How many cases, and how much of those that people have, a finding is open on. */
 const sayOn = (f: ReviewFinding) =>
   f.cases.length > 0
-    ? `On ${countCases(openOn(f))}, ${sayWeight(f.weight)} of the weight; at worst ${f.said}${f.worst.caseId === null ? '' : `, on ${f.worst.caseId}`}.`
+    ? `On ${sayOpenCases(f)}, ${sayWeight(f.weight)} of the weight; at worst ${f.said}${f.worst.caseId === null ? '' : `, on ${f.worst.caseId}`}.`
     : `${capitalised(f.said)}.`;
 
 /** Why some cases of a finding that is open elsewhere do not count. */

@@ -26,7 +26,8 @@ export const SHEET_FORMATS = [
   },
 ] as const satisfies readonly SheetFormat[];
 
-export const SHEET_FORMAT_IDS = ['md', 'html', 'json'] as const;
+type SheetFormatId = (typeof SHEET_FORMATS)[number]['id'];
+export const SHEET_FORMAT_IDS: readonly SheetFormatId[] = SHEET_FORMATS.map((f) => f.id);
 
 /** The JSON Schema of a sheet that is written down. Source: JSON Schema, draft 2020-12. */
 export const sheetJsonSchema = (): object => z.toJSONSchema(Sheet, { target: 'draft-2020-12' });

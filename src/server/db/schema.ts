@@ -35,6 +35,8 @@ export const blobs = sqliteTable('blobs', {
   vector: integer('vector', { mode: 'boolean' }).notNull(),
   transparent: integer('transparent', { mode: 'boolean' }).notNull().default(false),
   profile: text('profile'),
+  /** whether its EXIF orientation turns it; not known of files that were kept earlier */
+  turned: integer('turned', { mode: 'boolean' }).notNull().default(false),
   /** more than one where it moves */
   pictures: integer('pictures').notNull().default(1),
   /** what its pixels say, as JSON; worked out when it is first asked for */

@@ -18,7 +18,7 @@ export interface Preview {
 /** What is found out about a picture file when it is taken in. */
 export interface Examined extends Pick<
   KeptFile,
-  'widthPx' | 'heightPx' | 'profile' | 'transparent' | 'pictures'
+  'widthPx' | 'heightPx' | 'profile' | 'transparent' | 'turned' | 'pictures'
 > {
   previews: Preview[];
 }
@@ -44,7 +44,7 @@ function picturesOfPng(bytes: Buffer): number {
 const picturesOf = (bytes: Buffer, type: PictureType, { pages = 1 }: Metadata) =>
   type === 'png' ? picturesOfPng(bytes) : pages;
 
-/** Size, profile and count of pictures, as the header says. */
+/** Size, profile, orientation and count of pictures, as the header says. */
 async function headerOf({ bytes, type, name }: ToExamine) {
   // The pixel limit is checked here, on what the header says, before anything is decoded.
   const meta = await sharp(bytes, { limitInputPixels: false })
@@ -62,7 +62,8 @@ async function headerOf({ bytes, type, name }: ToExamine) {
   }
   if (isTooNarrow(size))
     throw new Problem(422, `“${name}” has ${width} × ${height} px, which is too narrow to be shown.`);
-  return { ...size, profile: profileOf(meta), pictures: picturesOf(bytes, type, meta) };
+  const turned = (meta.orientation ?? 1) > 1;
+  return { ...size, profile: profileOf(meta), turned, pictures: picturesOf(bytes, type, meta) };
 }
 
 /**

@@ -13,6 +13,7 @@ import { report } from './report';
 import { review } from './review';
 import { holdScreenshot } from './screenshot';
 import { since } from './since';
+import { upright, type ToSetUpright } from './upright';
 import { telling } from './telling';
 
 /** What a process of its own is asked to do. `onStep` says that it goes on, and how far it is where that is known. */
@@ -34,6 +35,7 @@ export const TASKS = {
   since,
   layOver,
   holdScreenshot,
+  upright: (asked: ToSetUpright) => upright(asked),
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];

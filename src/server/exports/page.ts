@@ -6,6 +6,7 @@ import { brokenTexts } from '@/formats/css/broken';
 import { scenePage } from '@/formats/css/page';
 import { fileStem } from '@/formats/file-name';
 import { dataAddresses } from '../data-address';
+import type { For } from '../drawing/drawn';
 import { pageFaces } from '../fonts/faces';
 import { fontsFor } from '../fonts/fonts';
 import { notFound } from '../problem';
@@ -26,11 +27,12 @@ export interface Bytes {
 export async function makePage(
   { documents, sceneId, screens }: { documents: Documents; sceneId: string; screens: readonly Screen[] },
   from: Bytes,
+  by: For,
 ): Promise<Made> {
   const scene = sceneWith(documents, sceneId);
   if (!scene) throw notFound('This scene');
   const { pictures, named } = documents.project;
-  const files = await dataAddresses(filesOfScene(scene, pictures), from.original);
+  const files = await dataAddresses(filesOfScene(scene, pictures), from.original, by);
   const input = surveyInput(documents, scene, { fonts: fontsFor(documents, from.font), pixels: null });
   const broken = brokenTexts(input, screens);
   const { html } = scenePage({

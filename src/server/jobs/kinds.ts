@@ -119,7 +119,7 @@ async function exported(options: Options<'export'>, by: For): Promise<Made> {
   const sceneId = options.scene ?? project.scenes[0] ?? '';
   switch (as) {
     case 'page':
-      return makePage({ documents, sceneId, screens }, STORED_BYTES);
+      return makePage({ documents, sceneId, screens }, STORED_BYTES, by);
     case 'contact-png':
     case 'contact-pdf':
       return contactSheet({ ...options, as }, { documents, sceneId, screens }, by);

@@ -1,4 +1,5 @@
 import type { Metadata } from 'sharp';
+import { UNPROFILED_CMYK } from '@/core/pictures/kept-file';
 
 const SIGNATURES = 128;
 const ENTRY = 12;
@@ -40,6 +41,7 @@ const SPACES: Partial<Record<string, string>> = { cmyk: 'CMYK', lab: 'Lab', rgb1
  * grey one with a grey profile as well.
  */
 export function profileOf({ space, icc, channels }: Metadata): string | null {
+  if (space === 'cmyk' && !icc) return UNPROFILED_CMYK;
   const named = icc && descriptionOf(icc);
   const other = space ? (SPACES[space] ?? null) : null;
   if (!named) return other;

@@ -79,6 +79,7 @@ export async function casePng(asked: CasePicture): Promise<Buffer> {
 /** One case as SVG, with its files in it. @throws Problem as `drawingOfCase` does, 410 for a file that is lost */
 export async function caseSvg(asked: CasePicture): Promise<string> {
   const { drawing, size } = drawingOfCase(asked);
-  const files = await dataAddresses(hashesIn(drawing.commands), readOriginal);
+  const by = { project: asked.projectId, signal: asked.signal };
+  const files = await dataAddresses(hashesIn(drawing.commands), readOriginal, by);
   return svgOf(drawing, size, (hash) => files.get(hash)!);
 }

@@ -1,6 +1,5 @@
 'use client';
 import { useMemo, useRef, type ReactNode } from 'react';
-import { openOn } from '@/core/findings/finding';
 import type { Outcome } from '@/core/measure/judge';
 import type { SceneFinding } from '@/core/findings/scene';
 import { sayFigure, sayLimit } from '@/core/measure/words';
@@ -12,7 +11,7 @@ import { useLook } from '../state/look';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { FindingDetail } from './FindingDetail';
 import { folded, rowsOf, type FindingRows } from './rows';
-import { sayCases } from './say-cases';
+import { sayCases, sayFindingCases } from './say-cases';
 
 interface OpenProps {
   /** the finding, or the row of several, that is open */
@@ -46,7 +45,7 @@ const Head = ({ isOpen, onToggle, shape, outcome, on, worst, children }: HeadPro
 /** One finding as a row: what, on what, on how many cases, how badly. */
 function FindingRow({ finding, open, onOpen }: OpenProps & { finding: SceneFinding }) {
   const screens = useWorkbench((s) => s.sceneScreens);
-  const { id, outcome, measure, subject, word, cases, worst, weight, accepted, approximate } = finding;
+  const { id, outcome, measure, subject, word, worst, accepted, approximate } = finding;
   const c = findCase(worst.caseId, screens);
   const isOpen = open === id;
   return (
@@ -55,7 +54,7 @@ function FindingRow({ finding, open, onOpen }: OpenProps & { finding: SceneFindi
         {...{ isOpen, outcome }}
         onToggle={() => onOpen(isOpen ? undefined : id)}
         shape={accepted ? '✓' : OUTCOME_SHAPES[outcome]}
-        on={sayCases(cases.length, cases.length - openOn(finding), weight)}
+        on={sayFindingCases(finding)}
         worst={
           <>
             worst {sayFigure(measure, worst.value)}, {c && `${caseName(c)}, ${c.appearance}`};{' '}
@@ -87,7 +86,7 @@ function SharedRow({ row, open, onOpen }: OpenProps & { row: FindingRows }) {
         {...{ isOpen, outcome }}
         onToggle={() => onOpen(isOpen ? undefined : id)}
         shape={OUTCOME_SHAPES[outcome]}
-        on={sayCases(row.cases, row.cases - row.open, row.weight)}
+        on={sayCases(row.open, row.accepted, row.weight)}
         worst={`${findings.length} findings of one cause`}
       >
         <b>{list.format(names)}</b>: {words.join(', ')}

@@ -39,7 +39,7 @@ describe('rows of findings', () => {
       weights,
     );
     expect(rows.map((r) => r.findings.map((f) => f.id))).toEqual([['1', '2'], ['3']]);
-    expect(rows[0]).toMatchObject({ cases: 3, open: 3, id: 'unsafe' });
+    expect(rows[0]).toMatchObject({ accepted: 0, open: ['fail', 'fail', 'fail'], id: 'unsafe' });
     expect(rows[0]!.weight).toBeCloseTo(0.995, 12);
     expect(rows[1]!.id).toBe('3');
   });
@@ -56,7 +56,7 @@ describe('rows of findings', () => {
       weights,
     );
     expect(rows.map((r) => r.id)).toEqual(['heavy', 'light', 'warn', 'taken']);
-    expect(rows.at(-1)).toMatchObject({ isAccepted: true, open: 0, weight: 0 });
+    expect(rows.at(-1)).toMatchObject({ isAccepted: true, open: [], weight: 0 });
   });
 
   it('by layer are each by itself, those of one layer together', () => {

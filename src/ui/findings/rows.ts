@@ -7,10 +7,10 @@ export interface FindingRows {
   id: string;
   findings: SceneFinding[];
   outcome: Outcome;
-  /** number of cases on which any of them is */
-  cases: number;
-  /** of these how many on which one is open */
-  open: number;
+  /** the worst of them on each case on which one is open */
+  open: Outcome[];
+  /** number of cases on which all that there is is accepted */
+  accepted: number;
   /** of those, 0..1 */
   weight: number;
   isAccepted: boolean;
@@ -28,14 +28,16 @@ const GROUP: Record<'cause' | 'layer', (f: SceneFinding) => string> = {
 /** @param weights of all cases, as `weightsOf` gives them */
 function rowOf(findings: SceneFinding[], weights: ReadonlyMap<string, number>): FindingRows {
   const [first] = findings;
-  const open = new Set(findings.flatMap((f) => openCases(f).map((c) => c.caseId)));
+  const open = new Map<string, Outcome>();
+  for (const { caseId, outcome } of findings.flatMap(openCases))
+    open.set(caseId, worse(open.get(caseId) ?? 'clear', outcome));
   return {
     id: findings.length === 1 ? first!.id : first!.rule,
     findings,
     outcome: findings.reduce<Outcome>((o, f) => worse(o, f.outcome), 'clear'),
-    cases: new Set(findings.flatMap((f) => f.cases.map((c) => c.caseId))).size,
-    open: open.size,
-    weight: [...open].reduce((sum, id) => sum + (weights.get(id) ?? 0), 0),
+    open: [...open.values()],
+    accepted: new Set(findings.flatMap((f) => f.cases.map((c) => c.caseId))).size - open.size,
+    weight: [...open.keys()].reduce((sum, id) => sum + (weights.get(id) ?? 0), 0),
     isAccepted: findings.every((f) => f.accepted !== null),
   };
 }

@@ -13,6 +13,7 @@ const file = (n: number, more: Partial<KeptFile> = {}): KeptFile => ({
   vector: false,
   transparent: false,
   profile: null,
+  turned: false,
   pictures: 1,
   ...more,
 });

@@ -33,6 +33,8 @@ export const fileOf = ({
   bytes,
   profile,
   transparent,
+  turned,
+  type,
 }: KeptFile): Arrived['file'] => ({
   hash,
   widthPx,
@@ -41,6 +43,8 @@ export const fileOf = ({
   bytes,
   transparent,
   ...(profile !== null && { profile }),
+  // Browsers follow the EXIF of a JPEG and a PNG.
+  ...(turned && type === 'webp' && { turned: true as const }),
 });
 
 /** A file without a density in its name counts as one px per logical unit. */

@@ -2,7 +2,7 @@
 import { useCallback, useState } from 'react';
 import type { Arrived } from '@/core/pictures/assign';
 import { DEFAULT_NAMING, recognise, sameName, type Naming } from '@/core/pictures/naming';
-import type { KeptFile } from '@/core/pictures/kept-file';
+import { UNPROFILED_CMYK, type KeptFile } from '@/core/pictures/kept-file';
 import type { Picture } from '@/core/pictures/picture';
 import { newId } from '@/workers/new-id';
 import { fetchAddress, RequestProblem, uploadFile } from '../api';
@@ -18,8 +18,19 @@ import { createQueue, type Batch, type TakenFile, type Waiting } from './queue';
 import { useItems } from './useItems';
 
 /** What is to be said of a file that was taken in. */
-const noteOf = ({ pictures }: KeptFile): string | undefined =>
-  pictures > 1 ? `It moves: the first of its ${pictures} pictures is taken.` : undefined;
+function noteOf(kept: KeptFile): string | undefined {
+  const { pictures, profile } = kept;
+  const notes = [
+    pictures > 1 && `It moves: the first of its ${pictures} pictures is taken.`,
+    fileOf(kept).turned && TURNED,
+    profile === UNPROFILED_CMYK && GUESSED,
+  ].filter((note) => note !== false && note !== undefined);
+  return notes.length > 0 ? notes.join(' ') : undefined;
+}
+
+const TURNED =
+  'Its EXIF turns it, which browsers and most apps do not follow in a WebP: it is shown turned here. Save it as it should stand.';
+const GUESSED = 'It is CMYK without a profile: its colours here are a guess. Export it in sRGB.';
 
 const UNFORESEEN = 'Something went wrong that nobody foresaw; the file was not added. Try it again.';
 

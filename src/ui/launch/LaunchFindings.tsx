@@ -2,7 +2,7 @@
 import { countOf, countCases } from '@/core/words/words';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
-import { openCases, openOn } from '@/core/findings/finding';
+import { openCases } from '@/core/findings/finding';
 import { acceptsFinding, type LaunchFinding } from '@/core/launch/findings';
 import type { LaunchAcceptance } from '@/core/project/launch-limits';
 import type { LaunchAdvice } from '@/core/launch/advice';
@@ -11,7 +11,7 @@ import { findCase } from '@/core/screens/cases';
 import { acceptanceOf, onScreens } from '../findings/acceptance';
 import { AcceptForm } from '../findings/AcceptForm';
 import type { Launch } from '@/core/project/launch';
-import { sayCases } from '../findings/say-cases';
+import { sayFindingCases } from '../findings/say-cases';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { Trying } from '../findings/Trying';
 import { OlderNote } from '../parts/Older';
@@ -190,9 +190,7 @@ export function LaunchFindings({ findings, isOlder, ...detail }: Props) {
             >
               <span className={`outcome-${f.outcome}`}>{f.accepted ? '✓' : OUTCOME_SHAPES[f.outcome]}</span>{' '}
               <b>{f.word}</b> {f.accepted && <span className="quiet">accepted: {f.accepted} </span>}
-              <span className="quiet figures">
-                {sayCases(f.cases.length, f.cases.length - openOn(f), f.weight)}
-              </span>
+              <span className="quiet figures">{sayFindingCases(f)}</span>
               <span className="launch-said">at worst {f.said}</span>
             </button>
             {open === f.id && <Detail finding={f} {...detail} />}

@@ -21,6 +21,7 @@ const kept = (hash: string): KeptFile => ({
   vector: false,
   bytes: 99,
   transparent: true,
+  turned: false,
   pictures: 1,
   profile: null,
 });

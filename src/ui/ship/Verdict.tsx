@@ -1,6 +1,6 @@
 'use client';
 import { countOf } from '@/core/words/words';
-import { openOn } from '@/core/findings/finding';
+import { sayOpenCases } from '@/core/findings/say-open';
 import { OUTCOMES } from '@/core/measure/judge';
 import { allFindings, foundCounts } from '@/core/review/counts';
 import { sayVerdict, sayWhat, worstOpen } from '@/core/review/say';
@@ -71,7 +71,7 @@ function Worst({ findings }: Pick<Part, 'findings'>) {
           <b>{source === 'files' ? worst.in.name : subject.name}</b> {word}
         </>
       )}{' '}
-      {worst.cases.length > 0 && <span className="quiet figures">on {countCases(openOn(worst))}</span>}
+      {worst.cases.length > 0 && <span className="quiet figures">on {sayOpenCases(worst)}</span>}
     </>
   );
 }

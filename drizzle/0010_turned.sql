@@ -1,0 +1,1 @@
+ALTER TABLE `blobs` ADD `turned` integer DEFAULT false NOT NULL;
