@@ -11,6 +11,10 @@ import {
   type BarChange,
   type MovedByBars,
 } from './bars';
+import type { Documents } from '../project/documents';
+import { isPlaced } from '../scene/scene';
+import { seenBy } from '../sentences/words';
+import { whyElsewhere, type Standing } from './elsewhere';
 import type { LaunchFault } from './fault';
 import type { Handover, Jump } from './handover';
 import type { LaunchSurvey, StageResult } from './survey';
@@ -41,11 +45,40 @@ function flashFault(h: Handover, stage: number, names: readonly string[]): Launc
 /** What the bars of the earlier stage would change about the later one; asked for only where something is said. */
 type MovedBy = () => readonly MovedByBars[];
 
-function whyItJumps({ layers, wasName, name }: Jump, moved: MovedBy): string[] {
+/** How a stage draws a layer, by the rule that it really goes by; `null` where it is no picture of that case. */
+function standingOf(
+  { c, survey, documents }: Between,
+  { stage, result }: StageResult,
+  layerId: string,
+): Standing | null {
+  const scene = documents.scenes[stage.scene]!;
+  const layers = survey.layersOf(c, stage);
+  const layer = layers.find((l) => l.id === layerId);
+  const found = result?.layers.find((l) => l.id === layerId);
+  if (!layer || !isPlaced(layer) || !found || found.kind !== 'picture') return null;
+  const { named } = documents.project;
+  const names = { layers, named, mirrored: scene.direction === 'rtl' };
+  return {
+    name: scene.name,
+    placing: layer.placing,
+    names: seenBy(layer, names),
+    drawn: found.placement.drawn,
+    natural: found.placement.natural,
+  };
+}
+
+/** Why a picture jumps: another file of the same content, the bars, or what the two stages rule otherwise. */
+function whyItJumps(
+  { layers, wasName, name }: Jump,
+  moved: MovedBy,
+  standing: (which: 'before' | 'after', id: string) => Standing | null,
+): string[] {
   const content = wasName === null ? [] : [`${wasName} and ${name} are two pictures of the same content.`];
   const byBars = moved().find((m) => m.layerId === layers.after);
-  if (!byBars) return [...content, 'Two stages place the same picture by different rules.'];
-  return [...content, `${sayMoved(byBars)} because the bars of the two stages differ.`];
+  const bars = byBars ? [`${sayMoved(byBars)} because the bars of the two stages differ.`] : [];
+  const [before, after] = [standing('before', layers.before), standing('after', layers.after)];
+  const differs = before && after ? whyElsewhere(before, after) : [];
+  return [...content, ...bars, ...differs];
 }
 
 /** “jumps 12 lu down and becomes 86 % of its width” */
@@ -56,7 +89,13 @@ function sayJump({ shift, scale }: Jump): string {
   return [...goes, ...becomes].join(' and ') || 'changes its shape';
 }
 
-const jumpFaults = (h: Handover, stage: number, names: readonly string[], moved: MovedBy): LaunchFault[] =>
+const jumpFaults = (
+  h: Handover,
+  stage: number,
+  names: readonly string[],
+  moved: MovedBy,
+  standing: (which: 'before' | 'after', id: string) => Standing | null,
+): LaunchFault[] =>
   h.jumps.map((j) => ({
     rule: 'jump',
     stage,
@@ -67,7 +106,7 @@ const jumpFaults = (h: Handover, stage: number, names: readonly string[], moved:
       because: [
         `In ${names[stage]} it is ${sayLength(j.from.width)} wide, ${sayNumber(j.from.x)} from the left and ${sayNumber(j.from.y)} from the top.`,
         `In ${names[stage + 1]} it is ${sayLength(j.to.width)} wide, ${sayNumber(j.to.x)} from the left and ${sayNumber(j.to.y)} from the top.`,
-        ...whyItJumps(j, moved),
+        ...whyItJumps(j, moved, standing),
       ],
     }),
   }));
@@ -101,14 +140,23 @@ const barFaults = (
     },
   }));
 
+/** What is looked at from one stage to the next. */
+interface Between {
+  c: Case;
+  survey: LaunchSurvey;
+  names: readonly string[];
+  documents: Documents;
+}
+
 /** What goes wrong from one stage to the next. */
 export function betweenFaults(
-  { c, survey, names }: { c: Case; survey: LaunchSurvey; names: readonly string[] },
+  between: Between,
   [from, to]: readonly [StageResult, StageResult],
   stage: number,
   h: Handover,
   bars: Bars,
 ): LaunchFault[] {
+  const { c, survey, names } = between;
   const [before, after] = [from.result!, to.result!];
   const changes = barChanges(before, after);
   let known: readonly MovedByBars[] | null = null;
@@ -116,7 +164,9 @@ export function betweenFaults(
     (known ??= changes.length > 0 ? movedByBars(survey.withBars(c, to.stage, bars), after) : []);
   return [
     ...flashFault(h, stage, names),
-    ...jumpFaults(h, stage, names, moved),
+    ...jumpFaults(h, stage, names, moved, (which, id) =>
+      standingOf(between, which === 'before' ? from : to, id),
+    ),
     ...barFaults(changes, stage, names, moved),
   ];
 }

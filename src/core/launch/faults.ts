@@ -67,14 +67,14 @@ export function createFaults({ documents, launch, outside }: Launched, earlier: 
     const faults = timeFaults(launch, stages, names);
     stages.forEach((s, i) => {
       const scene = documents.scenes[s.stage.scene]!;
-      const nameOf = (id: string) => scene.layers.find((l) => l.id === id)?.name ?? id;
-      faults.push(...outsideFaults(s, i, nameOf, () => survey.byRules(c, s.stage)));
+      const layerOf = (id: string) => scene.layers.find((l) => l.id === id);
+      faults.push(...outsideFaults(s, i, layerOf, () => survey.byRules(c, s.stage)));
       const icon = s.result?.layers.find((l) => l.kind === 'picture' && l.parent === MASK_ID);
       if (icon) faults.push(...masked(s, i, icon.name));
       const next = stages[i + 1];
       if (!s.result || !next?.result) return;
       const h = handOver(s.result, next.result, fadeOf(next.stage));
-      faults.push(...betweenFaults({ c, survey, names }, [s, next], i, h, scene.bars));
+      faults.push(...betweenFaults({ c, survey, names, documents }, [s, next], i, h, scene.bars));
     });
     return faults;
   };

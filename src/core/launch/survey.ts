@@ -5,6 +5,9 @@ import type { Earlier } from '../survey/earlier';
 import { surveyInput, type CaseResult, type Outside as Handed } from '../survey/survey';
 import type { Bars } from '../screens/bar-rules';
 import { stagesOn, targetOf, type Launch, type ScreenStage, type Target } from '../project/launch';
+import { isPlaced, type Layer } from '../scene/scene';
+import { onSize } from '../scene/when';
+import { turnedSize } from '../screens/turn';
 import { asDrawn, type AsDrawn } from './system';
 
 /** One stage on one case. */
@@ -29,6 +32,8 @@ export interface LaunchSurvey {
   withBars: (c: Case, stage: ScreenStage, bars: Bars) => CaseResult;
   /** a stage as it would be if it were drawn by the rules of its scene */
   byRules: (c: Case, stage: ScreenStage) => CaseResult;
+  /** the layers of a stage with the rules by which it is really drawn on a case */
+  layersOf: (c: Case, stage: ScreenStage) => Layer[];
   /** for the next survey of the launch, after an edit */
   kept: () => LaunchEarlier;
 }
@@ -45,7 +50,7 @@ export function createLaunchSurvey(
   handed: Handed,
   earlier: LaunchEarlier = new Map(),
 ): LaunchSurvey {
-  const made = new Map<string, Keeping & { outside: AsDrawn['outside'] }>();
+  const made = new Map<string, Keeping & AsDrawn>();
   const drawnBy = (stage: ScreenStage, bars: Bars | null = null) => {
     const { scene: id, system, padding, empty } = stage;
     const key = `${id} ${system} ${padding} ${empty} ${bars ? JSON.stringify(bars) : ''}`;
@@ -57,7 +62,7 @@ export function createLaunchSurvey(
     // Pixels only serve what limits are held against.
     const plain = surveyInput(documents, drawn.scene, { ...handed, pixels: null });
     const input = { ...plain, limits: [], accepted: [] };
-    const entry = { ...createKeeping(input, earlier.get(key) ?? null), outside: drawn.outside };
+    const entry = { ...createKeeping(input, earlier.get(key) ?? null), ...drawn };
     made.set(key, entry);
     return entry;
   };
@@ -69,6 +74,10 @@ export function createLaunchSurvey(
       }),
     byRules: (c, stage) => drawnBy({ ...stage, system: 'layout' }).on(c),
     withBars: (c, stage, bars) => drawnBy(stage, bars).on(c),
+    layersOf: (c, stage) => {
+      const size = turnedSize(c.screen, c.rotation);
+      return drawnBy(stage).scene.layers.map((l) => (isPlaced(l) ? onSize(l, size) : l));
+    },
     kept: () => new Map([...made].map(([key, { kept }]) => [key, kept])),
   };
 }

@@ -2,9 +2,8 @@ import type { Fit } from '../fit/rule';
 import { fillScreen } from '../placing/presets';
 import type { AxisRule, Placing } from '../placing/rule';
 import { type GroundLayer, type Layer, type PanelLayer, type PictureLayer, type Scene } from '../scene/scene';
-import { isZero, lu, type Length } from '../values/values';
-import type { Axis } from '../geometry/rect';
-import { sayNumber } from '../words/numbers';
+import { isZero, lu } from '../values/values';
+import { isFullBleed, placingDropped, sayDropped } from './dropped';
 import type { ScreenStage, System } from '../project/launch';
 
 /**
@@ -53,8 +52,6 @@ const middle = (region: 'screen' | 'parent', extent: ReturnType<typeof extentOf>
   extent,
 });
 
-const isFullBleed = ({ placing: { x, y } }: PictureLayer) => x.kind === 'edges' && y.kind === 'edges';
-
 /** Along an axis a window of the system only knows its start, its middle and its end. */
 export function sideOf(rule: AxisRule): AxisRule {
   const extent = { kind: 'natural' as const };
@@ -69,24 +66,6 @@ function plain({ placing, fit }: { placing: Placing; fit: Fit }, layer: PictureL
   return { id, name, role, visible, picture, kind, placing, fit };
 }
 
-const sayTyped = (length: Length) =>
-  'named' in length ? 'a named length' : `${sayNumber(length.value)} ${length.unit}`;
-
-const SIDE_WORDS = { x: { start: 'left', end: 'right' }, y: { start: 'top', end: 'bottom' } } as const;
-
-/** What a rule says along an axis that a flat window does not know, each in a few words. */
-function droppedAlong(axis: Axis, rule: AxisRule): string[] {
-  const size = rule.kind === 'edges' || rule.extent.kind !== 'natural' ? [`its ${AXIS_NOUNS[axis]}`] : [];
-  if (rule.kind === 'middle')
-    return isZero(rule.shift) ? size : [...size, `the shift of its middle by ${sayTyped(rule.shift)}`];
-  const edges = rule.kind === 'edges' ? [] : [{ edge: rule.edge, side: SIDE_WORDS[axis][rule.kind] }];
-  const offsets = edges
-    .filter(({ edge }) => !isZero(edge.offset))
-    .map(({ edge, side }) => `its distance of ${sayTyped(edge.offset)} from the ${side}`);
-  return [...size, ...offsets];
-}
-const AXIS_NOUNS = { x: 'width', y: 'height' } as const;
-
 /** What a window of the system leaves out of how a picture looks; `null` where it draws it as it is. */
 function lookDropped({ tint, opacity = 1, fit }: PictureLayer): string | null {
   const list = [
@@ -96,23 +75,6 @@ function lookDropped({ tint, opacity = 1, fit }: PictureLayer): string | null {
   ];
   return list.length > 0 ? `this window draws the file as it is: ${sayDropped(list)}` : null;
 }
-const sayDropped = (list: readonly string[]) =>
-  `${list.join(', ')} ${list.length > 1 ? 'are' : 'is'} dropped`;
-
-/** What a flat window leaves out of how a picture is placed. */
-function placingDropped(layer: PictureLayer): string {
-  if (isFullBleed(layer))
-    return 'this window does not scale a picture in its shape: it is stretched over the whole screen';
-  const { x, y } = layer.placing;
-  const list = [
-    ...droppedAlong('x', x),
-    ...droppedAlong('y', y),
-    ...(layer.when ? ['its rules that differ'] : []),
-  ];
-  const left = list.length > 0 ? `: ${sayDropped(list)}` : '';
-  return `this window draws a picture at its natural size, flush with a side of the screen or in its middle${left}`;
-}
-
 /** Of a picture in a flat window. Where it only is placed otherwise, that is seen where it then lies elsewhere. */
 function dropped(layer: PictureLayer): Undrawn {
   const look = lookDropped(layer);

@@ -1,5 +1,6 @@
 import { easingOf } from '../project/easing';
-import { waitingStage, type Launch, type ScreenStage, type Stage } from '../project/launch';
+import type { Launch, ScreenStage, Stage } from '../project/launch';
+import { endOf, stayOf } from './stay';
 
 /** A cold start has everything to load; in a warm one the app was still in memory. */
 export const STARTS = ['cold', 'warm'] as const;
@@ -13,8 +14,6 @@ export interface StageSpan {
   end: number;
   /** how long it takes to come in; 0 at once */
   fadeMs: number;
-  /** from which on it is said to be held too long: when its own hold ends, without waiting for the loading */
-  heldUntil: number;
 }
 
 export interface Timeline {
@@ -23,35 +22,26 @@ export interface Timeline {
   readyMs: number;
 }
 
-/** Only the app can fade; a window of the system is there at once. */
-export const fadeOf = ({ system, enter, durationMs }: Pick<Stage, 'system' | 'enter' | 'durationMs'>) =>
+type Entering = Pick<Stage, 'system' | 'enter' | 'durationMs'>;
+
+/** How long a stage takes to come in, ms. Only the app can fade; a window of the system is there at once. */
+export const fadeOf = ({ system, enter, durationMs }: Entering): number =>
   system === 'app' && enter === 'fade' ? durationMs : 0;
 
-const timesOf = (launch: Launch, start: Start) => (start === 'cold' ? launch : launch.warm);
+export const timesOf = (launch: Launch, start: Start) => (start === 'cold' ? launch : launch.warm);
 
-/**
- * The stages one after another. The first lasts as long as the system takes; the one that waits, the one before the last
- * unless another says so, lasts until its fade and its hold are over and everything is loaded; if they are the same one,
- * the later end wins. Every other one lasts for its fade and its hold.
- */
+/** The stages one after another, each until `stayOf` says that it goes. */
 export function timelineOf(launch: Launch, stages: readonly ScreenStage[], start: Start = 'cold'): Timeline {
-  const { systemMs, loadingMs } = timesOf(launch, start);
-  const last = stages.length - 1;
-  const waiting = waitingStage(stages);
+  const times = timesOf(launch, start);
   const spans: StageSpan[] = [];
   let from = 0;
   for (const [index, stage] of stages.entries()) {
     const fadeMs = fadeOf(stage);
-    const heldUntil = from + fadeMs + stage.holdMs;
-    const ends: number[] = [];
-    if (index === 0) ends.push(systemMs);
-    if (index === waiting) ends.push(Math.max(heldUntil, loadingMs));
-    if (ends.length === 0) ends.push(heldUntil);
-    const end = index === last ? Infinity : Math.max(...ends);
-    spans.push({ index, start: from, end, fadeMs, heldUntil });
+    const end = endOf(stayOf(stages, index, times), from, fadeMs);
+    spans.push({ index, start: from, end, fadeMs });
     from = end;
   }
-  const { start: at, fadeMs } = spans[last]!;
+  const { start: at, fadeMs } = spans.at(-1)!;
   return { spans, readyMs: at + fadeMs };
 }
 

@@ -2,6 +2,8 @@ import { sayLength, sayNumber, sayShare, saySize } from '../words/numbers';
 import { moveBetween, type Rect } from '../geometry/rect';
 import type { FilePixels } from '../pixels/file';
 import type { CaseResult } from '../survey/survey';
+import type { Layer } from '../scene/scene';
+import { placingDropped } from './dropped';
 import type { LaunchFault } from './fault';
 import { outsideCircle } from './handover';
 import type { StageResult } from './survey';
@@ -24,13 +26,17 @@ const sayRect = (r: Rect) =>
 export function outsideFaults(
   { outside, stage, result }: StageResult,
   index: number,
-  nameOf: (layer: string) => string,
+  layerOf: (id: string) => Layer | undefined,
   byRules: () => CaseResult,
 ): LaunchFault[] {
-  return outside.flatMap(({ layerId, why, placed }): LaunchFault[] => {
+  return outside.flatMap(({ layerId, why: usual, placed }): LaunchFault[] => {
     const is = placed && result ? drawnIn(result, layerId) : null;
     const asked = is && drawnIn(byRules(), layerId);
     if (placed && (!is || !asked || moveBetween(asked, is).furthest < NEAR)) return [];
+    const layer = layerOf(layerId);
+    const name = layer?.name ?? layerId;
+    const isPlaced = is && asked && result && layer?.kind === 'picture';
+    const why = isPlaced ? placingDropped(layer, { asked, is, regions: result.regions }) : usual;
     const places = is && asked ? [`By its rule it is ${sayRect(asked)}; it is drawn ${sayRect(is)}.`] : [];
     return [
       {
@@ -39,10 +45,10 @@ export function outsideFaults(
         about: layerId,
         value: 1,
         say: () => ({
-          said: `${nameOf(layerId)} is not drawn as its rule says: ${why}`,
+          said: `${name} is not drawn as its rule says: ${why}`,
           because: [
             `This stage is drawn by ${SYSTEM_WORDS[stage.system].label}.`,
-            `${nameOf(layerId)}: ${why}.`,
+            `${name}: ${why}.`,
             ...places,
           ],
         }),
