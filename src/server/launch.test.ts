@@ -22,7 +22,13 @@ const ROWS: readonly (readonly [string, LaunchFinding['rule'], number, string, R
     '',
     /System window ends in #f\w+ on average.* is nothing but its ground/,
   ],
-  ['the logo jumps', 'jump', 0, 'emblem', /Down: System window has it .*; Winter splash has it .*6 % above centre in the safe area/],
+  [
+    'the logo jumps',
+    'jump',
+    0,
+    'emblem',
+    /Down: System window has it .*; Winter splash has it .*6 % above centre in the safe area/,
+  ],
   [
     'the icon’s corners are cut',
     'icon-masked',

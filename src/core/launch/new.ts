@@ -1,5 +1,6 @@
 import type { Scene } from '../scene/scene';
 import type { Launch, Stage } from '../project/launch';
+import { withSystemFirst } from './described';
 
 const ORDER: readonly Scene['role'][] = ['first-window', 'splash', 'screen'];
 
@@ -22,11 +23,12 @@ export function newLaunch(scenes: readonly Scene[], newId: () => string): Launch
     ...newStage(newId(), scene.id),
     ...(scene.role === 'first-window' && { system: 'flat' as const }),
   }));
+  // The system draws the first one, whatever it shows.
   return {
     id: newId(),
     name: 'Launch',
     targets: [],
-    stages,
+    stages: withSystemFirst(stages),
     systemMs: 400,
     loadingMs: 1000,
     warm: { systemMs: 100, loadingMs: 0 },

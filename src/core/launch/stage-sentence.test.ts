@@ -1,37 +1,9 @@
 import fc from 'fast-check';
-import { launchOf, stage } from '../testing/launches';
+import { anyLaunch, launchOf, stage } from '../testing/launches';
 import { UPRIGHT } from '../testing/scenes';
-import { stagesOn, SYSTEMS, type Launch, type Stage } from '../project/launch';
+import { stagesOn, type Launch } from '../project/launch';
 import { STARTS, framesOf, timelineOf, timesOf } from './timeline';
 import { stageSentence, stageText } from './stage-sentence';
-
-/** Times that three significant figures say wholly. */
-const ms = fc.integer({ min: 0, max: 99 }).map((n) => n * 100);
-
-const anyStage: fc.Arbitrary<Stage> = fc
-  .record({
-    system: fc.constantFrom(...SYSTEMS),
-    enter: fc.constantFrom('none' as const, 'fade' as const),
-    durationMs: ms,
-    easing: fc.constantFrom('linear', 'ease-in-out', 'cubic-bezier(0.1, 0.9, 0.2, 1)'),
-    holdMs: ms,
-    waits: fc.constantFrom(true, undefined),
-  })
-  .map(({ waits, ...more }) => stage({ ...more, ...(waits && { waits }) }));
-
-export const anyLaunch: fc.Arbitrary<Launch> = fc
-  .record({
-    stages: fc.array(anyStage, { minLength: 1, maxLength: 8 }),
-    systemMs: ms,
-    loadingMs: ms,
-    warm: fc.record({ systemMs: ms, loadingMs: ms }),
-  })
-  .map(({ stages, ...more }) =>
-    launchOf(
-      stages.map((s, i) => ({ ...s, id: `${i}` })),
-      more,
-    ),
-  );
 
 const TIME = String.raw`(\d+(?:\.\d+)?) (ms|s)`;
 const msIn = (text: string, form: string): number | null => {

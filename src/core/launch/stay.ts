@@ -1,4 +1,4 @@
-import { waitingStage, type Launch, type Stage } from '../project/launch';
+import { waitingStage, type Stage } from '../project/launch';
 
 /** What ends a stage; every sentence, sheet and timeline of a launch says and plays this and nothing else. */
 export interface Stay {

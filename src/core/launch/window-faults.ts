@@ -3,7 +3,7 @@ import { moveBetween, type Rect } from '../geometry/rect';
 import type { FilePixels } from '../pixels/file';
 import type { CaseResult } from '../survey/survey';
 import type { Layer } from '../scene/scene';
-import { placingDropped } from './dropped';
+import { placingDropped, type DrawnElsewhere } from './dropped';
 import type { LaunchFault } from './fault';
 import { outsideCircle } from './handover';
 import type { StageResult } from './survey';
@@ -18,6 +18,10 @@ const drawnIn = (result: CaseResult, layerId: string): Rect | null => {
 };
 const sayRect = (r: Rect) =>
   `${saySize(r)} lu, ${sayNumber(r.x)} from the left and ${sayNumber(r.y)} from the top`;
+
+/** Why a layer is not drawn as its rule says. @param on where it lies on the case, of a picture that is drawn elsewhere */
+const whyOutside = (layer: Layer | undefined, on: DrawnElsewhere | null, usual: string): string =>
+  on && layer?.kind === 'picture' ? placingDropped(layer, on) : usual;
 
 /**
  * What a window of the system does not draw as its rules say.
@@ -35,8 +39,7 @@ export function outsideFaults(
     if (placed && (!is || !asked || moveBetween(asked, is).furthest < NEAR)) return [];
     const layer = layerOf(layerId);
     const name = layer?.name ?? layerId;
-    const isPlaced = is && asked && result && layer?.kind === 'picture';
-    const why = isPlaced ? placingDropped(layer, { asked, is, regions: result.regions }) : usual;
+    const on = is && asked && result && { asked, is, regions: result.regions };
     const places = is && asked ? [`By its rule it is ${sayRect(asked)}; it is drawn ${sayRect(is)}.`] : [];
     return [
       {
@@ -44,14 +47,17 @@ export function outsideFaults(
         stage: index,
         about: layerId,
         value: 1,
-        say: () => ({
-          said: `${name} is not drawn as its rule says: ${why}`,
-          because: [
-            `This stage is drawn by ${SYSTEM_WORDS[stage.system].label}.`,
-            `${name}: ${why}.`,
-            ...places,
-          ],
-        }),
+        say: () => {
+          const why = whyOutside(layer, on, usual);
+          return {
+            said: `${name} is not drawn as its rule says: ${why}`,
+            because: [
+              `This stage is drawn by ${SYSTEM_WORDS[stage.system].label}.`,
+              `${name}: ${why}.`,
+              ...places,
+            ],
+          };
+        },
       },
     ];
   });

@@ -79,6 +79,24 @@ describe('a flat window that drops what was typed', () => {
     );
   });
 
+  it('blames the region where the safe area is not the whole screen, and no size that is drawn as it is ruled', () => {
+    const inSafe = pictureLayer({
+      x: middleOf({ kind: 'natural' }, 'safe'),
+      y: middleOf({ kind: 'length', length: lu(100) }, 'safe'),
+    });
+    const of = asked({}, { a: sceneOf('a', [inSafe]), b: sceneOf('b', [inSafe]) });
+    const found = dropped(of)!;
+    expect(found.cases.length).toBeLessThan(cases.length);
+    expect(found.said).toContain(
+      'it is measured from the whole screen, and its rule measures from the safe area',
+    );
+    expect(found.said).not.toMatch(/its (width|height)/);
+    const jump = launchFindings(of).find((f) => f.rule === 'jump')!;
+    expect(whyOf(of, jump).join(' ')).toMatch(
+      /Down: Scene a has it .*whole screen; Scene b has it .*safe area\./,
+    );
+  });
+
   it('is not where it draws just what was typed', () => {
     const exact = pictureLayer({
       x: middleOf({ kind: 'length', length: lu(200) }, 'screen'),

@@ -1,5 +1,6 @@
 import { checkFiles } from '../files/check';
 import { findingsOf, withParts, type Judged } from '../findings/scene';
+import { undescribed } from '../launch/described';
 import { findingInLaunch } from '../launch/findings';
 import type { Ink } from '../pixels/ink';
 import { USUAL_DENSITIES } from '../pictures/master';
@@ -111,6 +112,12 @@ function notChecked({ documents, screens, outside, cases: counted }: Scope): Rev
       : []),
     ...(unread > 0 ? [{ what: `Contrast with the pixels of ${files}`, why: 'They could not be read.' }] : []),
     ...(project.launches?.length ? [] : [{ what: 'The launch', why: 'It is not described.' }]),
+    ...(project.launches ?? []).flatMap((launch) =>
+      undescribed(launch).map((missing) => ({
+        what: `The launch “${launch.name}” as a whole`,
+        why: `It does not describe ${missing}.`,
+      })),
+    ),
   ];
 }
 

@@ -1,5 +1,7 @@
 import { fadeOf, STARTS, timelineOf } from '@/core/launch/timeline';
 import { lightOnly } from '@/core/launch/dark';
+import { stageSentence, stageText } from '@/core/launch/stage-sentence';
+import { stayOf } from '@/core/launch/stay';
 import { SYSTEM_WORDS } from '@/core/launch/system';
 import { targetsOf, type Launch, type ScreenStage, type Stage, type Target } from '@/core/project/launch';
 import type { Documents } from '@/core/project/documents';
@@ -23,11 +25,15 @@ function timeFacts(stage: Stage, index: number, launch: Launch): Fact[] {
     return fact(start, `after a ${start} start`, `${sayMs(from)}${until}, from the tap`);
   });
   const fadeMs = fadeOf(stage);
+  const { holdMs, loadedMs } = stayOf(launch.stages, index, launch);
   return [
     ...(fadeMs > 0
       ? [fact('fade', 'fades in for', sayMs(fadeMs)), fact('easing', 'easing', stage.easing)]
       : [fact('fade', 'comes', 'at once')]),
-    ...(stage.holdMs > 0 ? [fact('hold', 'stays at least', sayMs(stage.holdMs))] : []),
+    ...((holdMs ?? 0) > 0 ? [fact('hold', 'stays at least', sayMs(holdMs!))] : []),
+    ...(loadedMs === null
+      ? []
+      : [fact('until', 'waits', `until all is loaded, ${sayMs(loadedMs)} after the tap`)]),
     ...spans,
   ];
 }
@@ -39,7 +45,7 @@ const stageFacts = (launch: Launch, documents: Documents): Fact[] =>
       {
         id: `stage-${i + 1}`,
         what: `stage ${i + 1}`,
-        text: `“${sceneName(documents, stage.scene)}”, drawn by ${words.label}. ${words.note}`,
+        text: `“${sceneName(documents, stage.scene)}”. ${stageText(stageSentence(launch, i))} ${words.note}`,
       },
       ...timeFacts(stage, i, launch),
     ];
@@ -95,7 +101,7 @@ export function launchSection(launch: Launch, documents: Documents, screens: rea
       {
         id: 'times',
         what: 'times',
-        text: `first window ${sayMs(launch.systemMs)}, loaded after ${sayMs(launch.loadingMs)}; when it still is in memory ${sayMs(launch.warm.systemMs)} and ${sayMs(launch.warm.loadingMs)}`,
+        text: `the app answers ${sayMs(launch.systemMs)} after the tap, and everything is loaded after ${sayMs(launch.loadingMs)}; when it still is in memory ${sayMs(launch.warm.systemMs)} and ${sayMs(launch.warm.loadingMs)}`,
       },
       ...stageFacts(launch, documents),
       ...launch.targets.map((t) => targetFact(t, launch, screens, documents)),

@@ -16,7 +16,8 @@ import { caseName, OUTCOME_SHAPES } from '../words';
 import { Trying } from '../findings/Trying';
 import { OlderNote } from '../parts/Older';
 import { useLaunchAnswers } from '../findings/useAnswers';
-import { editLaunch } from './launched';
+import { undescribed } from '@/core/launch/described';
+import { editLaunch, launchOf } from './launched';
 
 /** How many things of a scene are named; of the others it is said how many they are. */
 const NAMED = 2;
@@ -163,13 +164,25 @@ interface Props extends Omit<DetailProps, 'finding'> {
 /** What is wrong from the tap to the first screen, over all cases. */
 export function LaunchFindings({ findings, isOlder, ...detail }: Props) {
   const [open, setOpen] = useState<string | null>(null);
+  const launch = useWorkbench((s) => launchOf(s.documents));
+  const missing = launch ? undescribed(launch) : [];
   return (
     <section aria-label="Findings of the launch" className="launch-findings">
       <h2>
         Findings <OlderNote when={isOlder} />
       </h2>
       {!findings && <p role="status">All cases are being measured…</p>}
-      {findings?.length === 0 && (
+      {missing.length > 0 && (
+        <div className="problem" role="note">
+          <p>This launch is not described yet, and is not judged as a whole. It lacks</p>
+          <ul>
+            {missing.map((what) => (
+              <li key={what}>{what}.</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {findings?.length === 0 && missing.length === 0 && (
         <p>
           <span className="outcome-clear">{OUTCOME_SHAPES.clear}</span> Nothing is wrong with this launch on
           any screen.

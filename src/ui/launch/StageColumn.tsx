@@ -1,148 +1,24 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { lightOnly } from '@/core/launch/dark';
-import { easingOf, fullAt } from '@/core/project/easing';
-import { sayMs } from '@/core/words/numbers';
-import { SYSTEMS, waitingStage, type Launch, type Stage } from '@/core/project/launch';
+import { withSystemFirst } from '@/core/launch/described';
+import { waitingStage, type Launch } from '@/core/project/launch';
 import { newStage } from '@/core/launch/new';
-import { SYSTEM_WORDS } from '@/core/launch/system';
 import { CloseDrawer } from '../parts/DrawerWays';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import type { LaunchFinding } from '@/core/launch/findings';
 import { newId } from '@/workers/new-id';
 import { editLaunch } from './launched';
-import { EasingPart, ListPart, ScenePart, TimePart, useLive } from './parts';
+import { ScenePart, TimePart, useLive } from './parts';
+import { StageSentence, type PartProps } from './StageSentence';
 import { TargetList } from './TargetList';
-
-const ENTERS = [
-  { value: 'none', label: 'at once' },
-  { value: 'fade', label: 'by a fade' },
-] as const;
-
-const UNTIL = [
-  { value: 'loaded', label: 'or until all is loaded' },
-  { value: 'held', label: 'and no longer' },
-] as const;
-
-/** A fade that is whole only just before its end is not worth a word. */
-const MOSTLY_THERE = 0.98;
 
 /** What comes after another stage is given this long, so that it is seen on the timeline. */
 const ADDED_MS = 1000;
 
-interface StageProps {
-  stage: Stage;
-  index: number;
-  launch: Launch;
+interface StageProps extends PartProps {
   found: readonly LaunchFinding[];
-}
-
-type PartProps = Omit<StageProps, 'found'>;
-
-/** How a stage that the app draws takes the place of the one before. */
-function Entrance({ stage, index }: Omit<PartProps, 'launch'>) {
-  const store = useWorkbenchStore();
-  const live = useLive();
-  const full = fullAt(easingOf(stage.easing)!);
-  return (
-    <>
-      , comes in{' '}
-      <ListPart
-        label="How it comes in"
-        text={ENTERS.find((e) => e.value === stage.enter)!.label}
-        options={ENTERS}
-        value={stage.enter}
-        onChoose={(enter) => editLaunch(store, (l) => (l.stages[index]!.enter = enter))}
-      />
-      {stage.enter === 'fade' && (
-        <>
-          {' '}
-          of{' '}
-          <TimePart
-            label="Length of the fade"
-            ms={stage.durationMs}
-            set={(ms) => live((l) => (l.stages[index]!.durationMs = ms))}
-          />{' '}
-          <EasingPart
-            value={stage.easing}
-            set={(easing) => live((l) => (l.stages[index]!.easing = easing))}
-          />
-          {full < MOSTLY_THERE && ` (wholly there after ${sayMs(stage.durationMs * full)})`}
-        </>
-      )}
-    </>
-  );
-}
-
-/** How long a stage stays that is neither the first nor the last. */
-function Stay({ stage, index, launch }: PartProps) {
-  const store = useWorkbenchStore();
-  const live = useLive();
-  const waiting = index === waitingStage(launch.stages);
-  /** One stage waits for the loading: this one, or none but the one before the last. */
-  const wait = (until: 'held' | 'loaded') =>
-    editLaunch(store, (l) => {
-      for (const s of l.stages) delete s.waits;
-      if (until === 'loaded') l.stages[index]!.waits = true;
-    });
-  return (
-    <>
-      , stays{' '}
-      <TimePart
-        label="Time that it is held"
-        ms={stage.holdMs}
-        set={(ms) => live((l) => (l.stages[index]!.holdMs = ms))}
-      />
-      {launch.stages.length > 3 || stage.waits ? (
-        <>
-          {' '}
-          <ListPart
-            label={`Until when stage ${index + 1} stays`}
-            text={UNTIL.find((u) => u.value === (waiting ? 'loaded' : 'held'))!.label}
-            options={UNTIL}
-            value={waiting ? 'loaded' : 'held'}
-            onChoose={wait}
-          />
-        </>
-      ) : (
-        waiting && ' or until all is loaded'
-      )}
-      {waiting && ', whichever is later'}
-    </>
-  );
-}
-
-/** What a stage shows and for how long, as a sentence. */
-function StageSentence({ stage, index, launch }: PartProps) {
-  const store = useWorkbenchStore();
-  const live = useLive();
-  const last = index === launch.stages.length - 1;
-  return (
-    <div className="sentence">
-      Drawn by{' '}
-      <ListPart
-        label={`Who draws stage ${index + 1}`}
-        text={SYSTEM_WORDS[stage.system].label}
-        options={SYSTEMS.map((value) => ({ value, ...SYSTEM_WORDS[value] }))}
-        value={stage.system}
-        onChoose={(system) => editLaunch(store, (l) => (l.stages[index]!.system = system))}
-      />
-      {stage.system === 'app' && index > 0 && <Entrance {...{ stage, index }} />}
-      {index === 0 && !last && (
-        <>
-          , until the app answers after{' '}
-          <TimePart
-            label="Time of the system"
-            ms={launch.systemMs}
-            set={(ms) => live((l) => (l.systemMs = ms))}
-          />
-        </>
-      )}
-      {index > 0 && !last && <Stay {...{ stage, index, launch }} />}
-      {last && ', and stays'}.
-    </div>
-  );
 }
 
 /** Moves a stage up, or removes it. */
@@ -151,8 +27,13 @@ function StageWays({ index, count }: { index: number; count: number }) {
   const up = () =>
     editLaunch(store, (l) => {
       l.stages.splice(index - 1, 0, ...l.stages.splice(index, 1));
+      l.stages = withSystemFirst(l.stages);
     });
-  const remove = () => editLaunch(store, (l) => void l.stages.splice(index, 1));
+  const remove = () =>
+    editLaunch(store, (l) => {
+      l.stages.splice(index, 1);
+      l.stages = withSystemFirst(l.stages);
+    });
   return (
     <span className="stage-ways">
       {index > 0 && (
@@ -234,9 +115,10 @@ export function StageColumn({ launch, found }: { launch: Launch; found: readonly
   const scenes = useWorkbench((s) => s.documents.project.scenes);
   const add = () =>
     editLaunch(store, ({ stages }) => {
-      // What waits for the loading goes on doing so; what was the last has a time of its own from now on.
-      const waiting = stages[waitingStage(stages)];
-      if (waiting) waiting.waits = true;
+      // A splash that waits for the loading goes on doing so; the system’s own window goes when the app answers. What was the last
+      // has a time of its own from now on.
+      const waiting = waitingStage(stages);
+      if (waiting > 0) stages[waiting]!.waits = true;
       const last = stages.at(-1);
       if (last && stages.length > 1 && last.holdMs === 0) last.holdMs = ADDED_MS;
       stages.push(newStage(newId(), scenes[0]!));
