@@ -1,6 +1,12 @@
 import fc from 'fast-check';
 import type { Raster } from '../pixels/raster';
-import { displaced, type Shown } from './displaced';
+import { locate, type Displaced } from './locate';
+import type { Shown } from './shown';
+
+function displaced(of: Shown, reach: number): Displaced | null {
+  const found = locate(of, reach);
+  return found.state === 'found' ? found.at : null;
+}
 
 const SIZE = { width: 130, height: 150 };
 type Paint = (x: number, y: number) => readonly [number, number, number];

@@ -1,0 +1,142 @@
+import { centreOf, type Rect } from '../geometry/rect';
+import { edgesAt, type Edges } from './edges';
+import { aroundAsWithout, isThere, supportOf, type Support } from './presence';
+import { findRecoloured } from './recoloured';
+import { findRescaled } from './rescaled';
+import { refined, searchAround } from './search';
+import { apart, footprintOf, ringOf, type Footprint, type Point, type Shown } from './shown';
+
+/** Where a layer lies in a screenshot beside where it is drawn, px; positive to the right and down. */
+export interface Displaced extends Point {
+  /** of its middle, as x and y are */
+  edges: Edges;
+  /** its size beside the one that it is drawn in; 1 for one that its edges alone tell */
+  scale: number;
+  /** whether it has other colours than it is drawn in */
+  recoloured: boolean;
+}
+
+/**
+ * What a screenshot says of a layer: it is found; it is not; it lies no nearer than is searched; it is not looked at, as what it
+ * covers is left out; or nothing of it is seen in its drawing either.
+ */
+export const LAYER_STATES = ['found', 'not-found', 'out-of-reach', 'left-out', 'unseen'] as const;
+export type LayerState = (typeof LAYER_STATES)[number];
+
+export type Located = { state: 'found'; at: Displaced } | { state: Exclude<LayerState, 'found'> };
+
+/** Px of a layer that have to be seen of it. */
+const LEAST = 24;
+/** Under this share of it that is looked at, a layer is left out. */
+const LEAST_LOOKED = 0.2;
+/** Px around a layer that have to be as they are without it. */
+const RING = 9;
+/** Levels by which the mean of a layer differs where its colours do. */
+const OTHER_COLOUR = 10;
+/** How well a layer has to be explained so that it is not looked for in other sizes as well. */
+const WELL = 0.75;
+
+const NO_EDGES: Edges = { left: null, right: null, top: null, bottom: null };
+
+/** The middle of two edges, where both are known. */
+const middleOf = (one: number | null, two: number | null): number | null =>
+  one === null || two === null ? null : (one + two) / 2;
+
+/** By how many levels the mean of what is explained of a layer is off, in the most different channel. */
+function colourOff({ whole, shot, ignored }: Shown, px: readonly number[], by: Point): number {
+  const { width, height } = whole;
+  const sums = [0, 0, 0];
+  let count = 0;
+  for (const i of px) {
+    const [x, y] = [(i % width) + Math.round(by.x), Math.floor(i / width) + Math.round(by.y)];
+    const j = y * width + x;
+    if (x < 0 || y < 0 || x >= width || y >= height || ignored[j] || apart(whole, i, shot, j) > 60) continue;
+    count++;
+    for (let c = 0; c < 3; c++) sums[c]! += shot.data[j * 4 + c]! - whole.data[i * 4 + c]!;
+  }
+  return count === 0 ? 0 : Math.max(...sums.map((s) => Math.abs(s) / count));
+}
+
+/** Whether near a layer anything is seen that its absence does not explain. */
+function isSomethingNear(
+  { without, shot, ignored }: Shown,
+  { box, count }: Footprint,
+  reach: number,
+): boolean {
+  const { width, height } = without;
+  let unexplained = 0;
+  for (let y = Math.max(0, box.y - reach); y < Math.min(height, box.y + box.height + reach); y++)
+    for (let x = Math.max(0, box.x - reach); x < Math.min(width, box.x + box.width + reach); x++) {
+      const j = y * width + x;
+      if (!ignored[j] && apart(without, j, shot, j) > OTHER_COLOUR) unexplained++;
+    }
+  return unexplained > count * 0.15;
+}
+
+/** Each edge of something that is scaled about its middle and shifted. */
+function scaledEdges({ x, y, width, height }: Rect, by: Point, scale: number): Edges {
+  const grown = { x: ((scale - 1) * width) / 2, y: ((scale - 1) * height) / 2 };
+  return { left: by.x - grown.x, right: by.x + grown.x, top: by.y - grown.y, bottom: by.y + grown.y };
+}
+
+function foundAt(shown: Shown, footprint: Footprint, near: Point): Displaced {
+  const middle = centreOf(footprint.box);
+  const cost = (by: Point) => supportOf(shown, footprint.px, { by, scale: 1 }, middle).cost;
+  const edges = edgesAt(shown, footprint, near);
+  // Edges are sharper than what lies between them.
+  const x = middleOf(edges.left, edges.right) ?? refined((at) => cost({ x: at, y: near.y }), near.x);
+  const y = middleOf(edges.top, edges.bottom) ?? refined((at) => cost({ x: near.x, y: at }), near.y);
+  const recoloured = colourOff(shown, footprint.px, near) > OTHER_COLOUR;
+  return { x, y, edges, scale: 1, recoloured };
+}
+
+const strengthOf = ({ says, explained }: Support) => says * explained;
+
+/** In another size, or in other colours. */
+function foundOtherwise(
+  shown: Shown,
+  footprint: Footprint,
+  ring: readonly number[],
+  reach: number,
+  atLeast: number,
+): Displaced | null {
+  const middle = centreOf(footprint.box);
+  const rescaled = findRescaled(shown, { px: footprint.px, ring, middle }, reach);
+  if (rescaled && strengthOf(rescaled.support) > atLeast) {
+    const { by, scale } = rescaled.pose;
+    return { ...by, edges: scaledEdges(footprint.box, by, scale), scale, recoloured: false };
+  }
+  if (atLeast > 0) return null;
+  const recoloured = findRecoloured(shown, footprint.px, ring, reach);
+  return recoloured && { ...recoloured, edges: NO_EDGES, scale: 1, recoloured: true };
+}
+
+/**
+ * Asks of a layer first whether it is in a screenshot, and only then where: it is where the case drawn with it explains clearly more
+ * than the case without it.
+ * @param reach how far it is searched, px
+ * @returns where it lies to a quarter of a px
+ * @throws RangeError for rasters of several sizes
+ */
+export function locate(shown: Shown, reach: number): Located {
+  const footprint = footprintOf(shown);
+  if (footprint.count < LEAST) return { state: 'unseen' };
+  if (footprint.looked < LEAST || footprint.looked < footprint.count * LEAST_LOOKED)
+    return { state: 'left-out' };
+  const { px, box } = footprint;
+  const middle = centreOf(box);
+  const support = (by: Point) => supportOf(shown, px, { by, scale: 1 }, middle);
+  const cost = (by: Point) => support(by).cost;
+  const near = searchAround(cost, searchAround(cost, { x: 0, y: 0 }, reach, 4), 4, 1);
+  const ring = ringOf(footprint, shown.whole, RING);
+  const found = support(near);
+  const isHere = isThere(found, aroundAsWithout(shown, ring, { by: near, scale: 1 }, middle));
+  const strength = isHere ? strengthOf(found) : 0;
+  if (strength < WELL && isSomethingNear(shown, footprint, reach)) {
+    const other = foundOtherwise(shown, footprint, ring, reach, isHere ? strength + 0.1 : 0);
+    if (other) return { state: 'found', at: other };
+  }
+  if (!isHere) return { state: 'not-found' };
+  if (Math.max(Math.abs(near.x), Math.abs(near.y)) >= reach) return { state: 'out-of-reach' };
+  return { state: 'found', at: foundAt(shown, footprint, near) };
+}

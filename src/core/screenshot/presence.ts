@@ -1,0 +1,97 @@
+import { apart, placeIn, type Point, type Shown } from './shown';
+
+// Taken out of their global once: they are called for each px of each place.
+const { min, max, round } = Math;
+
+/** Levels up to which a px counts as explained: noise of encoders, and edges that lie between px. */
+const EXPLAINED = 26;
+/** One px of something altogether different is not worth more. */
+const MOST = 90;
+
+/** A place for a layer, in px of the screenshot: shifted, and drawn at a scale about the middle of what is seen of it. */
+export interface Pose {
+  by: Point;
+  scale: number;
+}
+
+/** How well a layer at a place explains a screenshot. */
+export interface Support {
+  /** whether the layer explains it, +1, or its absence, −1; over the px that one of both explains */
+  says: number;
+  /** share of the px, by how much the layer changes them, that one of both explains, 0..1 */
+  explained: number;
+  /** what is worse with the layer there than without it, in the mean of its px on the screen, levels; the lower, the better */
+  cost: number;
+}
+
+const NOTHING: Support = { says: -1, explained: 0, cost: Infinity };
+
+/** Where a px of the drawing comes to lie. */
+export const posed = (x: number, y: number, { by, scale }: Pose, middle: Point): Point =>
+  scale === 1
+    ? { x: x + by.x, y: y + by.y }
+    : {
+        x: round(middle.x + (x - middle.x) * scale + by.x),
+        y: round(middle.y + (y - middle.y) * scale + by.y),
+      };
+
+/**
+ * Holds the case with a layer at a place, and the case without it, against a screenshot, over the px that the layer would change.
+ * Those that leave the screen count as unexplained.
+ * @param px of the drawing, those that are looked at @param middle of the layer, about which it is scaled
+ */
+export function supportOf(shown: Shown, px: readonly number[], pose: Pose, middle: Point): Support {
+  const { whole, without, shot, ignored } = shown;
+  const { width } = whole;
+  let says = 0;
+  let weighed = 0;
+  let all = 0;
+  let cost = 0;
+  let count = 0;
+  for (const i of px) {
+    const x = i % width;
+    const to = posed(x, (i - x) / width, pose, middle);
+    const at = placeIn(shot, to.x, to.y);
+    const contrast = at ? apart(whole, i, without, at.j) : apart(whole, i, without, i);
+    if (at && (ignored[at.j] || ignored[at.k])) continue;
+    const weight = contrast * contrast;
+    all += weight;
+    if (!at) continue;
+    count++;
+    const withIt = apart(whole, i, shot, at.j, at.next, at.k);
+    const withoutIt = apart(without, at.j, shot, at.j, at.next, at.k);
+    cost += min(withIt, MOST) - min(withoutIt, MOST);
+    if (withIt > EXPLAINED && withoutIt > EXPLAINED) continue;
+    says += withoutIt * withoutIt - withIt * withIt;
+    weighed += weight;
+  }
+  if (count === 0 || all === 0) return NOTHING;
+  return {
+    says: weighed === 0 ? -1 : max(-1, min(1, says / weighed)),
+    explained: weighed / all,
+    // Where most of it would lie beyond the screen nothing says that it does.
+    cost: count * 2 < px.length ? Infinity : cost / count,
+  };
+}
+
+/** Share of px around a layer at a place that are as they are without it, 0..1; 1 where there are none. */
+export function aroundAsWithout(shown: Shown, ring: readonly number[], pose: Pose, middle: Point): number {
+  const { without, shot, ignored } = shown;
+  const { width } = without;
+  let [same, count] = [0, 0];
+  for (const i of ring) {
+    const x = i % width;
+    const to = posed(x, (i - x) / width, pose, middle);
+    const at = placeIn(shot, round(to.x), round(to.y));
+    if (!at || ignored[at.j]) continue;
+    count++;
+    if (apart(without, at.j, shot, at.j) <= EXPLAINED) same++;
+  }
+  return count === 0 ? 1 : same / count;
+}
+
+/** A layer is there where it explains clearly more than its absence, over enough of it, and ends where it should. */
+const THERE = { says: 0.25, explained: 0.3, around: 0.3 };
+
+export const isThere = ({ says, explained }: Support, around: number): boolean =>
+  says >= THERE.says && explained >= THERE.explained && around >= THERE.around;
