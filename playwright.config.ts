@@ -1,10 +1,9 @@
 import { defineConfig } from '@playwright/test';
 import { readFileSync } from 'node:fs';
-import { addressOf, portOf, WORKERS } from './e2e/servers';
+import { addressOf, portOf, PREPARED, WORKERS } from './e2e/servers';
 
 const args = JSON.parse(readFileSync('e2e/chromium-flags.json', 'utf8')) as string[];
 
-const PREPARED = 'test-results/store-prepared';
 /** They are started one after another: the first prepares what all of them begin with. */
 const PREPARE = `rm -rf ${PREPARED} && STORE_DIR=${PREPARED} node --import tsx e2e/prepare-store.ts`;
 

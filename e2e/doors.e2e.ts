@@ -1,6 +1,9 @@
 import { spawn, spawnSync, type ChildProcess } from 'node:child_process';
-import { rmSync } from 'node:fs';
-import { expect, type Route } from '@playwright/test';
+import { cpSync, readFileSync, rmSync } from 'node:fs';
+import { chromium, expect, type Page, type Route } from '@playwright/test';
+import { FEW_SPLASH } from './few-screens';
+import { PREPARED } from './servers';
+import { signOff, signOffs } from './signing';
 import { test } from './test';
 import { seriousFindings } from './fixtures';
 
@@ -26,9 +29,9 @@ test.describe('a server that others can reach', () => {
   let server: ChildProcess;
 
   test.beforeAll(async () => {
-    // It fills a store of its own, beside another browser that is being driven.
     test.setTimeout(240_000);
     rmSync(env.STORE_DIR, { recursive: true, force: true });
+    cpSync(PREPARED, env.STORE_DIR, { recursive: true });
     server = spawn(process.execPath, ['scripts/start.mjs'], {
       env: { ...env, PASSPHRASE: 'quiet water' },
       stdio: 'ignore',
@@ -103,6 +106,57 @@ test.describe('a server that others can reach', () => {
     await expect(page.getByRole('textbox', { name: 'Passphrase' })).toBeVisible();
     await page.goto(`${address}/projects/larkmoor-ferries`);
     await expect(page).toHaveURL(/\/enter/);
+  });
+
+  test('works whole under a name of the network, where browsers keep back what they have for https', async () => {
+    const flags = JSON.parse(readFileSync('e2e/chromium-flags.json', 'utf8')) as string[];
+    const browser = await chromium.launch({
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [...flags, '--host-resolver-rules=MAP desk.test 127.0.0.1'],
+    });
+    const named = `http://desk.test:${port}`;
+    const enter = async (page: Page, to: string) => {
+      await page.goto(named + to);
+      await page.getByRole('textbox', { name: 'Passphrase' }).fill('quiet water');
+      await page.keyboard.press('Enter');
+      await expect(page).toHaveURL(named + to);
+    };
+    try {
+      const page = await browser.newPage({ viewport: { width: 1280, height: 800 } });
+      await enter(page, FEW_SPLASH);
+      expect(
+        await page.evaluate(() => [isSecureContext, 'randomUUID' in crypto, 'clipboard' in navigator]),
+      ).toEqual([false, false, false]);
+      await expect(page.getByRole('gridcell').first()).toBeVisible();
+      // An edit is saved, and is there for somebody else, on a phone.
+      await page.getByRole('region', { name: 'Layer Harbour' }).getByRole('button', { name: 'hide' }).click();
+      await expect(page.getByTestId('saving')).toHaveText('saved');
+      const phone = await (await browser.newContext({ viewport: { width: 390, height: 780 } })).newPage();
+      await enter(phone, `${FEW_SPLASH}?lens=findings`);
+      await expect(
+        phone
+          .getByRole('heading', { name: /Because|findings/i })
+          .or(phone.getByText('over all screens'))
+          .first(),
+      ).toBeVisible();
+      // Copied, signed off and exported.
+      await page.goto(`${named}${FEW_SPLASH}?lens=ship`);
+      await page.getByRole('button', { name: 'copy line' }).click();
+      await expect(page.getByRole('status').filter({ hasText: 'copied' }).first()).toBeVisible();
+      await signOffs(page).getByLabel('Your name').focus();
+      await page.keyboard.press('Control+v');
+      await expect(signOffs(page).getByLabel('Your name')).toHaveValue(/coulee check/);
+      await signOff(page, 'Ola');
+      const download = page.waitForEvent('download');
+      await page
+        .getByRole('region', { name: 'Files' })
+        .getByRole('button', { name: 'ZIP', exact: true })
+        .click();
+      const zip = readFileSync(await (await download).path(), 'latin1');
+      expect([...zip.matchAll(/PK\x01\x02/g)].length).toBeGreaterThan(0);
+    } finally {
+      await browser.close();
+    }
   });
 
   test('takes no more than a few guesses in a row', async ({ request }) => {

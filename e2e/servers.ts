@@ -7,3 +7,6 @@ const STEP = 10;
 
 export const portOf = (worker: number) => FIRST_PORT + worker * STEP;
 export const addressOf = (worker: number) => `http://127.0.0.1:${portOf(worker)}`;
+
+/** The store that all of them begin with, prepared once. */
+export const PREPARED = 'test-results/store-prepared';

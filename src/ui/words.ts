@@ -17,9 +17,9 @@ export const NOTHING_TO_JUDGE = 'Nothing to judge yet: this scene shows no pictu
 
 export { countCases } from '@/core/words/words';
 
-/** How far a survey is: “reading 2 of 5 files”, “measuring, 150 of 486 cases”. */
+/** How far a survey is: “measuring, 2 of 5 files read”, “measuring, 150 of 486 cases”. */
 export const sayProgress = ({ doing, done, of }: SurveyProgress): string =>
-  doing === 'reading' ? `reading files, ${done} of ${of}` : `measuring, ${done} of ${countCases(of)}`;
+  doing === 'reading' ? `measuring, ${done} of ${of} files read` : `measuring, ${done} of ${countCases(of)}`;
 
 /** What is read out for a case: its name, its outcome and its figure. */
 export function caseText(c: Case, summary: CaseSummary | undefined, layerName: string | undefined): string {

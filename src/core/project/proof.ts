@@ -5,11 +5,25 @@ import { Id } from '../values/values';
 const off = z.number().nullable();
 const position = z.number().finite();
 
+/**
+ * What a screenshot says of a layer: it is found; it is not; it lies no nearer than is searched; it is not looked at, as what it
+ * covers is left out; or nothing of it is seen in its drawing either.
+ */
+export const LAYER_STATES = ['found', 'not-found', 'out-of-reach', 'left-out', 'unseen'] as const;
+export type LayerState = (typeof LAYER_STATES)[number];
+/** Those in which a layer says nothing for or against a screenshot. */
+export const SILENT_STATES: readonly LayerState[] = ['left-out', 'unseen'];
+
+/** Share of what is looked at in a screenshot that encoding and resampling leave unexplained at most. */
+export const NOISE_SHARE = 0.004;
+
 /** How far a layer lies in a real screenshot from where it is ruled, device px. */
 const Found = z.object({
   x: position,
   y: position,
   edges: z.object({ left: off, right: off, top: off, bottom: off }),
+  scale: z.number().positive().optional().describe('its size beside the one that it is ruled; 1 when absent'),
+  recoloured: z.boolean().optional().describe('whether it has other colours than it is drawn in'),
 });
 
 /** A real screenshot that was held against a case, and what it said. */
@@ -34,14 +48,26 @@ export const Evidence = z.object({
         id: Id,
         name: z.string().max(200),
         agrees: z.boolean(),
+        state: z
+          .enum(LAYER_STATES)
+          .optional()
+          .describe('what became of the search for it; not known of what was held by an earlier version'),
         found: Found.nullable().describe(
-          'how far it lies from where it is ruled; null where too little of it is seen',
+          'how far it lies from where it is ruled; null where it is not found',
         ),
       }),
     )
     .max(200),
   opinion: z.string().max(4000),
   differing: z.number().min(0).max(1).describe('share of what was looked at that differs'),
+  unexplained: z
+    .number()
+    .min(0)
+    .max(1)
+    .optional()
+    .describe(
+      'share of what was looked at that nothing in the case explains; not known of an earlier version',
+    ),
 });
 export type Evidence = z.infer<typeof Evidence>;
 
@@ -63,8 +89,15 @@ export const filesOfProof = ({ evidence = [] }: { evidence?: readonly Evidence[]
   ...new Set(evidence.flatMap((e) => [e.hash, e.picture])),
 ];
 
-/** Whether everything that is seen in a screenshot is where it is ruled. */
-export const isAsRuled = ({ layers }: Evidence): boolean => layers.every((l) => l.agrees || l.found === null);
+type Looked = Evidence['layers'][number];
+
+/** Whether a layer speaks for a screenshot, or was not looked at. What an earlier version did not find it had not looked at. */
+const isFine = ({ agrees, state, found }: Looked): boolean =>
+  agrees || (state === undefined ? found === null : SILENT_STATES.includes(state));
+
+/** Whether everything that was looked for in a screenshot is where it is ruled, and nothing else is seen in it. */
+export const isAsRuled = ({ layers, unexplained = 0 }: Evidence): boolean =>
+  unexplained <= NOISE_SHARE && layers.every(isFine);
 
 /** Those of a screen, whichever scene and position they are of. */
 export const evidenceOn = (evidence: readonly Evidence[], screenIds: ReadonlySet<string>): Evidence[] =>

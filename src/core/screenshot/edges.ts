@@ -1,6 +1,6 @@
 import type { Rect, Side } from '../geometry/rect';
 import { refined } from './search';
-import { apart, placeIn, type Footprint, type Point, type Shown } from './shown';
+import { apart, apartMoved, placeIn, type Footprint, type Point, type Shown } from './shown';
 
 /** How far each edge lies from where it is drawn, px; `null` for one that is at the edge of the screen, or cannot be made out. */
 export type Edges = Record<Side, number | null>;
@@ -25,7 +25,8 @@ function bandOf(side: Side, { x, y, width, height }: Rect): Rect {
 }
 
 /** How well a band of a screenshot is explained with the layer shifted: the mean over its px; Infinity where half of it is not looked at. */
-function bandCost({ whole, without, shot, ignored }: Shown, is: Uint8Array, band: Rect, by: Point): number {
+function bandCost(shown: Shown, { is, through }: Footprint, band: Rect, by: Point): number {
+  const { whole, without, shot, ignored } = shown;
   const { width, height } = whole;
   let [cost, looked] = [0, 0];
   for (let y = band.y; y < band.y + band.height; y++)
@@ -35,16 +36,15 @@ function bandCost({ whole, without, shot, ignored }: Shown, is: Uint8Array, band
       if (!at || ignored[at.j] || ignored[at.k]) continue;
       const i = y * width + x;
       looked++;
-      const off = is[i]
-        ? apart(whole, i, shot, at.j, at.next, at.k)
-        : apart(without, at.j, shot, at.j, at.next, at.k);
+      const off = is[i] ? apartMoved(shown, i, at, through) : apart(without, at.j, shot, at.j, at.next, at.k);
       cost += min(off, MOST);
     }
   return looked * 2 < band.width * band.height ? Infinity : cost / looked;
 }
 
 /** Where one edge lies; `null` where it is that of the screen, is not looked at, or lies no nearer than is searched. */
-function edgeAt(shown: Shown, { is, box }: Footprint, side: Side, off: Point): number | null {
+function edgeAt(shown: Shown, footprint: Footprint, side: Side, off: Point): number | null {
+  const { box } = footprint;
   const { width, height } = shown.whole;
   const isAtScreen: Record<Side, boolean> = {
     left: box.x <= 0,
@@ -55,7 +55,8 @@ function edgeAt(shown: Shown, { is, box }: Footprint, side: Side, off: Point): n
   if (isAtScreen[side]) return null;
   const band = bandOf(side, box);
   const isAcross = side === 'left' || side === 'right';
-  const cost = (n: number) => bandCost(shown, is, band, isAcross ? { x: n, y: off.y } : { x: off.x, y: n });
+  const cost = (n: number) =>
+    bandCost(shown, footprint, band, isAcross ? { x: n, y: off.y } : { x: off.x, y: n });
   const middle = isAcross ? off.x : off.y;
   let best = { at: middle, cost: cost(middle) };
   for (let n = middle - EDGE_REACH; n <= middle + EDGE_REACH; n++) {

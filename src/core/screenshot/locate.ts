@@ -1,3 +1,4 @@
+import type { LayerState } from '../project/proof';
 import { centreOf, type Rect } from '../geometry/rect';
 import { edgesAt, type Edges } from './edges';
 import { aroundAsWithout, isThere, supportOf, type Support } from './presence';
@@ -16,13 +17,7 @@ export interface Displaced extends Point {
   recoloured: boolean;
 }
 
-/**
- * What a screenshot says of a layer: it is found; it is not; it lies no nearer than is searched; it is not looked at, as what it
- * covers is left out; or nothing of it is seen in its drawing either.
- */
-export const LAYER_STATES = ['found', 'not-found', 'out-of-reach', 'left-out', 'unseen'] as const;
-export type LayerState = (typeof LAYER_STATES)[number];
-
+/** What became of the search for a layer, with where it was found. */
 export type Located = { state: 'found'; at: Displaced } | { state: Exclude<LayerState, 'found'> };
 
 /** Px of a layer that have to be seen of it. */
@@ -35,6 +30,9 @@ const RING = 9;
 const OTHER_COLOUR = 10;
 /** How well a layer has to be explained so that it is not looked for in other sizes as well. */
 const WELL = 0.75;
+
+/** Px about a place that was found within which it is looked for once more. */
+const NEARBY = 2;
 
 const NO_EDGES: Edges = { left: null, right: null, top: null, bottom: null };
 
@@ -73,15 +71,20 @@ function isSomethingNear(
   return unexplained > count * 0.15;
 }
 
+/** Whether a layer reaches from one edge of the screen to the other, both ways: its size is not seen then. */
+const isOverScreen = ({ whole }: Shown, { box }: Footprint): boolean =>
+  box.width >= whole.width - 1 && box.height >= whole.height - 1;
+
 /** Each edge of something that is scaled about its middle and shifted. */
-function scaledEdges({ x, y, width, height }: Rect, by: Point, scale: number): Edges {
+function scaledEdges({ width, height }: Rect, by: Point, scale: number): Edges {
   const grown = { x: ((scale - 1) * width) / 2, y: ((scale - 1) * height) / 2 };
   return { left: by.x - grown.x, right: by.x + grown.x, top: by.y - grown.y, bottom: by.y + grown.y };
 }
 
-function foundAt(shown: Shown, footprint: Footprint, near: Point): Displaced {
-  const middle = centreOf(footprint.box);
-  const cost = (by: Point) => supportOf(shown, footprint.px, { by, scale: 1 }, middle).cost;
+function foundAt(shown: Shown, footprint: Footprint, about: Point): Displaced {
+  const held = { ...footprint, middle: centreOf(footprint.box) };
+  const cost = (by: Point) => supportOf(shown, held, { by, scale: 1 }).fineCost;
+  const near = searchAround(cost, about, NEARBY, 1);
   const edges = edgesAt(shown, footprint, near);
   // Edges are sharper than what lies between them.
   const x = middleOf(edges.left, edges.right) ?? refined((at) => cost({ x: at, y: near.y }), near.x);
@@ -100,8 +103,8 @@ function foundOtherwise(
   reach: number,
   atLeast: number,
 ): Displaced | null {
-  const middle = centreOf(footprint.box);
-  const rescaled = findRescaled(shown, { px: footprint.px, ring, middle }, reach);
+  const held = { ...footprint, middle: centreOf(footprint.box) };
+  const rescaled = isOverScreen(shown, footprint) ? null : findRescaled(shown, held, ring, reach);
   if (rescaled && strengthOf(rescaled.support) > atLeast) {
     const { by, scale } = rescaled.pose;
     return { ...by, edges: scaledEdges(footprint.box, by, scale), scale, recoloured: false };
@@ -123,16 +126,19 @@ export function locate(shown: Shown, reach: number): Located {
   if (footprint.count < LEAST) return { state: 'unseen' };
   if (footprint.looked < LEAST || footprint.looked < footprint.count * LEAST_LOOKED)
     return { state: 'left-out' };
-  const { px, box } = footprint;
-  const middle = centreOf(box);
-  const support = (by: Point) => supportOf(shown, px, { by, scale: 1 }, middle);
+  const middle = centreOf(footprint.box);
+  const support = (by: Point) => supportOf(shown, { ...footprint, middle }, { by, scale: 1 });
   const cost = (by: Point) => support(by).cost;
   const near = searchAround(cost, searchAround(cost, { x: 0, y: 0 }, reach, 4), 4, 1);
   const ring = ringOf(footprint, shown.whole, RING);
   const found = support(near);
-  const isHere = isThere(found, aroundAsWithout(shown, ring, { by: near, scale: 1 }, middle));
+  const around = aroundAsWithout(shown, ring, { by: near, scale: 1 }, middle);
+  // What fills the screen in other colours cannot be told from another screen.
+  const isOther = around === null && colourOff(shown, footprint.px, near) > OTHER_COLOUR;
+  const isHere = !isOther && isThere(found, around);
   const strength = isHere ? strengthOf(found) : 0;
-  if (strength < WELL && isSomethingNear(shown, footprint, reach)) {
+  // What explains all that it can explain is not of another size, however much of it is covered.
+  if ((!isHere || found.says < WELL) && isSomethingNear(shown, footprint, reach)) {
     const other = foundOtherwise(shown, footprint, ring, reach, isHere ? strength + 0.1 : 0);
     if (other) return { state: 'found', at: other };
   }

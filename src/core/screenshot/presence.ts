@@ -1,4 +1,4 @@
-import { apart, placeIn, type Point, type Shown } from './shown';
+import { apart, apartMoved, placeIn, type Point, type Shown } from './shown';
 
 // Taken out of their global once: they are called for each px of each place.
 const { min, max, round } = Math;
@@ -14,17 +14,32 @@ export interface Pose {
   scale: number;
 }
 
+/** What of a layer is held against a screenshot. */
+export interface Held {
+  /** px of the drawing, those that are looked at */
+  px: readonly number[];
+  /** of the layer, about which it is scaled */
+  middle: Point;
+  /** how much of what lies under it is seen through it, 0..1 */
+  through: number;
+}
+
 /** How well a layer at a place explains a screenshot. */
 export interface Support {
   /** whether the layer explains it, +1, or its absence, −1; over the px that one of both explains */
   says: number;
   /** share of the px, by how much the layer changes them, that one of both explains, 0..1 */
   explained: number;
-  /** what is worse with the layer there than without it, in the mean of its px on the screen, levels; the lower, the better */
+  /**
+   * what is worse with the layer there than without it, in the mean of all its px, levels; the lower, the better. What leaves the
+   * screen says neither, so that nothing is gained by pushing what does not fit over an edge
+   */
   cost: number;
+  /** the same in the mean of those on the screen alone: for places that lie less than a px apart */
+  fineCost: number;
 }
 
-const NOTHING: Support = { says: -1, explained: 0, cost: Infinity };
+const NOTHING: Support = { says: -1, explained: 0, cost: Infinity, fineCost: Infinity };
 
 /** Where a px of the drawing comes to lie. */
 export const posed = (x: number, y: number, { by, scale }: Pose, middle: Point): Point =>
@@ -38,9 +53,8 @@ export const posed = (x: number, y: number, { by, scale }: Pose, middle: Point):
 /**
  * Holds the case with a layer at a place, and the case without it, against a screenshot, over the px that the layer would change.
  * Those that leave the screen count as unexplained.
- * @param px of the drawing, those that are looked at @param middle of the layer, about which it is scaled
  */
-export function supportOf(shown: Shown, px: readonly number[], pose: Pose, middle: Point): Support {
+export function supportOf(shown: Shown, { px, middle, through }: Held, pose: Pose): Support {
   const { whole, without, shot, ignored } = shown;
   const { width } = whole;
   let says = 0;
@@ -48,6 +62,7 @@ export function supportOf(shown: Shown, px: readonly number[], pose: Pose, middl
   let all = 0;
   let cost = 0;
   let count = 0;
+  let looked = 0;
   for (const i of px) {
     const x = i % width;
     const to = posed(x, (i - x) / width, pose, middle);
@@ -56,9 +71,10 @@ export function supportOf(shown: Shown, px: readonly number[], pose: Pose, middl
     if (at && (ignored[at.j] || ignored[at.k])) continue;
     const weight = contrast * contrast;
     all += weight;
+    looked++;
     if (!at) continue;
     count++;
-    const withIt = apart(whole, i, shot, at.j, at.next, at.k);
+    const withIt = apartMoved(shown, i, at, through);
     const withoutIt = apart(without, at.j, shot, at.j, at.next, at.k);
     cost += min(withIt, MOST) - min(withoutIt, MOST);
     if (withIt > EXPLAINED && withoutIt > EXPLAINED) continue;
@@ -70,12 +86,18 @@ export function supportOf(shown: Shown, px: readonly number[], pose: Pose, middl
     says: weighed === 0 ? -1 : max(-1, min(1, says / weighed)),
     explained: weighed / all,
     // Where most of it would lie beyond the screen nothing says that it does.
-    cost: count * 2 < px.length ? Infinity : cost / count,
+    cost: count * 2 < looked ? Infinity : cost / looked,
+    fineCost: count * 2 < looked ? Infinity : cost / count,
   };
 }
 
-/** Share of px around a layer at a place that are as they are without it, 0..1; 1 where there are none. */
-export function aroundAsWithout(shown: Shown, ring: readonly number[], pose: Pose, middle: Point): number {
+/** Share of px around a layer at a place that are as they are without it, 0..1; `null` where there are none. */
+export function aroundAsWithout(
+  shown: Shown,
+  ring: readonly number[],
+  pose: Pose,
+  middle: Point,
+): number | null {
   const { without, shot, ignored } = shown;
   const { width } = without;
   let [same, count] = [0, 0];
@@ -87,11 +109,16 @@ export function aroundAsWithout(shown: Shown, ring: readonly number[], pose: Pos
     count++;
     if (apart(without, at.j, shot, at.j) <= EXPLAINED) same++;
   }
-  return count === 0 ? 1 : same / count;
+  return count === 0 ? null : same / count;
 }
 
 /** A layer is there where it explains clearly more than its absence, over enough of it, and ends where it should. */
 const THERE = { says: 0.25, explained: 0.3, around: 0.3 };
+/** One that has no end on the screen has to be explained better, as any screen of about its colours would do. */
+const OVER_SCREEN = { says: 0.5, explained: 0.35 };
 
-export const isThere = ({ says, explained }: Support, around: number): boolean =>
-  says >= THERE.says && explained >= THERE.explained && around >= THERE.around;
+/** @param around share of what is around it that is as it is without it, 0..1; `null` where nothing is around it */
+export const isThere = ({ says, explained }: Support, around: number | null): boolean =>
+  around === null
+    ? says >= OVER_SCREEN.says && explained >= OVER_SCREEN.explained
+    : says >= THERE.says && explained >= THERE.explained && around >= THERE.around;

@@ -85,7 +85,7 @@ export function findRecoloured(
   const { left, absent, count } = residualOf(shown, px, near);
   if (count * 2 < px.length || left > LEFT * absent || absent / count < LEAST_OFF ** 2) return null;
   const pose = { by: near, scale: 1 };
-  if (ring.length === 0 || aroundAsWithout(shown, ring, pose, { x: 0, y: 0 }) < AROUND) return null;
+  if ((aroundAsWithout(shown, ring, pose, { x: 0, y: 0 }) ?? 0) < AROUND) return null;
   return {
     x: refined((x) => cost({ x, y: near.y }), near.x),
     y: refined((y) => cost({ x: near.x, y }), near.y),

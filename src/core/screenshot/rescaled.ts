@@ -1,9 +1,9 @@
-import { aroundAsWithout, isThere, supportOf, type Pose, type Support } from './presence';
+import { aroundAsWithout, isThere, supportOf, type Held, type Pose, type Support } from './presence';
 import { searchAround } from './search';
-import { thinned, type Point, type Shown } from './shown';
+import { thinned, type Shown } from './shown';
 
 /** Sizes that a layer is looked for at, as parts of its own; between them its scale is searched. */
-const SCALES = [0.4, 0.5, 0.6, 0.7, 0.8, 0.9, 1.1, 1.2, 1.35, 1.5, 1.75, 2, 2.5];
+const SCALES = [0.4, 0.45, 0.5, 0.56, 0.63, 0.7, 0.78, 0.87, 1.12, 1.25, 1.4, 1.6, 1.8, 2, 2.5];
 /** Px that are looked at for each of them. */
 const FEW = 900;
 /** By so much a scale and a shift are tried to both sides, over and over, each time less. */
@@ -38,23 +38,25 @@ function walked(cost: (pose: Pose) => number, from: Pose): Pose {
 
 /**
  * Where a layer stands in another size than it is drawn in, its shape being the same.
- * @param px of the layer @param ring around it @param middle of it, about which it is scaled @param reach how far it is searched, px
+ * @param ring px around it @param reach how far it is searched, px
  * @returns `null` where it is at none of the sizes from two fifths to two and a half times its own
  */
 export function findRescaled(
   shown: Shown,
-  { px, ring, middle }: { px: readonly number[]; ring: readonly number[]; middle: Point },
+  held: Held,
+  ring: readonly number[],
   reach: number,
 ): { pose: Pose; support: Support } | null {
-  const few = thinned(px, FEW);
-  const costOf = (pose: Pose, of: readonly number[]) => supportOf(shown, of, pose, middle).cost;
+  const { middle } = held;
+  const few = { ...held, px: thinned(held.px, FEW) };
+  const costOf = (pose: Pose) => supportOf(shown, few, pose).cost;
   const starts = SCALES.map((scale) => {
-    const by = searchAround((b) => costOf({ by: b, scale }, few), { x: 0, y: 0 }, reach, 4);
-    return { pose: { by, scale }, cost: costOf({ by, scale }, few) };
+    const by = searchAround((b) => costOf({ by: b, scale }), { x: 0, y: 0 }, reach, 3);
+    return { pose: { by, scale }, cost: costOf({ by, scale }) };
   }).toSorted((a, b) => a.cost - b.cost);
-  const found = starts.slice(0, 2).map(({ pose }) => {
-    const best = walked((p) => costOf(p, few), pose);
-    return { pose: best, support: supportOf(shown, px, best, middle) };
+  const found = starts.slice(0, 4).map(({ pose }) => {
+    const best = walked(costOf, pose);
+    return { pose: best, support: supportOf(shown, held, best) };
   });
   const [best] = found.toSorted((a, b) => a.support.cost - b.support.cost);
   if (!best || best.pose.scale <= 0.35) return null;

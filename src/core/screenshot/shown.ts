@@ -23,6 +23,23 @@ const SEEN = 14;
 /** Px that are looked at while searching; more say the same. */
 const SAMPLES = 4000;
 
+/**
+ * How far a px of a screenshot is from a layer that was drawn over one place and has come to lie over another: what is seen through
+ * it is that of the other place. Mean over the channels, 0..255.
+ * @param i px of the drawing @param at where it comes to lie @param through how much is seen through the layer
+ */
+export function apartMoved({ whole, without, shot }: Shown, i: number, at: Between, through: number): number {
+  if (through === 0) return apart(whole, i, shot, at.j, at.next, at.k);
+  let sum = 0;
+  for (let c = 0; c < 3; c++) {
+    const one = shot.data[at.j * 4 + c]!;
+    const seen = at.next === 0 ? one : one + at.next * (shot.data[at.k * 4 + c]! - one);
+    const under = without.data[at.j * 4 + c]! - without.data[i * 4 + c]!;
+    sum += abs(whole.data[i * 4 + c]! + through * under - seen);
+  }
+  return sum / 3;
+}
+
 /** Mean difference of two px over their channels, 0..255. @param next how much of the px at `k` is in the second one, 0..1 */
 export function apart(one: Raster, i: number, two: Raster, j: number, next = 0, k = j): number {
   let sum = 0;
@@ -46,6 +63,8 @@ export interface Footprint {
   px: number[];
   /** how many of them are looked at */
   looked: number;
+  /** how much of what lies under it is seen through it, 0..1 */
+  through: number;
 }
 
 function around(is: Uint8Array, width: number): Rect {
@@ -69,7 +88,8 @@ export function thinned(px: readonly number[], most = SAMPLES): number[] {
 }
 
 /** @throws RangeError for rasters of several sizes */
-export function footprintOf({ whole, without, shot, ignored }: Shown): Footprint {
+export function footprintOf(shown: Shown): Footprint {
+  const { whole, without, shot, ignored } = shown;
   checkSameSize(whole, without);
   checkSameSize(whole, shot);
   const is = new Uint8Array(ignored.length);
@@ -81,7 +101,9 @@ export function footprintOf({ whole, without, shot, ignored }: Shown): Footprint
     count++;
     if (!ignored[i]) looked.push(i);
   }
-  return { is, count, box: around(is, whole.width), px: thinned(looked), looked: looked.length };
+  const px = thinned(looked);
+  const through = throughOf(shown, px);
+  return { is, count, box: around(is, whole.width), px, looked: looked.length, through };
 }
 
 /** A place of a screenshot that may lie between px along one axis: its px, the next one, and how much of that is in it. */
@@ -102,6 +124,32 @@ export function placeIn({ width, height }: Raster, x: number, y: number): Betwee
   if (next === 0) return { j, k: j, next };
   if (isAcross ? left + 1 >= width : top + 1 >= height) return null;
   return { j, k: isAcross ? j + 1 : j + width, next };
+}
+
+/** A layer lets through what lies under it where that says so much of what is seen, 0..1. */
+const TOLD = 0.8;
+
+/**
+ * How much of what lies under a layer is seen through it, 0..1: by how much what is seen with it goes along with what is seen without
+ * it. 0 of one that is opaque, or whose own drawing says more.
+ */
+export function throughOf({ whole, without }: Shown, px: readonly number[]): number {
+  const channels = [0, 1, 2].map((c) => {
+    let [n, x, y, xx, xy, yy] = [0, 0, 0, 0, 0, 0];
+    for (const i of px) {
+      const [w, s] = [without.data[i * 4 + c]!, whole.data[i * 4 + c]!];
+      n++;
+      x += w;
+      y += s;
+      xx += w * w;
+      xy += w * s;
+      yy += s * s;
+    }
+    const [varX, varY, cov] = [xx - (x * x) / n, yy - (y * y) / n, xy - (x * y) / n];
+    const isTold = varX > n && varY > n && (cov * cov) / (varX * varY) > TOLD;
+    return isTold ? Math.max(0, Math.min(1, cov / varX)) : 0;
+  });
+  return channels.reduce((sum, v) => sum + v, 0) / channels.length;
 }
 
 /** Px around a layer, not of it, within so many px of its edges: what has to be as it is without it for its shape to be seen. */

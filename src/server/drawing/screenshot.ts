@@ -1,8 +1,9 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Rect, Size } from '@/core/geometry/rect';
 import type { Raster } from '@/core/pixels/raster';
-import { displaced } from '@/core/screenshot/displaced';
+import { locate } from '@/core/screenshot/locate';
 import type { Placed } from '@/core/screenshot/opinion';
+import { unexplained, type Explaining, type Unexplained } from '@/core/screenshot/unexplained';
 import type { Drawing } from '@/render/drawing';
 import { readOriginal } from '../blobs';
 import { marked } from './beside';
@@ -27,6 +28,8 @@ export interface Held {
   layers: Placed[];
   /** share of what is looked at that differs, 0..1 */
   differing: number;
+  /** what of it nothing in the case explains */
+  rest: Unexplained;
   /** what is ruled, faded, with the px marked that differ: a PNG */
   picture: Buffer;
 }
@@ -80,12 +83,16 @@ export async function holdScreenshot(
   const shot = await opaque(taken, whole);
   const ignored = maskOf(rects, whole);
   const placed: Placed[] = [];
+  const explaining: Explaining[] = [];
   for (const { id, name, without } of layers) {
     const behind = await painted(without);
-    placed.push({ id, name, found: displaced({ whole, without: behind, shot, ignored }, reach) });
+    const located = locate({ whole, without: behind, shot, ignored }, reach);
+    placed.push({ id, name, located });
+    explaining.push({ without: behind, located });
     onStep({ done: placed.length, of: layers.length, doing: 'looking for its layers' });
   }
   const looked = ignored.reduce((n, is) => n + (is ? 0 : 1), 0);
   const { differing, picture } = await marked(leftOut(shot, whole, ignored), whole);
-  return { layers: placed, differing: looked === 0 ? 0 : differing / looked, picture };
+  const rest = unexplained({ whole, shot, ignored }, explaining);
+  return { layers: placed, differing: looked === 0 ? 0 : differing / looked, rest, picture };
 }

@@ -103,7 +103,7 @@ async function hold(shot: KeptShot, ignored: readonly Rect[] | undefined, by: Fo
     ignored: left.map((r) => timesEach(density, r)),
     reach: Math.round(REACH * density),
   };
-  const { layers, differing, picture } = await drawn(
+  const { layers, differing, rest, picture } = await drawn(
     { kind: 'holdScreenshot', input, cost: LARGEST, deadlineMs: DRAWING.decodeMs, name: 'This comparison' },
     by,
   );
@@ -111,9 +111,16 @@ async function hold(shot: KeptShot, ignored: readonly Rect[] | undefined, by: Fo
     revision,
     scale,
     ignored: [...left],
-    layers: layers.map((l) => ({ ...l, agrees: agrees(l) })),
-    opinion: opinionOf(layers),
+    layers: layers.map((l) => ({
+      id: l.id,
+      name: l.name,
+      state: l.located.state,
+      agrees: agrees(l),
+      found: l.located.state === 'found' ? l.located.at : null,
+    })),
+    opinion: opinionOf(layers, rest),
     differing,
+    unexplained: rest.share,
   };
   return { said, picture: Buffer.from(picture) };
 }

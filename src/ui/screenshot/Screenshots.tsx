@@ -3,7 +3,7 @@ import { Button } from 'react-bootstrap';
 import type { Case } from '@/core/screens/cases';
 import { sayShare } from '@/core/words/numbers';
 import { sayTime } from '@/core/words/words';
-import { isAsRuled, type Evidence } from '@/core/project/proof';
+import { isAsRuled, SILENT_STATES, type Evidence, type LayerState } from '@/core/project/proof';
 import { useWorkbench } from '../state/context';
 import { FileField } from '../parts/FileField';
 import { Sent } from '../parts/Sent';
@@ -17,6 +17,19 @@ const sayOff = (off: number | null): string => {
   const half = Math.round(off * 2) / 2;
   return half === 0 ? '0' : `${half > 0 ? '+' : '−'}${Math.abs(half)}`;
 };
+
+const STATE_WORDS: Record<LayerState, string> = {
+  found: 'found',
+  'not-found': 'not found',
+  'out-of-reach': 'not within reach',
+  'left-out': 'left out',
+  unseen: 'not seen in its drawing',
+};
+
+/** What is other about a layer than its place: “, at 50 %”, “, other colours”. */
+const sayOther = (found: Evidence['layers'][number]['found']) =>
+  found &&
+  `${(found.scale ?? 1) === 1 ? '' : `, at ${sayShare(found.scale!)}`}${found.recoloured ? ', other colours' : ''}`;
 
 const EDGES = ['left', 'right', 'top', 'bottom'] as const;
 
@@ -36,14 +49,17 @@ function Edges({ layers }: Pick<Evidence, 'layers'>) {
         </tr>
       </thead>
       <tbody>
-        {layers.map(({ id, name, agrees, found }) => (
-          <tr key={id} className={agrees ? undefined : 'outcome-warn'}>
-            <th scope="row">{name}</th>
+        {layers.map(({ id, name, agrees, state, found }) => (
+          <tr key={id} className={agrees || isSilent(state) ? undefined : 'outcome-warn'}>
+            <th scope="row">
+              {name}
+              {sayOther(found)}
+            </th>
             {found ? (
               EDGES.map((edge) => <td key={edge}>{sayOff(found.edges[edge] ?? wholeOff(found, edge))}</td>)
             ) : (
-              <td colSpan={4} className="quiet">
-                not seen
+              <td colSpan={4} className={isSilent(state) ? 'quiet' : undefined}>
+                {state ? STATE_WORDS[state] : 'not seen'}
               </td>
             )}
           </tr>
@@ -52,6 +68,9 @@ function Edges({ layers }: Pick<Evidence, 'layers'>) {
     </table>
   );
 }
+
+/** Whether a layer says nothing for or against a screenshot. */
+const isSilent = (state: LayerState | undefined) => state !== undefined && SILENT_STATES.includes(state);
 
 /** What fills the screen has no edges of its own: what is seen of it is moved as a whole. */
 const wholeOff = (found: NonNullable<Evidence['layers'][number]['found']>, edge: (typeof EDGES)[number]) =>
@@ -70,6 +89,8 @@ function Shot({ shot, kept }: { shot: Evidence; kept: Kept }) {
         {shot.name}, {sayTime(shot.at)}, against revision {shot.revision}
         {shot.scale !== 1 && `, made smaller to ${sayShare(shot.scale)}`}; {sayShare(shot.differing)} of what
         is looked at differs
+        {shot.unexplained !== undefined &&
+          `, ${sayShare(shot.unexplained)} is explained by nothing in the case`}
       </p>
       <Edges layers={shot.layers} />
       <MaskedPicture

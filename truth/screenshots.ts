@@ -1,0 +1,298 @@
+import { parseArgs } from 'node:util';
+import sharp, { type OverlayOptions, type Sharp } from 'sharp';
+import { findCase } from '../src/core/screens/cases';
+import type { Size } from '../src/core/geometry/rect';
+import { isPlaced, type Scene } from '../src/core/scene/scene';
+import { surveyCase, surveyInput } from '../src/core/survey/survey';
+import { CaseResult } from '../src/core/survey/result';
+import type { Raster } from '../src/core/pixels/raster';
+import { NOISE_SHARE } from '../src/core/project/proof';
+import { locate, type Located } from '../src/core/screenshot/locate';
+import { agrees } from '../src/core/screenshot/opinion';
+import { unexplained } from '../src/core/screenshot/unexplained';
+import { drawingOf } from '../src/render/painter';
+import { paintPng } from '../src/render/sharp';
+import { readOriginal } from '../src/server/blobs';
+import { screensOf } from '../src/server/catalogue';
+import { fontsFor } from '../src/server/fonts/fonts';
+import { loadProject } from '../src/server/services/projects';
+import { randomOf, type Random } from './random';
+
+/**
+ * What random screenshots are taken for. Each is put together from the drawings of a scene in the store, one layer of which is moved,
+ * scaled, recoloured, left out, covered or put behind the others, or is another program’s screen altogether; then it is encoded as
+ * JPEG and made smaller. Prints a line for each that is taken for something else, and a table; ends with 1 where one is.
+ */
+const { values } = parseArgs({
+  options: {
+    seed: { type: 'string', default: '1' },
+    count: { type: 'string', default: '300' },
+    project: { type: 'string', default: 'larkmoor-ferries' },
+  },
+});
+/** px per lu that everything is drawn at. */
+const SCALE = 1.5;
+const REACH = 24;
+const KINDS = [
+  'as it is',
+  'moved',
+  'scaled',
+  'recoloured',
+  'left out',
+  'covered',
+  'behind',
+  'other app',
+] as const;
+type Kind = (typeof KINDS)[number];
+
+const { documents } = loadProject(values.project);
+const fonts = fontsFor(documents);
+const screens = screensOf(documents.project).filter((s) => s.width < 500 && s.height < 1000);
+
+const png = (of: CaseResult) => paintPng(drawingOf(of, { scale: SCALE, glass: false, fonts }), readOriginal);
+const only = (result: CaseResult, keep: (id: string) => boolean) =>
+  new CaseResult({ ...result, layers: result.layers.filter((l) => keep(l.id)), bars: [] });
+
+interface Edit {
+  kind: Kind;
+  by: { x: number; y: number };
+  scale: number;
+}
+
+function editOf(random: Random): Edit {
+  const kind = random.pick(KINDS);
+  const by =
+    kind === 'moved' || (kind !== 'as it is' && kind !== 'behind' && random.chance(0.3))
+      ? { x: random.whole(-14, 14), y: random.whole(-14, 14) }
+      : { x: 0, y: 0 };
+  return { kind, by, scale: kind === 'scaled' ? random.pick([0.5, 0.6, 0.75, 0.85, 1.25, 1.5]) : 1 };
+}
+
+/** A layer by itself, as it is seen in the screenshot. */
+async function layerOf(drawn: Buffer, { kind, by, scale }: Edit, random: Random): Promise<Buffer> {
+  const { width = 0, height = 0 } = await sharp(drawn).metadata();
+  const box = await sharp(drawn).trim({ threshold: 1 }).toBuffer({ resolveWithObject: true });
+  const [left, top] = [-(box.info.trimOffsetLeft ?? 0), -(box.info.trimOffsetTop ?? 0)];
+  const size = {
+    width: Math.max(1, Math.round(box.info.width * scale)),
+    height: Math.max(1, Math.round(box.info.height * scale)),
+  };
+  let part = sharp(box.data).ensureAlpha().resize(size.width, size.height, { fit: 'fill' });
+  if (kind === 'recoloured') {
+    const flat = { r: random.whole(0, 255), g: random.whole(0, 255), b: random.whole(0, 255) };
+    part = sharp({ create: { ...size, channels: 4, background: { ...flat, alpha: 1 } } }).composite([
+      { input: await part.png().toBuffer(), blend: 'dest-in' },
+    ]);
+  }
+  const at = {
+    x: Math.round(left + (box.info.width - size.width) / 2 + by.x),
+    y: Math.round(top + (box.info.height - size.height) / 2 + by.y),
+  };
+  const roomy = sharp({
+    create: { width: width * 3, height: height * 3, channels: 4, background: { r: 0, g: 0, b: 0, alpha: 0 } },
+  });
+  const placed = await roomy
+    .composite([{ input: await part.png().toBuffer(), left: at.x + width, top: at.y + height }])
+    .png()
+    .toBuffer();
+  return sharp(placed).extract({ left: width, top: height, width, height }).png().toBuffer();
+}
+
+async function otherApp(width: number, height: number, random: Random): Promise<Buffer> {
+  const rects = Array.from({ length: random.whole(2, 12) }, () => {
+    const [w, h] = [random.whole(20, width), random.whole(10, Math.floor(height / 3))];
+    return `<rect x="${random.whole(0, width)}" y="${random.whole(0, height)}" width="${w}" height="${h}" rx="8" fill="${random.colour()}"/>`;
+  });
+  const ground = random.chance(0.5) ? '#ffffff' : random.colour();
+  const svg = `<svg xmlns="http://www.w3.org/2000/svg" width="${width}" height="${height}"><rect width="100%" height="100%" fill="${ground}"/>${rects.join('')}</svg>`;
+  return sharp(Buffer.from(svg)).png().toBuffer();
+}
+
+const rasterOf = async (image: Sharp, width: number, height: number): Promise<Raster> => {
+  const { data, info } = await image
+    .flatten({ background: '#fff' })
+    .resize(width, height, { fit: 'fill' })
+    .ensureAlpha()
+    .raw()
+    .toBuffer({ resolveWithObject: true });
+  return { width: info.width, height: info.height, data };
+};
+
+type Layer = CaseResult['layers'][number];
+
+/** Layers that stand by themselves: in no panel, and holding nothing. */
+const standing = (scene: Scene, result: CaseResult): Layer[] =>
+  result.layers.filter((l) => {
+    const own = scene.layers.find((o) => o.id === l.id)!;
+    const holds = scene.layers.some((o) => isPlaced(o) && o.parent === l.id);
+    return l.kind !== 'ground' && l.opacity > 0 && isPlaced(own) && own.parent === undefined && !holds;
+  });
+
+/** A scene on a case, and one of its layers; `null` where none stands by itself. */
+function pick(random: Random) {
+  const scene = documents.scenes[random.pick(documents.project.scenes)]!;
+  const screen = random.pick(screens);
+  const c = findCase(`${screen.id}.0.${random.pick(['light', 'dark'])}`, screens)!;
+  const result = surveyCase(surveyInput(documents, scene, { fonts }), c);
+  const able = scene.role === 'icon' ? [] : standing(scene, result);
+  return able.length === 0 ? null : { scene, result, target: random.pick(able) };
+}
+
+/** Something that lies over a part of a layer. */
+async function coverOf(layer: Buffer, { width, height }: Size, random: Random): Promise<OverlayOptions> {
+  const { info } = await sharp(layer).trim({ threshold: 1 }).toBuffer({ resolveWithObject: true });
+  const size = {
+    width: Math.min(width, Math.max(1, Math.round(info.width * (0.2 + random.next() * 0.6)))),
+    height: Math.min(height, info.height),
+  };
+  return {
+    input: { create: { ...size, channels: 4, background: random.colour() } },
+    left: Math.max(0, Math.min(width - size.width, -(info.trimOffsetLeft ?? 0))),
+    top: Math.max(0, Math.min(height - size.height, -(info.trimOffsetTop ?? 0))),
+  };
+}
+
+/** What is drawn below a layer, the layer, and what is drawn above it. */
+async function partsOf({ result, target }: { result: CaseResult; target: Layer }): Promise<Buffer[]> {
+  const at = result.layers.findIndex((l) => l.id === target.id);
+  const before = new Set(result.layers.slice(0, at).map((l) => l.id));
+  return Promise.all([
+    png(only(result, (id) => before.has(id))),
+    png(only(result, (id) => id === target.id)),
+    png(only(result, (id) => !before.has(id) && id !== target.id)),
+  ]);
+}
+
+const onPaper = ({ width, height }: Size, layers: OverlayOptions[]): Promise<Buffer> =>
+  sharp({ create: { width, height, channels: 4, background: '#ffffff' } })
+    .composite(layers)
+    .png()
+    .toBuffer();
+
+/** 1 for each px of a text: letters are left out, as each system draws them in a way of its own. */
+function lettersOf({ layers }: CaseResult, { width, height }: Size): Uint8Array {
+  const mask = new Uint8Array(width * height);
+  const within = (v: number, most: number) => Math.max(0, Math.min(most, Math.round(v * SCALE)));
+  for (const { kind, ...l } of layers) {
+    if (kind !== 'text' || !('box' in l)) continue;
+    const { x, y, width: w, height: h } = l.box;
+    for (let row = within(y, height); row < within(y + h, height); row++)
+      mask.fill(1, row * width + within(x, width), row * width + within(x + w, width));
+  }
+  return mask;
+}
+
+/** How many px two pictures differ in. */
+function differing(a: Raster, b: Raster): number {
+  let count = 0;
+  for (let i = 0; i < a.width * a.height; i++) {
+    const off = [0, 1, 2].reduce((sum, k) => sum + Math.abs(a.data[i * 4 + k]! - b.data[i * 4 + k]!), 0);
+    if (off >= 14) count++;
+  }
+  return count;
+}
+
+/** The screenshot, and the same without the layer. */
+async function taken(parts: Buffer[], edit: Edit, size: Size, random: Random) {
+  const [below, alone, above] = parts as [Buffer, Buffer, Buffer];
+  if (edit.kind === 'other app') {
+    const other = await otherApp(size.width, size.height, random);
+    return { made: other, bare: other };
+  }
+  const layer = await layerOf(alone, edit, random);
+  const cover = edit.kind === 'covered' ? [await coverOf(layer, size, random)] : [];
+  const stack = (own: OverlayOptions[]): OverlayOptions[] =>
+    edit.kind === 'behind'
+      ? [...own, { input: below }, { input: above }]
+      : [{ input: below }, ...own, { input: above }, ...cover];
+  const bare = await onPaper(size, stack([]));
+  return { made: edit.kind === 'left out' ? bare : await onPaper(size, stack([{ input: layer }])), bare };
+}
+
+async function trial(seed: number) {
+  const random = randomOf(seed);
+  const picked = pick(random);
+  if (!picked) return null;
+  const edit = editOf(random);
+  const parts = await partsOf(picked);
+  const { width = 0, height = 0 } = await sharp(parts[1]!).metadata();
+  const size = { width, height };
+  // What fills the screen is seen to be neither moved nor scaled.
+  if (['moved', 'scaled'].includes(edit.kind) && (await sharp(parts[1]!).stats()).isOpaque) return null;
+  const { made, bare } = await taken(parts, edit, size, random);
+  const smaller = 0.5 + random.next() * 0.5;
+  const [w, h] = [Math.round(width * smaller), Math.round(height * smaller)];
+  const small = (b: Buffer) => sharp(b).flatten({ background: '#fff' }).resize(w, h, { fit: 'fill' });
+  const soft = async (b: Buffer) => rasterOf(sharp(await small(b).png().toBuffer()), width, height);
+  const quality = random.whole(60, 95);
+  const shot = await rasterOf(sharp(await small(made).jpeg({ quality }).toBuffer()), width, height);
+  const layers = parts.map((input) => ({ input }));
+  const whole = await soft(await onPaper(size, layers));
+  const without = await soft(await onPaper(size, [layers[0]!, layers[2]!]));
+  const ignored = lettersOf(picked.result, size);
+  const located = locate({ whole, without, shot, ignored }, REACH);
+  const rest = unexplained({ whole, shot, ignored }, [{ without, located }]);
+  // What of the layer is really seen: where the screenshot is another one without it.
+  const sharpOf = (b: Buffer) => rasterOf(sharp(b), width, height);
+  const all = differing(whole, without);
+  const seen = differing(await sharpOf(made), await sharpOf(bare)) / Math.max(1, all * edit.scale ** 2);
+  const said = `${seed} ${edit.kind} ${picked.scene.id}/${picked.target.name} by ${edit.by.x},${edit.by.y} × ${edit.scale} seen ${seen.toFixed(2)}`;
+  return { edit, located, rest, seen, all, said };
+}
+
+type Trial = NonNullable<Awaited<ReturnType<typeof trial>>>;
+
+const farFrom = (at: { x: number; y: number }, by: Edit['by'], most: number): boolean =>
+  Math.abs(at.x - by.x) > most || Math.abs(at.y - by.y) > most;
+
+/** Of a layer in another size or in other colours, which may be found as such, or not found. */
+function wrongOther({ edit: { kind, by, scale }, located }: Trial, isAgreed: boolean): string | null {
+  if (isAgreed) return `${kind}, and agrees`;
+  if (located.state !== 'found') return null;
+  if (farFrom(located.at, by, 1)) return 'at a wrong place';
+  return kind === 'scaled' && Math.abs(located.at.scale - scale) > 0.03
+    ? `at scale ${located.at.scale}`
+    : null;
+}
+
+/** What is wrong about what was said; `null` where nothing is. */
+function wrongOf(of: Trial): string | null {
+  const { edit, located, rest, seen, all } = of;
+  const { kind, by } = edit;
+  const isFound = located.state === 'found';
+  const isAgreed = agrees({ located }) && rest.share <= NOISE_SHARE;
+  if ((located.state === 'unseen' && all < 24) || located.state === 'left-out') return null;
+  if (kind === 'other app' || seen < 0.02)
+    return isAgreed ? 'agrees without it' : isFound ? 'found although it is not there' : null;
+  if (kind === 'recoloured' || kind === 'scaled') return wrongOther(of, isAgreed);
+  if (!isFound) return seen > 0.35 ? 'missed' : null;
+  if (farFrom(located.at, by, 0.5))
+    return `off by ${(located.at.x - by.x).toFixed(2)}, ${(located.at.y - by.y).toFixed(2)}`;
+  if (kind === 'as it is' && !isAgreed) return `does not agree: ${JSON.stringify(located.at)} ${rest.share}`;
+  return null;
+}
+
+const table = new Map<Kind, { count: number; found: number; wrong: number }>();
+let wrong = 0;
+let done = 0;
+const sayLocated = (l: Located) => (l.state === 'found' ? `found ${JSON.stringify(l.at)}` : l.state);
+for (let seed = Number(values.seed) * 100_000; done < Number(values.count); seed++) {
+  const found = await trial(seed);
+  if (!found) continue;
+  done++;
+  const row = table.get(found.edit.kind) ?? { count: 0, found: 0, wrong: 0 };
+  table.set(found.edit.kind, row);
+  row.count++;
+  if (found.located.state === 'found') row.found++;
+  const why = wrongOf(found);
+  if (why === null) continue;
+  row.wrong++;
+  wrong++;
+  console.log(
+    `${why}: ${found.said}; ${sayLocated(found.located)}, unexplained ${found.rest.share.toFixed(4)}`,
+  );
+}
+for (const [kind, { count, found, wrong: w }] of table)
+  console.log(`${kind}: ${count} screenshots, found in ${found}, ${w} taken for something else`);
+console.log(`${done} screenshots, ${wrong} taken for something else`);
+process.exitCode = wrong > 0 ? 1 : 0;
