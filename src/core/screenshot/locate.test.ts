@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Raster } from '../pixels/raster';
-import { locate, type Displaced } from './locate';
+import { locate, type Displaced, type Located } from './locate';
+import { unexplained } from './unexplained';
 import type { Shown } from './shown';
 
 function displaced(of: Shown, reach: number): Displaced | null {
@@ -115,5 +116,86 @@ describe('how far a layer lies from where it is ruled', () => {
   it('is not said of a layer that is not seen', () => {
     const ground = painted(photo);
     expect(displaced({ whole: ground, without: ground, shot: ground, ignored: none() }, 20)).toBeNull();
+  });
+});
+
+describe('whether a layer is there', () => {
+  const flatOver =
+    (
+      ground: Paint,
+      { x: left, y: top, width, height }: Box,
+      colour: readonly [number, number, number],
+    ): Paint =>
+    (x, y) =>
+      x >= left && x < left + width && y >= top && y < top + height ? colour : ground(x, y);
+  const stateOf = (of: Shown) => locate(of, 20);
+  const white: Paint = () => [250, 250, 250];
+  const flat = { whole: painted(flatOver(photo, BOX, [240, 240, 240])), without: painted(photo) };
+
+  it('is asked first: one that is missing is not found, and never lies at the end of what is searched', () => {
+    expect(stateOf(shown(painted(photo)))).toEqual({ state: 'not-found' });
+    expect(stateOf({ ...shown(painted(photo)), ...flat })).toEqual({ state: 'not-found' });
+  });
+
+  it('is not found on another screen, of whatever colour', () => {
+    const other: Paint = (x, y) => (((x >> 4) + (y >> 4)) % 2 === 0 ? [30, 30, 34] : [200, 120, 40]);
+    for (const screen of [white, other, () => [20, 70, 90] as const] as Paint[]) {
+      expect(stateOf(shown(painted(screen)))).toEqual({ state: 'not-found' });
+      expect(stateOf({ ...shown(painted(screen)), ...flat })).toEqual({ state: 'not-found' });
+    }
+  });
+
+  it('is found of one colour, too, wherever it was moved', () => {
+    fc.assert(
+      fc.property(fc.integer({ min: -15, max: 15 }), fc.integer({ min: -15, max: 15 }), (x, y) => {
+        const moved = painted(flatOver(photo, { ...BOX, x: BOX.x + x, y: BOX.y + y }, [240, 240, 240]));
+        const found = stateOf({ ...shown(moved), ...flat });
+        expect(found).toMatchObject({ state: 'found', at: { x, y, recoloured: false } });
+      }),
+      { numRuns: 5 },
+    );
+  });
+
+  it('is found at its size, or not', () => {
+    const half = { x: BOX.x + 11, y: BOX.y + 9, width: 22, height: 18 };
+    const found = stateOf(shown(painted(over(photo, half))));
+    if (found.state === 'found') expect(Math.abs(found.at.scale - 0.5)).toBeLessThan(0.03);
+    else expect(found.state).toBe('not-found');
+  });
+
+  it('is found in other colours, and said to have them', () => {
+    const found = stateOf({ ...shown(painted(flatOver(photo, BOX, [180, 20, 30]))), ...flat });
+    expect(found).toMatchObject({ state: 'found', at: { x: 0, y: 0, recoloured: true } });
+  });
+
+  it('is found where a part of it is covered, and not where all of it is', () => {
+    const covered = (share: number) =>
+      painted(flatOver(over(photo, BOX), { ...BOX, width: BOX.width * share }, [10, 120, 10]));
+    expect(stateOf(shown(covered(0.4))).state).toBe('found');
+    expect(stateOf(shown(covered(1))).state).toBe('not-found');
+  });
+
+  it('is left out where what it covers is not looked at', () => {
+    expect(stateOf(shown(painted(photo), { ignored: none().fill(1) }))).toEqual({ state: 'left-out' });
+  });
+});
+
+describe('what nothing explains', () => {
+  const whole = painted(over(photo, BOX));
+  const without = painted(photo);
+  const rest = (shot: Raster, located: Located) =>
+    unexplained({ whole, shot, ignored: none() }, [{ without, located }]);
+
+  it('is nothing of a layer that has moved, nor of one that is missing', () => {
+    const moved = painted(over(photo, { ...BOX, x: BOX.x + 7 }));
+    expect(rest(moved, locate(shown(moved), 20)).share).toBeLessThan(0.001);
+    expect(rest(without, { state: 'not-found' }).share).toBe(0);
+  });
+
+  it('is a banner that lies over it, with where it lies', () => {
+    const banner = painted((x, y) => (y > 120 && x > 90 ? [255, 0, 200] : over(photo, BOX)(x, y)));
+    const { share, where } = rest(banner, locate(shown(banner), 20));
+    expect(share).toBeGreaterThan(0.05);
+    expect(where).toBe('bottom right');
   });
 });

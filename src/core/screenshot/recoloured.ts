@@ -8,6 +8,8 @@ const MOST_SQUARED = 90 * 90;
 const LEFT = 0.3;
 /** … where it stands out by as many levels … */
 const LEAST_OFF = 12;
+/** Levels by which the px of a layer differ among themselves that has a drawing of its own. */
+const DRAWN = 10;
 /** … and what is around it is as it is without it. */
 const AROUND = 0.6;
 
@@ -39,12 +41,19 @@ function residualOf({ whole, without, shot, ignored }: Shown, px: readonly numbe
     }
     absent += off / 3;
   }
-  const left = sums.reduce((all, { n, x, y, xx, xy, yy }) => {
-    if (n === 0) return all;
+  let left = 0;
+  let own = 0;
+  let seen = 0;
+  for (const { n, x, y, xx, xy, yy } of sums) {
+    if (n === 0) continue;
     const [varX, cov, varY] = [xx - (x * x) / n, xy - (x * y) / n, yy - (y * y) / n];
-    return all + (varX > n ? varY - (cov * cov) / varX : varY);
-  }, 0);
-  return { left: left / 3, absent, count: sums[0]!.n };
+    left += varX > n ? varY - (cov * cov) / varX : varY;
+    own += varX / n;
+    seen += varY / n;
+  }
+  // What has a drawing of its own is not seen in something of one colour that lies there.
+  const isBlank = own > 3 * DRAWN ** 2 && seen < own / 25;
+  return { left: left / 3, absent, count: sums[0]!.n, isBlank };
 }
 
 /** What around a layer is not as it is without it, levels squared in all. */
@@ -82,8 +91,9 @@ export function findRecoloured(
   };
   const near = searchAround(cost, searchAround(cost, { x: 0, y: 0 }, reach, 4), 4, 1);
   if (Math.max(Math.abs(near.x), Math.abs(near.y)) >= reach) return null;
-  const { left, absent, count } = residualOf(shown, px, near);
-  if (count * 2 < px.length || left > LEFT * absent || absent / count < LEAST_OFF ** 2) return null;
+  const { left, absent, count, isBlank } = residualOf(shown, px, near);
+  if (isBlank || count * 2 < px.length || left > LEFT * absent || absent / count < LEAST_OFF ** 2)
+    return null;
   const pose = { by: near, scale: 1 };
   if ((aroundAsWithout(shown, ring, pose, { x: 0, y: 0 }) ?? 0) < AROUND) return null;
   return {

@@ -49,7 +49,8 @@ export function findRescaled(
 ): { pose: Pose; support: Support } | null {
   const { middle } = held;
   const few = { ...held, px: thinned(held.px, FEW) };
-  const costOf = (pose: Pose) => supportOf(shown, few, pose).cost;
+  // By the area that is explained: a part of what is there is explained by anything smaller as well.
+  const costOf = (pose: Pose) => supportOf(shown, few, pose).cost * pose.scale ** 2;
   const starts = SCALES.map((scale) => {
     const by = searchAround((b) => costOf({ by: b, scale }), { x: 0, y: 0 }, reach, 3);
     return { pose: { by, scale }, cost: costOf({ by, scale }) };
@@ -58,7 +59,7 @@ export function findRescaled(
     const best = walked(costOf, pose);
     return { pose: best, support: supportOf(shown, held, best) };
   });
-  const [best] = found.toSorted((a, b) => a.support.cost - b.support.cost);
+  const [best] = found.toSorted((a, b) => costOf(a.pose) - costOf(b.pose));
   if (!best || best.pose.scale <= 0.35) return null;
   return isThere(best.support, aroundAsWithout(shown, ring, best.pose, middle)) ? best : null;
 }

@@ -55,6 +55,24 @@ describe('a text in lines', () => {
     expect(set('a  b', Infinity).width).toBe(20);
   });
 
+  it('has no empty line where its room is narrower than a letter: a space hangs behind the one before it', () => {
+    expect(lines('a b', 3)).toEqual(['a', 'b']);
+    expect(lines('ab  cd ', 3)).toEqual(['a', 'b', 'c', 'd']);
+    expect(lines('a \n\nb', 3)).toEqual(['a', '', 'b']);
+    fc.assert(
+      fc.property(
+        fc.array(fc.constantFrom('a', 'ship', 'ferry'), { minLength: 1, maxLength: 5 }),
+        fc.constantFrom(' ', '  '),
+        fc.integer({ min: 0, max: 30 }),
+        (words, space, within) => {
+          const said = lines(words.join(space), within);
+          expect(said.filter((l) => l.trim() === '')).toEqual([]);
+          expect(said.join('').replaceAll(' ', '')).toBe(words.join(''));
+        },
+      ),
+    );
+  });
+
   it('keeps a character whole that is made of several', () => {
     const family = 'e\u0301';
     expect(lines(`${family}${family}${family}`, 10)).toEqual([family, family, family]);

@@ -67,6 +67,9 @@ function seenOf(stretch: string, isBroken: boolean): string {
   return (isBroken ? shown.replace(SPACES_AT_END, '') : shown) + hyphen;
 }
 
+/** What is left of a stretch behind a letter that fills its line: spaces hang at the end of that line and are none by themselves. */
+const withoutHanging = (rest: string): string => (rest.replace(SPACES_AT_END, '') === '' ? '' : rest);
+
 /** The stretches of a paragraph between the places where a line may end. */
 function stretchesOf(paragraph: string, breaks: readonly number[]): string[] {
   const ends = [...breaks.filter((at) => at > 0 && at < paragraph.length), paragraph.length];
@@ -93,10 +96,11 @@ function broken(paragraph: string, breaks: readonly number[], fits: Fits): strin
       const start = longestStart(line, fits);
       if (start.length === line.length) break;
       lines.push(start);
-      line = line.slice(start.length);
+      line = withoutHanging(line.slice(start.length));
+      if (line === '') break;
     }
   });
-  return [...lines, seenOf(line, false)];
+  return line === '' && lines.length > 0 ? lines : [...lines, seenOf(line, false)];
 }
 
 function withEllipsis(line: string, fits: Fits): string {
