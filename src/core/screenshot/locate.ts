@@ -1,7 +1,7 @@
 import type { LayerState } from '../project/proof';
 import { centreOf, type Rect } from '../geometry/rect';
 import { edgesAt, type Edges } from './edges';
-import { aroundAsWithout, isThere, supportOf, type Support } from './presence';
+import { aroundAsWithout, drawnAlike, isThere, supportOf, type Support } from './presence';
 import { findRecoloured } from './recoloured';
 import { findRescaled } from './rescaled';
 import { refined, searchAround } from './search';
@@ -31,6 +31,8 @@ const OTHER_COLOUR = 10;
 /** How well a layer has to be explained so that it is not looked for in other sizes as well. */
 const WELL = 0.75;
 
+/** Share of what a layer draws that has to be drawn alike where its ends are not seen. */
+const ALIKE = 0.25;
 /** Px about a place that was found within which it is looked for once more. */
 const NEARBY = 2;
 
@@ -134,7 +136,9 @@ export function locate(shown: Shown, reach: number): Located {
   const found = support(near);
   const around = aroundAsWithout(shown, ring, { by: near, scale: 1 }, middle);
   // What fills the screen in other colours cannot be told from another screen.
-  const isOther = around === null && colourOff(shown, footprint.px, near) > OTHER_COLOUR;
+  const isOther =
+    around === null &&
+    (colourOff(shown, footprint.px, near) > OTHER_COLOUR || drawnAlike(shown, footprint.px, near) < ALIKE);
   const isHere = !isOther && isThere(found, around);
   const strength = isHere ? strengthOf(found) : 0;
   // What explains all that it can explain is not of another size, however much of it is covered.

@@ -122,3 +122,40 @@ export const isThere = ({ says, explained }: Support, around: number | null): bo
   around === null
     ? says >= OVER_SCREEN.says && explained >= OVER_SCREEN.explained
     : says >= THERE.says && explained >= THERE.explained && around >= THERE.around;
+
+/** Px to both sides between which what a layer draws goes up or down, by so many levels at least. */
+const STRIDE = 8;
+const STEP = 16;
+/** As few of them say nothing. */
+const FEW = 40;
+
+/**
+ * Share of the places at which a layer goes up or down over a few px where a screenshot does so too, 0..1; 1 of one that has hardly
+ * any. It tells a photo that fills the screen from another screen of about its colours.
+ */
+export function drawnAlike({ whole, shot, ignored }: Shown, px: readonly number[], by: Point): number {
+  const { width, height } = whole;
+  const luma = ({ data }: Shown['shot'], i: number) =>
+    (data[i * 4]! + data[i * 4 + 1]! + data[i * 4 + 2]!) / 3;
+  let [alike, count] = [0, 0];
+  for (const i of px) {
+    const x = i % width;
+    const y = (i - x) / width;
+    for (const [dx, dy] of [
+      [STRIDE, 0],
+      [0, STRIDE],
+    ] as const) {
+      if (x + dx >= width || y + dy >= height) continue;
+      const goes = luma(whole, i + dy * width + dx) - luma(whole, i);
+      if (goes < STEP && goes > -STEP) continue;
+      const [sx, sy] = [x + round(by.x), y + round(by.y)];
+      if (sx < 0 || sy < 0 || sx + dx >= width || sy + dy >= height) continue;
+      const [from, to] = [sy * width + sx, (sy + dy) * width + sx + dx];
+      if (ignored[from] || ignored[to]) continue;
+      count++;
+      const off = luma(shot, to) - luma(shot, from) - goes;
+      if (off * off < goes * goes * 0.25) alike++;
+    }
+  }
+  return count < FEW ? 1 : alike / count;
+}
