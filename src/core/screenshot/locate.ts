@@ -132,7 +132,7 @@ export function locate(shown: Shown, reach: number): Located {
   const support = (by: Point) => supportOf(shown, { ...footprint, middle }, { by, scale: 1 });
   const cost = (by: Point) => support(by).cost;
   const near = searchAround(cost, searchAround(cost, { x: 0, y: 0 }, reach, 4), 4, 1);
-  const ring = ringOf(footprint, shown.whole, RING);
+  const ring = isOverScreen(shown, footprint) ? [] : ringOf(footprint, shown.whole, RING);
   const found = support(near);
   const around = aroundAsWithout(shown, ring, { by: near, scale: 1 }, middle);
   // What fills the screen in other colours cannot be told from another screen.
