@@ -2,6 +2,7 @@ import sharp from 'sharp';
 import { demo, madeUpPixels } from '../../../demo/testing';
 import { CHECKLIST, deviceTargets } from '@/core/launch/checklist';
 import type { Documents } from '@/core/project/documents';
+import { sayOpenCases } from '@/core/findings/say-open';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { SCREENS } from '@/core/testing/scenes';
 import type { Host } from '@/render/host';
@@ -117,8 +118,7 @@ describe('a report', () => {
       for (const f of open(findings)) {
         const own = sections.filter((s) => s.includes(f.word) && s.includes(f.said));
         expect(own).not.toHaveLength(0);
-        const n = openCount(f);
-        expect(own.some((s) => s.includes(`On ${n} case${n === 1 ? '' : 's'}, `))).toBe(true);
+        expect(own.some((s) => s.includes(`On ${sayOpenCases(f)}, `))).toBe(true);
         expect(own.some((s) => s.includes(`on ${f.worst.caseId}`))).toBe(true);
       }
     }
