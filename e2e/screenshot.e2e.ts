@@ -105,7 +105,9 @@ test('a screenshot that is dropped on the project finds its screen by its size, 
     await glass.getByLabel('It may be of').selectOption(CASE);
     await hold.press('Enter');
   }
-  await expect(list).toContainText('Everything that is looked for agrees with the rules.', { timeout: 60_000 });
+  await expect(list).toContainText('Everything that is looked for agrees with the rules.', {
+    timeout: 60_000,
+  });
 
   const strange = await sharp(png).resize(722, 1500, { fit: 'fill' }).png().toBuffer();
   await choose.setInputFiles({ name: 'strange.png', mimeType: 'image/png', buffer: strange });

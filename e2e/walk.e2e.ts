@@ -100,7 +100,9 @@ async function holdScreenshot(page: Page): Promise<void> {
     await glass.getByLabel('It may be of').selectOption(CASE);
     await hold.click();
   }
-  await expect(list).toContainText('Everything that is looked for agrees with the rules.', { timeout: 60_000 });
+  await expect(list).toContainText('Everything that is looked for agrees with the rules.', {
+    timeout: 60_000,
+  });
   await expect(saving(page)).toHaveText('saved');
 }
 

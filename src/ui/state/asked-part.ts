@@ -1,14 +1,7 @@
 import type { Path } from '@/core/sentences/parts';
 import { useWorkbench, useWorkbenchStore } from './context';
 import { commit } from './edit';
-import type { WorkbenchStore } from './workbench';
-
-/** A part of a rule whose editor somebody has asked for elsewhere, such as beside its finding. */
-export interface AskedPart {
-  /** `null` for what belongs to the scene and not to a layer */
-  layerId: string | null;
-  path: Path;
-}
+import type { AskedPart, WorkbenchStore } from './workbench';
 
 /** Goes to the rules and has the editor of a part opened there; the wide close-up stays open beside them. */
 export function goToPart(store: WorkbenchStore, part: AskedPart): void {

@@ -14,12 +14,12 @@ import type { Mark } from '@/core/solve/mark';
 import type { CaseSummary } from '@/core/solve/summary';
 import type { FilePixels } from '@/core/pixels/file';
 import { faceOf } from '@/core/text/style';
+import type { Path } from '@/core/sentences/parts';
 import type { Fonts } from '@/render/fonts';
 import type { SceneFinding } from '@/core/findings/scene';
 import type { BuildSource } from '@/formats/build-line';
 import type { SurveyProgress } from '@/workers/surveying';
 import type { SurveyWorker } from '@/workers/survey.worker';
-import type { AskedPart } from './asked-part';
 import type { View } from './view';
 
 /** Where saving stands. `refused` and `conflict` need somebody to look. */
@@ -39,6 +39,13 @@ export interface Applied {
   said: string;
   /** whether the focus went on from it */
   isPassed: boolean;
+}
+
+/** A part of a rule whose editor somebody has asked for elsewhere, such as beside its finding. */
+export interface AskedPart {
+  /** `null` for what belongs to the scene and not to a layer */
+  layerId: string | null;
+  path: Path;
 }
 
 /** By whom and when a project was signed off. */
