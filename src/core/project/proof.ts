@@ -51,7 +51,7 @@ export const Evidence = z.object({
         state: z
           .enum(LAYER_STATES)
           .optional()
-          .describe('what became of the search for it; not known of what was held by an earlier version'),
+          .describe('what became of the search for it; not known where an earlier version has looked'),
         found: Found.nullable().describe(
           'how far it lies from where it is ruled; null where it is not found',
         ),
