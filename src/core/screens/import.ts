@@ -35,6 +35,8 @@ class BadFigure extends Error {}
 /** What may stand between thousands whichever sign stands before decimals. */
 const THIN = String.raw`[\s\u00a0\u202f’']`;
 
+const THIN_SIGNS = new RegExp(THIN, 'g');
+
 /** A number whose thousands are told apart by one sign, or not at all. @param point what stands before decimals @param group between thousands */
 const numberForm = (point: string, group: string) =>
   new RegExp(
@@ -47,7 +49,7 @@ const FORMS = { point: numberForm('.', ','), comma: numberForm(',', '.') };
 function numberOf(text: string, decimalComma: boolean): number {
   const bare = text.trim();
   if (!/\d/.test(bare) || !(decimalComma ? FORMS.comma : FORMS.point).test(bare)) return NaN;
-  const digits = bare.replaceAll(new RegExp(THIN, 'g'), '').replace('−', '-');
+  const digits = bare.replaceAll(THIN_SIGNS, '').replace('−', '-');
   return Number(decimalComma ? digits.replaceAll('.', '').replace(',', '.') : digits.replaceAll(',', ''));
 }
 

@@ -1,6 +1,6 @@
 import type { Rect, Side } from '../geometry/rect';
 import { refined } from './search';
-import { apart, apartMoved, placeIn, type Footprint, type Point, type Shown } from './shown';
+import { apart, apartMoved, MOST_APART, placeIn, type Footprint, type Point, type Shown } from './shown';
 
 /** How far each edge lies from where it is drawn, px; `null` for one that is at the edge of the screen, or cannot be made out. */
 export type Edges = Record<Side, number | null>;
@@ -11,8 +11,6 @@ const { min } = Math;
 /** Px to both sides of an edge that are looked at, and how far it is searched. */
 const BAND = 14;
 const EDGE_REACH = 8;
-/** One px of something altogether different is not worth more. */
-const MOST = 90;
 
 /** The band along an edge: what is near it, inside and outside of the layer. */
 function bandOf(side: Side, { x, y, width, height }: Rect): Rect {
@@ -37,7 +35,7 @@ function bandCost(shown: Shown, { is, through }: Footprint, band: Rect, by: Poin
       const i = y * width + x;
       looked++;
       const off = is[i] ? apartMoved(shown, i, at, through) : apart(without, at.j, shot, at.j, at.next, at.k);
-      cost += min(off, MOST);
+      cost += min(off, MOST_APART);
     }
   return looked * 2 < band.width * band.height ? Infinity : cost / looked;
 }

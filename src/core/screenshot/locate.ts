@@ -1,5 +1,5 @@
 import type { LayerState } from '../project/proof';
-import { centreOf, type Rect } from '../geometry/rect';
+import type { Rect } from '../geometry/rect';
 import { edgesAt, type Edges } from './edges';
 import { aroundAsWithout, drawnAlike, isThere, supportOf, type Support } from './presence';
 import { findRecoloured } from './recoloured';
@@ -84,8 +84,7 @@ function scaledEdges({ width, height }: Rect, by: Point, scale: number): Edges {
 }
 
 function foundAt(shown: Shown, footprint: Footprint, about: Point): Displaced {
-  const held = { ...footprint, middle: centreOf(footprint.box) };
-  const cost = (by: Point) => supportOf(shown, held, { by, scale: 1 }).fineCost;
+  const cost = (by: Point) => supportOf(shown, footprint, { by, scale: 1 }).fineCost;
   const near = searchAround(cost, about, NEARBY, 1);
   const edges = edgesAt(shown, footprint, near);
   // Edges are sharper than what lies between them.
@@ -105,8 +104,7 @@ function foundOtherwise(
   reach: number,
   atLeast: number,
 ): Displaced | null {
-  const held = { ...footprint, middle: centreOf(footprint.box) };
-  const rescaled = isOverScreen(shown, footprint) ? null : findRescaled(shown, held, ring, reach);
+  const rescaled = isOverScreen(shown, footprint) ? null : findRescaled(shown, footprint, ring, reach);
   if (rescaled && strengthOf(rescaled.support) > atLeast) {
     const { by, scale } = rescaled.pose;
     return { ...by, edges: scaledEdges(footprint.box, by, scale), scale, recoloured: false };
@@ -128,8 +126,8 @@ export function locate(shown: Shown, reach: number): Located {
   if (footprint.count < LEAST) return { state: 'unseen' };
   if (footprint.looked < LEAST || footprint.looked < footprint.count * LEAST_LOOKED)
     return { state: 'left-out' };
-  const middle = centreOf(footprint.box);
-  const support = (by: Point) => supportOf(shown, { ...footprint, middle }, { by, scale: 1 });
+  const { middle } = footprint;
+  const support = (by: Point) => supportOf(shown, footprint, { by, scale: 1 });
   const cost = (by: Point) => support(by).cost;
   const near = searchAround(cost, searchAround(cost, { x: 0, y: 0 }, reach, 4), 4, 1);
   const ring = isOverScreen(shown, footprint) ? [] : ringOf(footprint, shown.whole, RING);

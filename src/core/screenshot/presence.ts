@@ -1,12 +1,10 @@
-import { apart, apartMoved, placeIn, type Point, type Shown } from './shown';
+import { apart, apartMoved, MOST_APART, placeIn, type Footprint, type Point, type Shown } from './shown';
 
 // Taken out of their global once: they are called for each px of each place.
 const { min, max, round } = Math;
 
 /** Levels up to which a px counts as explained: noise of encoders, and edges that lie between px. */
 const EXPLAINED = 26;
-/** One px of something altogether different is not worth more. */
-const MOST = 90;
 
 /** A place for a layer, in px of the screenshot: shifted, and drawn at a scale about the middle of what is seen of it. */
 export interface Pose {
@@ -15,14 +13,7 @@ export interface Pose {
 }
 
 /** What of a layer is held against a screenshot. */
-export interface Held {
-  /** px of the drawing, those that are looked at */
-  px: readonly number[];
-  /** of the layer, about which it is scaled */
-  middle: Point;
-  /** how much of what lies under it is seen through it, 0..1 */
-  through: number;
-}
+export type Held = Pick<Footprint, 'px' | 'middle' | 'through'>;
 
 /** How well a layer at a place explains a screenshot. */
 export interface Support {
@@ -76,7 +67,7 @@ export function supportOf(shown: Shown, { px, middle, through }: Held, pose: Pos
     count++;
     const withIt = apartMoved(shown, i, at, through);
     const withoutIt = apart(without, at.j, shot, at.j, at.next, at.k);
-    cost += min(withIt, MOST) - min(withoutIt, MOST);
+    cost += min(withIt, MOST_APART) - min(withoutIt, MOST_APART);
     if (withIt > EXPLAINED && withoutIt > EXPLAINED) continue;
     says += withoutIt * withoutIt - withIt * withIt;
     weighed += weight;

@@ -1,9 +1,7 @@
 import { aroundAsWithout } from './presence';
 import { refined, searchAround } from './search';
-import { placeIn, type Between, type Point, type Shown } from './shown';
+import { MOST_APART, placeIn, type Between, type Point, type Shown } from './shown';
 
-/** One px of something altogether different is not worth more, levels squared. */
-const MOST_SQUARED = 90 * 90;
 /** Something is there in another colour where that explains all but this share of what its absence leaves unexplained … */
 const LEFT = 0.3;
 /** … where it stands out by as many levels … */
@@ -66,7 +64,7 @@ function aroundOff({ without, shot, ignored }: Shown, ring: readonly number[], b
     if (!to || ignored[to.j]) continue;
     let sum = 0;
     for (let c = 0; c < 3; c++) sum += (shot.data[to.j * 4 + c]! - without.data[to.j * 4 + c]!) ** 2;
-    off += Math.min(sum / 3, MOST_SQUARED);
+    off += Math.min(sum / 3, MOST_APART ** 2);
   }
   return off;
 }

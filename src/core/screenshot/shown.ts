@@ -1,4 +1,4 @@
-import type { Rect } from '../geometry/rect';
+import { centreOf, type Rect } from '../geometry/rect';
 import { checkSameSize, type Raster } from '../pixels/raster';
 
 // Taken out of their global once: they are called for each px of each place.
@@ -17,6 +17,9 @@ export interface Point {
   x: number;
   y: number;
 }
+
+/** One px of something altogether different is not worth more levels than this. */
+export const MOST_APART = 90;
 
 /** Levels by which a px differs at least where a layer is seen, over three channels. */
 const SEEN = 14;
@@ -59,6 +62,8 @@ export interface Footprint {
   count: number;
   /** the smallest rectangle around them, px */
   box: Rect;
+  /** of that, about which the layer is scaled */
+  middle: Point;
   /** evenly many of those that are looked at */
   px: number[];
   /** how many of them are looked at */
@@ -103,7 +108,8 @@ export function footprintOf(shown: Shown): Footprint {
   }
   const px = thinned(looked);
   const through = throughOf(shown, px);
-  return { is, count, box: around(is, whole.width), px, looked: looked.length, through };
+  const box = around(is, whole.width);
+  return { is, count, box, middle: centreOf(box), px, looked: looked.length, through };
 }
 
 /** A place of a screenshot that may lie between px along one axis: its px, the next one, and how much of that is in it. */

@@ -1,6 +1,6 @@
 import type { Raster } from '../pixels/raster';
 import type { Located } from './locate';
-import { placeIn } from './shown';
+import { placeIn, type Point } from './shown';
 
 /** A layer, what is seen without it, and where it was found. */
 export interface Explaining {
@@ -21,8 +21,15 @@ const NOISE = 22;
 const ACROSS = ['left', 'middle', 'right'] as const;
 const DOWN = ['top', 'middle', 'bottom'] as const;
 
-/** The least and the greatest value of each channel in the 3 × 3 px around each px, so that edges may lie between px. */
-function rangesOf({ width, height, data }: Raster): { low: Uint8Array; high: Uint8Array } {
+/** A picture with the least and the greatest value of each channel in the 3 × 3 px around each px, so that edges may lie between px. */
+interface Ranged {
+  raster: Raster;
+  low: Uint8Array;
+  high: Uint8Array;
+}
+
+function rangesOf(raster: Raster): Ranged {
+  const { width, height, data } = raster;
   const [low, high] = [new Uint8Array(width * height * 3), new Uint8Array(width * height * 3)];
   for (let y = 0; y < height; y++)
     for (let x = 0; x < width; x++)
@@ -38,17 +45,16 @@ function rangesOf({ width, height, data }: Raster): { low: Uint8Array; high: Uin
         low[at] = least;
         high[at] = most;
       }
-  return { low, high };
+  return { raster, low, high };
 }
 
-/** Marks the px of a screenshot that a picture explains, shifted by whole px. */
-function explain(left: Uint8Array, shot: Raster, by: Raster, shift: { x: number; y: number }): void {
-  const { low, high } = rangesOf(by);
+/** Takes the marks from the px of a screenshot that a picture explains, shifted by whole px. */
+function explain(left: Uint8Array, shot: Raster, { raster, low, high }: Ranged, shift: Point): void {
   const { width } = shot;
   for (let j = 0; j < left.length; j++) {
     if (!left[j]) continue;
     const x = j % width;
-    const at = placeIn(by, x - shift.x, (j - x) / width - shift.y);
+    const at = placeIn(raster, x - shift.x, (j - x) / width - shift.y);
     if (!at) continue;
     let isNear = true;
     for (let c = 0; c < 3 && isNear; c++) {
@@ -93,13 +99,14 @@ export function unexplained(
       left[j] = 1;
       looked++;
     }
-  explain(left, shot, whole, { x: 0, y: 0 });
+  const ofWhole = rangesOf(whole);
+  explain(left, shot, ofWhole, { x: 0, y: 0 });
   for (const { without, located } of layers) {
     const moved = located.state === 'found' && Math.max(Math.abs(located.at.x), Math.abs(located.at.y)) >= 1;
     if (located.state === 'found' && moved)
-      explain(left, shot, whole, { x: Math.round(located.at.x), y: Math.round(located.at.y) });
+      explain(left, shot, ofWhole, { x: Math.round(located.at.x), y: Math.round(located.at.y) });
     // What a layer has left is as it is without it.
-    if (located.state === 'not-found' || moved) explain(left, shot, without, { x: 0, y: 0 });
+    if (located.state === 'not-found' || moved) explain(left, shot, rangesOf(without), { x: 0, y: 0 });
   }
   let count = 0;
   for (const is of left) count += is;

@@ -16,12 +16,11 @@ interface Props {
   /** whether what is in it is older than the last change */
   when: boolean;
   children: ReactNode;
-  className?: string;
 }
 
-/** Figures that may be older than the last change: they are dimmed while they are. */
-export const Older = ({ when, children, className = '' }: Props) => (
-  <div className={`older ${className}`} data-older={when || undefined} aria-busy={when}>
+/** Figures that may be older than the last change: they lose their colours while they are. */
+export const Older = ({ when, children }: Props) => (
+  <div className="older" data-older={when || undefined} aria-busy={when}>
     {children}
   </div>
 );

@@ -26,6 +26,7 @@ interface Job {
 export function createSender(onReading: (reading: Reading | null) => void) {
   const waiting: Job[] = [];
   let running: AbortController | null = null;
+  let isSending = false;
   const sendOne = async ({ name, work, onProblem }: Job) => {
     const abort = (running = new AbortController());
     const onProgress = (share: number) => onReading({ name, share });
@@ -44,8 +45,13 @@ export function createSender(onReading: (reading: Reading | null) => void) {
     /** Resolves once everything has been sent that is waiting now. */
     async send(job: Job): Promise<void> {
       waiting.push(job);
-      if (running) return;
-      for (let next = waiting.shift(); next; next = waiting.shift()) await sendOne(next);
+      if (isSending) return;
+      isSending = true;
+      try {
+        for (let next = waiting.shift(); next; next = waiting.shift()) await sendOne(next);
+      } finally {
+        isSending = false;
+      }
     },
     /** Calls off what is being sent; what waits is sent after it. */
     cancel: () => running?.abort(),
