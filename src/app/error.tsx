@@ -1,5 +1,6 @@
 'use client';
 import Link from 'next/link';
+import { PageTitle } from '@/ui/parts/PageTitle';
 import { useEffect } from 'react';
 
 /** What is shown when a page itself fails: nothing that was saved is gone, and what was not is still in this tab. */
@@ -13,6 +14,7 @@ export default function PageError({
   useEffect(() => console.error(error), [error]);
   return (
     <main className="start" id="main">
+      <PageTitle />
       <h1>This page has failed</h1>
       <p>
         {error.digest ? `The server could not make it (${error.digest}).` : error.message} What you changed is

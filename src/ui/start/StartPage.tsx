@@ -5,6 +5,7 @@ import { useRouter } from 'next/navigation';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { leave, ask, RequestProblem } from '../api';
+import { PageTitle } from '../parts/PageTitle';
 import type { Theme } from '../theme/theme';
 import { Sign } from '../workbench/Sign';
 import { ThemeSwitch } from '../workbench/ThemeSwitch';
@@ -170,6 +171,7 @@ export function StartPage({ projects, deleted, shown, theme, guarded }: StartPro
   const taking = useTaking({ onTaken: acts.taken, onProblem: acts.say });
   return (
     <>
+      <PageTitle />
       <Top theme={theme} onLeave={guarded ? () => void acts.leave() : undefined} />
       <main className="start" id="main">
         <h1>On which screens does your splash look wrong, and what makes it right?</h1>

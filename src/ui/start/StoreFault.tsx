@@ -1,4 +1,5 @@
 import Link from 'next/link';
+import { PageTitle } from '../parts/PageTitle';
 
 interface Props {
   title: string;
@@ -13,6 +14,7 @@ interface Props {
 export function StoreFault({ title, words, address, raw }: Props) {
   return (
     <main className="start" id="main">
+      <PageTitle />
       <h1>{title}</h1>
       <p className="problem" role="alert">
         {words}

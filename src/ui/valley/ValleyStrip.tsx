@@ -34,12 +34,26 @@ function ToMap() {
   );
 }
 
+/** Which measure the strip is of. @param measure `undefined` until it is known which one tells most */
+function Measures({ name, measure }: { name: string; measure: ValleyMeasure | undefined }) {
+  const look = useLook();
+  return (
+    <Choices
+      label={`${name} loses`}
+      options={VALLEY_MEASURES.map((value) => ({ value, label: WORDS[value] }))}
+      value={measure}
+      onChoose={(loss) => look({ loss })}
+    />
+  );
+}
+
 /** What stands there until something is known: as high as what takes its place. */
-function Waiting({ name }: { name: string }) {
+function Waiting({ name, picked }: { name: string; picked: ValleyMeasure | undefined }) {
   return (
     <section className="valley-strip" aria-label="Valley">
       <div className="valley-head">
-        <p className="valley-waits" role="status">
+        <Measures name={name} measure={picked} />
+        <p className="valley-tools quiet" role="status">
           What {name} loses is being measured…
         </p>
       </div>
@@ -84,20 +98,14 @@ function Tools({ data, measure, isFree }: ToolsProps) {
 export function ValleyStrip({ free }: { free?: StripWindow }) {
   const data = useValley();
   const picked = useWorkbench((s) => s.view.loss);
-  const look = useLook();
   const isMeasured = useWorkbench((s) => s.summaries.size > 0);
   if (!data || (isMeasured && data.marks.length === 0)) return null;
-  if (!isMeasured) return <Waiting name={data.name} />;
+  if (!isMeasured) return <Waiting name={data.name} picked={picked} />;
   const measure = picked ?? telling(data);
   return (
     <section className="valley-strip" aria-label="Valley">
       <div className="valley-head">
-        <Choices
-          label={`${data.name} loses`}
-          options={VALLEY_MEASURES.map((value) => ({ value, label: WORDS[value] }))}
-          value={measure}
-          onChoose={(loss) => look({ loss })}
-        />
+        <Measures name={data.name} measure={measure} />
         <Tools {...{ data, measure }} isFree={free !== undefined} />
         {free && (
           <span className="quiet">

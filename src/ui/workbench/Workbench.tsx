@@ -33,10 +33,10 @@ import { Message } from './Message';
 import { OnNote } from '../real-screen/OnNote';
 import { RealScreens } from '../real-screen/RealScreens';
 import { SignedNote } from '../sign-off/SignedNote';
+import { Title } from './Title';
 import { TopBar } from './TopBar';
 import { useAddress } from './useAddress';
 import { useKeys } from './useKeys';
-import { useTitle } from './useTitle';
 
 /** What is looked at: the rules, the field and the close-up, or the files of all pictures. */
 function Lens() {
@@ -120,11 +120,11 @@ function Bench({ theme }: { theme: Theme }) {
   useAddress();
   useOpenScene();
   useStartAtTop();
-  useTitle();
   useKeys(help);
   return (
     <RealScreens>
       <ImportProvider>
+        <Title />
         <div className="workbench">
           <TopBar theme={theme} onHelp={help} />
           <LostFiles />

@@ -1,6 +1,5 @@
 import { addressOf } from '@/formats/api/operation';
 import { rawProject } from '@/formats/api/projects';
-import type { Metadata } from 'next';
 import { cookies } from 'next/headers';
 import { notFound } from 'next/navigation';
 import type { SignOff } from '@/core/review/sign-off';
@@ -11,7 +10,6 @@ import { loadSignOff } from '@/server/services/sign-offs';
 import { buildSource, loadProject, recentChanges } from '@/server/services/projects';
 import { stored, whyUnreadable } from '@/server/services/stored';
 import { StoreFault } from '@/ui/start/StoreFault';
-import { titleOf } from '@/ui/workbench/title';
 import { HINTS_COOKIE, readHints } from '@/ui/hints/hints';
 import { readView } from '@/ui/state/view';
 import { readTheme, THEME_COOKIE } from '@/ui/theme/theme';
@@ -35,15 +33,6 @@ function load(id: string): { value: Loaded | null } | { fault: string; unreadabl
     if (why === null) throw error;
     return { fault: why, unreadable: true };
   }
-}
-
-export async function generateMetadata({ params, searchParams }: Props): Promise<Metadata> {
-  const { project, scene: [asked] = [] } = await params;
-  const read = load(project);
-  if ('fault' in read || !read.value) return {};
-  const { project: document, scenes } = read.value.documents;
-  const scene = scenes[asked ?? document.scenes[0] ?? ''];
-  return { title: titleOf(document.name, scene?.name, readView(await searchParams).lens) };
 }
 
 type Signed = Pick<SignOff, 'id' | 'by' | 'at'>;

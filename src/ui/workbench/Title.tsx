@@ -1,14 +1,12 @@
 'use client';
-import { useEffect } from 'react';
+import { PageTitle } from '../parts/PageTitle';
 import { useWorkbench } from '../state/context';
-import { titleOf } from './title';
+import { labelOf } from '../state/lenses';
 
 /** Says in the title of the page what is looked at: a window among others is found by it. */
-export function useTitle(): void {
+export function Title() {
   const project = useWorkbench((s) => s.documents.project.name);
   const scene = useWorkbench((s) => s.documents.scenes[s.sceneId]?.name);
   const lens = useWorkbench((s) => s.view.lens);
-  useEffect(() => {
-    document.title = titleOf(project, scene, lens);
-  }, [scene, lens, project]);
+  return <PageTitle of={[scene, labelOf(lens), project]} />;
 }
