@@ -1,6 +1,6 @@
 import { advise, findingsIn, type AdviceAsked } from '@/core/findings/advise';
 import { openOn } from '@/core/findings/finding';
-import { because, causeOf } from '@/core/findings/because';
+import { because, suspects } from '@/core/findings/because';
 import type { SceneFinding } from '@/core/findings/scene';
 import { steps } from '@/core/explain/reason';
 import type { MeasureName } from '@/core/measure/limit';
@@ -58,7 +58,7 @@ describe('the demo', () => {
           .map((s) => s.reason.text)
           .join(' ');
         expect(`${what}: ${said}`).toContain(words);
-        if (layerId !== 'scene') expect(causeOf(why, measure)?.layerId).toBe(layerId);
+        if (layerId !== 'scene') expect(suspects(why, finding)[0]?.layerId).toBe(layerId);
       }
       const turned = found
         .get('notice')!

@@ -8,7 +8,7 @@ import { isPortrait, orientationOf } from '../screens/turn';
 import { surveyCase, type PictureResult, type SurveyInput } from '../survey/survey';
 import { sayContrast, sayLength, sayShare, sayTimes } from '../words/numbers';
 import type { Reason } from '../explain/reason';
-import { because, causeOf } from './because';
+import { causeOf } from './because';
 import { isWholeInBox } from './cut-outside';
 import { openCases } from './finding';
 import type { SceneFinding } from './scene';
@@ -200,7 +200,7 @@ export function inShort(
       );
   const result = surveyCase(input, looked || cases.find((c) => c.id === finding.worst.caseId)!);
   const layer = result.layers.find((l) => l.id === finding.subject.id);
-  const at = finding.part ?? causeOf(because(input, finding, cases), finding.measure);
+  const at = finding.part ?? causeOf(input, finding, cases);
   const part = at ? partOf(at, input) : null;
   // The scene as a whole is called so, in the middle of a sentence.
   const name = finding.subject.id === 'scene' ? finding.subject.name.toLowerCase() : finding.subject.name;

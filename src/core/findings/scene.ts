@@ -5,7 +5,7 @@ import type { Scene } from '../scene/scene';
 import type { Case } from '../screens/cases';
 import { weightsOf } from '../screens/weights';
 import type { CaseResult, SurveyInput } from '../survey/survey';
-import { because, causeOf } from './because';
+import { causeOf } from './because';
 import { placeOfCut } from './cut-outside';
 import { inOrder, sumUp, type Finding, type FoundOn, type JudgedOn } from './finding';
 import { hingesOn } from './hinges';
@@ -78,8 +78,8 @@ export function wordOn({ measure, limits }: SceneFinding, on: readonly FoundOn[]
 }
 
 /**
- * Where each finding that is not accepted is caused: with the first part of a rule that its reasons lead to, on the case
- * where it is worst.
+ * Where each finding that is not accepted is caused: with the first part of a rule that its reasons lead to and that could clear it
+ * by itself, on the case where it is worst.
  */
 export const withParts = (
   input: SurveyInput,
@@ -88,7 +88,6 @@ export const withParts = (
 ): SceneFinding[] =>
   findings.map((finding) => {
     if (finding.accepted !== null) return finding;
-    const part =
-      placeOfCut(input, finding, cases) ?? causeOf(because(input, finding, cases), finding.measure);
+    const part = placeOfCut(input, finding, cases) ?? causeOf(input, finding, cases);
     return part ? { ...finding, part } : finding;
   });
