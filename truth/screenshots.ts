@@ -7,8 +7,10 @@ import { surveyCase, surveyInput } from '../src/core/survey/survey';
 import { CaseResult } from '../src/core/survey/result';
 import type { Raster } from '../src/core/pixels/raster';
 import { NOISE_SHARE } from '../src/core/project/proof';
+import { hiddenBy } from '../src/core/screenshot/hidden';
 import { locate, type Located } from '../src/core/screenshot/locate';
 import { agrees } from '../src/core/screenshot/opinion';
+import { footprintOf } from '../src/core/screenshot/shown';
 import { unexplained } from '../src/core/screenshot/unexplained';
 import { drawingOf } from '../src/render/painter';
 import { paintPng } from '../src/render/sharp';
@@ -53,6 +55,9 @@ const png = (of: CaseResult) => paintPng(drawingOf(of, { scale: SCALE, glass: fa
 const only = (result: CaseResult, keep: (id: string) => boolean) =>
   new CaseResult({ ...result, layers: result.layers.filter((l) => keep(l.id)), bars: [] });
 
+/** What is opaque everywhere has nothing to trim, whatever its colours. */
+const TO_WHAT_IS_DRAWN = { threshold: 1, background: { r: 0, g: 0, b: 0, alpha: 0 } };
+
 interface Edit {
   kind: Kind;
   by: { x: number; y: number };
@@ -68,10 +73,10 @@ function editOf(random: Random): Edit {
   return { kind, by, scale: kind === 'scaled' ? random.pick([0.5, 0.6, 0.75, 0.85, 1.25, 1.5]) : 1 };
 }
 
-/** A layer by itself, as it is seen in the screenshot. */
-async function layerOf(drawn: Buffer, { kind, by, scale }: Edit, random: Random): Promise<Buffer> {
+/** A layer by itself, as it is seen in the screenshot, and the middle about which it is scaled. */
+async function layerOf(drawn: Buffer, { kind, by, scale }: Edit, random: Random) {
   const { width = 0, height = 0 } = await sharp(drawn).metadata();
-  const box = await sharp(drawn).trim({ threshold: 1 }).toBuffer({ resolveWithObject: true });
+  const box = await sharp(drawn).trim(TO_WHAT_IS_DRAWN).toBuffer({ resolveWithObject: true });
   const [left, top] = [-(box.info.trimOffsetLeft ?? 0), -(box.info.trimOffsetTop ?? 0)];
   const size = {
     width: Math.max(1, Math.round(box.info.width * scale)),
@@ -95,7 +100,8 @@ async function layerOf(drawn: Buffer, { kind, by, scale }: Edit, random: Random)
     .composite([{ input: await part.png().toBuffer(), left: at.x + width, top: at.y + height }])
     .png()
     .toBuffer();
-  return sharp(placed).extract({ left: width, top: height, width, height }).png().toBuffer();
+  const layer = await sharp(placed).extract({ left: width, top: height, width, height }).png().toBuffer();
+  return { layer, middle: { x: left + box.info.width / 2, y: top + box.info.height / 2 } };
 }
 
 async function otherApp(width: number, height: number, random: Random): Promise<Buffer> {
@@ -108,9 +114,8 @@ async function otherApp(width: number, height: number, random: Random): Promise<
   return sharp(Buffer.from(svg)).png().toBuffer();
 }
 
-const rasterOf = async (image: Sharp, width: number, height: number): Promise<Raster> => {
-  const { data, info } = await image
-    .flatten({ background: '#fff' })
+const rasterOf = async (image: Sharp, width: number, height: number, isOpaque = true): Promise<Raster> => {
+  const { data, info } = await (isOpaque ? image.flatten({ background: '#fff' }) : image)
     .resize(width, height, { fit: 'fill' })
     .ensureAlpha()
     .raw()
@@ -140,7 +145,7 @@ function pick(random: Random) {
 
 /** Something that lies over a part of a layer. */
 async function coverOf(layer: Buffer, { width, height }: Size, random: Random): Promise<OverlayOptions> {
-  const { info } = await sharp(layer).trim({ threshold: 1 }).toBuffer({ resolveWithObject: true });
+  const { info } = await sharp(layer).trim(TO_WHAT_IS_DRAWN).toBuffer({ resolveWithObject: true });
   const size = {
     width: Math.min(width, Math.max(1, Math.round(info.width * (0.2 + random.next() * 0.6)))),
     height: Math.min(height, info.height),
@@ -197,16 +202,17 @@ async function taken(parts: Buffer[], edit: Edit, size: Size, random: Random) {
   const [below, alone, above] = parts as [Buffer, Buffer, Buffer];
   if (edit.kind === 'other app') {
     const other = await otherApp(size.width, size.height, random);
-    return { made: other, bare: other };
+    return { made: other, bare: other, middle: { x: 0, y: 0 } };
   }
-  const layer = await layerOf(alone, edit, random);
+  const { layer, middle } = await layerOf(alone, edit, random);
   const cover = edit.kind === 'covered' ? [await coverOf(layer, size, random)] : [];
   const stack = (own: OverlayOptions[]): OverlayOptions[] =>
     edit.kind === 'behind'
       ? [...own, { input: below }, { input: above }]
       : [{ input: below }, ...own, { input: above }, ...cover];
   const bare = await onPaper(size, stack([]));
-  return { made: edit.kind === 'left out' ? bare : await onPaper(size, stack([{ input: layer }])), bare };
+  const made = edit.kind === 'left out' ? bare : await onPaper(size, stack([{ input: layer }]));
+  return { made, bare, middle };
 }
 
 async function trial(seed: number) {
@@ -219,7 +225,7 @@ async function trial(seed: number) {
   const size = { width, height };
   // What fills the screen is seen to be neither moved nor scaled.
   if (['moved', 'scaled'].includes(edit.kind) && (await sharp(parts[1]!).stats()).isOpaque) return null;
-  const { made, bare } = await taken(parts, edit, size, random);
+  const { made, bare, middle } = await taken(parts, edit, size, random);
   const smaller = 0.5 + random.next() * 0.5;
   const [w, h] = [Math.round(width * smaller), Math.round(height * smaller)];
   const small = (b: Buffer) => sharp(b).flatten({ background: '#fff' }).resize(w, h, { fit: 'fill' });
@@ -230,14 +236,18 @@ async function trial(seed: number) {
   const whole = await soft(await onPaper(size, layers));
   const without = await soft(await onPaper(size, [layers[0]!, layers[2]!]));
   const ignored = lettersOf(picked.result, size);
-  const located = locate({ whole, without, shot, ignored }, REACH);
+  const above = await rasterOf(sharp(parts[2]!), width, height, false);
+  const located = locate({ whole, without, shot, ignored: hiddenBy(ignored, above) }, REACH);
   const rest = unexplained({ whole, shot, ignored }, [{ without, located }]);
   // What of the layer is really seen: where the screenshot is another one without it.
   const sharpOf = (b: Buffer) => rasterOf(sharp(b), width, height);
   const all = differing(whole, without);
   const seen = differing(await sharpOf(made), await sharpOf(bare)) / Math.max(1, all * edit.scale ** 2);
   const said = `${seed} ${edit.kind} ${picked.scene.id}/${picked.target.name} by ${edit.by.x},${edit.by.y} × ${edit.scale} seen ${seen.toFixed(2)}`;
-  return { edit, located, rest, seen, all, said };
+  // Of what covers a part of it the middle of what is seen is another one, which scaling moves.
+  const seenMiddle = footprintOf({ whole, without, shot, ignored }).middle;
+  const moved = (axis: 'x' | 'y') => edit.by[axis] + (seenMiddle[axis] - middle[axis]) * (edit.scale - 1);
+  return { edit, by: { x: moved('x'), y: moved('y') }, located, rest, seen, all, said };
 }
 
 type Trial = NonNullable<Awaited<ReturnType<typeof trial>>>;
@@ -246,7 +256,7 @@ const farFrom = (at: { x: number; y: number }, by: Edit['by'], most: number): bo
   Math.abs(at.x - by.x) > most || Math.abs(at.y - by.y) > most;
 
 /** Of a layer in another size or in other colours, which may be found as such, or not found. */
-function wrongOther({ edit: { kind, by, scale }, located }: Trial, isAgreed: boolean): string | null {
+function wrongOther({ edit: { kind, scale }, by, located }: Trial, isAgreed: boolean): string | null {
   if (isAgreed) return `${kind}, and agrees`;
   if (located.state !== 'found') return null;
   if (farFrom(located.at, by, 1)) return 'at a wrong place';
@@ -257,8 +267,8 @@ function wrongOther({ edit: { kind, by, scale }, located }: Trial, isAgreed: boo
 
 /** What is wrong about what was said; `null` where nothing is. */
 function wrongOf(of: Trial): string | null {
-  const { edit, located, rest, seen, all } = of;
-  const { kind, by } = edit;
+  const { edit, by, located, rest, seen, all } = of;
+  const { kind } = edit;
   const isFound = located.state === 'found';
   const isAgreed = agrees({ located }) && rest.share <= NOISE_SHARE;
   if ((located.state === 'unseen' && all < 24) || located.state === 'left-out') return null;

@@ -26,7 +26,7 @@ const LEAST = 24;
 const LEAST_LOOKED = 0.2;
 /** Px around a layer that have to be as they are without it. */
 const RING = 9;
-/** Levels by which the mean of a layer differs where its colours do. */
+/** Levels by which the median of a layer differs where its colours do. */
 const OTHER_COLOUR = 10;
 /** How well a layer has to be explained so that it is not looked for in other sizes as well. */
 const WELL = 0.75;
@@ -42,19 +42,17 @@ const NO_EDGES: Edges = { left: null, right: null, top: null, bottom: null };
 const middleOf = (one: number | null, two: number | null): number | null =>
   one === null || two === null ? null : (one + two) / 2;
 
-/** By how many levels the mean of what is explained of a layer is off, in the most different channel. */
+/** By how many levels what is explained of a layer is off, in the median of the most different channel. */
 function colourOff({ whole, shot, ignored }: Shown, px: readonly number[], by: Point): number {
   const { width, height } = whole;
-  const sums = [0, 0, 0];
-  let count = 0;
+  const offs: number[][] = [[], [], []];
   for (const i of px) {
     const [x, y] = [(i % width) + Math.round(by.x), Math.floor(i / width) + Math.round(by.y)];
     const j = y * width + x;
     if (x < 0 || y < 0 || x >= width || y >= height || ignored[j] || apart(whole, i, shot, j) > 60) continue;
-    count++;
-    for (let c = 0; c < 3; c++) sums[c]! += shot.data[j * 4 + c]! - whole.data[i * 4 + c]!;
+    for (let c = 0; c < 3; c++) offs[c]!.push(shot.data[j * 4 + c]! - whole.data[i * 4 + c]!);
   }
-  return count === 0 ? 0 : Math.max(...sums.map((s) => Math.abs(s) / count));
+  return Math.max(...offs.map((list) => Math.abs(list.toSorted((a, b) => a - b)[list.length >> 1] ?? 0)));
 }
 
 /** Whether near a layer anything is seen that its absence does not explain. */
@@ -96,6 +94,17 @@ function foundAt(shown: Shown, footprint: Footprint, about: Point): Displaced {
 
 const strengthOf = ({ says, explained }: Support) => says * explained;
 
+/** In other colours, where its outline is. */
+function foundRecoloured(
+  shown: Shown,
+  footprint: Footprint,
+  ring: readonly number[],
+  reach: number,
+): Displaced | null {
+  const found = findRecoloured(shown, footprint, ring, reach);
+  return found && { ...found, edges: NO_EDGES, scale: 1, recoloured: true };
+}
+
 /** In another size, or in other colours. */
 function foundOtherwise(
   shown: Shown,
@@ -109,9 +118,7 @@ function foundOtherwise(
     const { by, scale } = rescaled.pose;
     return { ...by, edges: scaledEdges(footprint.box, by, scale), scale, recoloured: false };
   }
-  if (atLeast > 0) return null;
-  const recoloured = findRecoloured(shown, footprint.px, ring, reach);
-  return recoloured && { ...recoloured, edges: NO_EDGES, scale: 1, recoloured: true };
+  return atLeast > 0 ? null : foundRecoloured(shown, footprint, ring, reach);
 }
 
 /**
@@ -145,6 +152,12 @@ export function locate(shown: Shown, reach: number): Located {
     if (other) return { state: 'found', at: other };
   }
   if (!isHere) return { state: 'not-found' };
+  // In other colours any part of one colour fits into any other, so that it is its outline that says where it is.
+  const recoloured =
+    ring.length > 0 && colourOff(shown, footprint.px, near) > OTHER_COLOUR
+      ? foundRecoloured(shown, footprint, ring, reach)
+      : null;
+  if (recoloured) return { state: 'found', at: recoloured };
   if (Math.max(Math.abs(near.x), Math.abs(near.y)) >= reach) return { state: 'out-of-reach' };
   return { state: 'found', at: foundAt(shown, footprint, near) };
 }

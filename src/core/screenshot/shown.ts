@@ -158,12 +158,14 @@ export function throughOf({ whole, without }: Shown, px: readonly number[]): num
   return channels.reduce((sum, v) => sum + v, 0) / channels.length;
 }
 
-/** Px around a layer, not of it, within so many px of its edges: what has to be as it is without it for its shape to be seen. */
-export function ringOf({ is, box }: Footprint, { width, height }: Raster, wide: number): number[] {
+/**
+ * Px around a layer, not of it, within so many px of its edges: what has to be as it is without it for its shape to be seen.
+ * @param step only each so manyth px each way, which is enough to tell whether it is there
+ */
+export function ringOf({ is, box }: Footprint, { width, height }: Raster, wide: number, step = 3): number[] {
   const ring: number[] = [];
   const [x0, y0] = [Math.max(0, box.x - wide), Math.max(0, box.y - wide)];
   const [x1, y1] = [Math.min(width, box.x + box.width + wide), Math.min(height, box.y + box.height + wide)];
-  const step = 3;
   const isNear = (x: number, y: number) => {
     for (let dy = -wide; dy <= wide; dy += step)
       for (let dx = -wide; dx <= wide; dx += step) {
@@ -172,7 +174,6 @@ export function ringOf({ is, box }: Footprint, { width, height }: Raster, wide: 
       }
     return false;
   };
-  // Every third px each way is enough to tell.
   for (let y = y0; y < y1; y += step)
     for (let x = x0; x < x1; x += step) if (!is[y * width + x] && isNear(x, y)) ring.push(y * width + x);
   return thinned(ring);

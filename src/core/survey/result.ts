@@ -152,11 +152,19 @@ export class PanelResult extends PlacedBase {
 export type PlacedResult = PictureResult | TextResult | PanelResult;
 export type LayerResult = GroundResult | PlacedResult;
 
+function remade(layer: PlacedResult, held: Held, lying: Lying): PlacedResult {
+  if (layer.kind === 'picture') return new PictureResult(held, lying, layer);
+  return layer.kind === 'text' ? new TextResult(held, lying, layer) : new PanelResult(held, lying, layer);
+}
+
 /** What was found of a layer, with other measures. */
-export function measuredAs(layer: PlacedResult, measures: Measures): PlacedResult {
-  const lying = { placement: layer.placement, window: layer.window, measures };
-  if (layer.kind === 'picture') return new PictureResult(layer, lying, layer);
-  return layer.kind === 'text' ? new TextResult(layer, lying, layer) : new PanelResult(layer, lying, layer);
+export const measuredAs = (layer: PlacedResult, measures: Measures): PlacedResult =>
+  remade(layer, layer, { placement: layer.placement, window: layer.window, measures });
+
+/** What was found of a layer as if no panel held it: it lies where it lay, and its view ends where it ended. */
+export function heldByNothing(layer: PlacedResult): PlacedResult {
+  const { id, name, role, opacity } = layer;
+  return remade(layer, { id, name, role, opacity }, layer);
 }
 
 /** One case: what is drawn, back to front, what was measured, and which limits it breaks. */

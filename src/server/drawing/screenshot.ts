@@ -1,6 +1,7 @@
 import sharp, { type Sharp } from 'sharp';
 import type { Rect, Size } from '@/core/geometry/rect';
 import type { Raster } from '@/core/pixels/raster';
+import { hiddenBy } from '@/core/screenshot/hidden';
 import { locate } from '@/core/screenshot/locate';
 import type { Placed } from '@/core/screenshot/opinion';
 import { unexplained, type Explaining, type Unexplained } from '@/core/screenshot/unexplained';
@@ -16,8 +17,8 @@ export interface ToHold {
   /** of the screenshot */
   hash: string;
   whole: Drawing;
-  /** the same without one layer each */
-  layers: { id: string; name: string; without: Drawing }[];
+  /** the same without one layer each, and what lies above that one alone */
+  layers: { id: string; name: string; without: Drawing; above: Drawing }[];
   /** what is not looked at, px of the drawing */
   ignored: readonly Rect[];
   /** how far layers are searched, px */
@@ -34,13 +35,16 @@ export interface Held {
   picture: Buffer;
 }
 
-/** On white, as all screens are opaque, at a size. */
-async function opaque(image: Sharp, { width, height }: Size): Promise<Raster> {
-  const { data, info } = await rawOf(
-    image.flatten({ background: '#fff' }).resize(width, height, { fit: 'fill' }),
-  );
+async function rasterOf(image: Sharp, { width, height }: Size): Promise<Raster> {
+  const { data, info } = await rawOf(image.resize(width, height, { fit: 'fill' }));
   return { width: info.width, height: info.height, data };
 }
+
+/** On white, as all screens are opaque. */
+const onWhite = (image: Sharp): Sharp => image.flatten({ background: '#fff' });
+
+/** See-through where nothing is drawn. */
+const asItIs = (image: Sharp): Sharp => image;
 
 /** 1 for each px in any of these. */
 function maskOf(rects: readonly Rect[], { width, height }: Raster): Uint8Array {
@@ -64,11 +68,11 @@ function leftOut(raster: Raster, from: Raster, ignored: Uint8Array): Raster {
 /** What makes a drawing as soft as a screenshot that was made smaller: both have gone the same way then. */
 const softened =
   (shot: Size, { size }: Drawing) =>
-  async (drawing: Drawing): Promise<Raster> => {
-    const drawn = sharp(await paint(drawing));
-    if (shot.width === size.width && shot.height === size.height) return opaque(drawn, size);
+  async (drawing: Drawing, way = onWhite): Promise<Raster> => {
+    const drawn = way(sharp(await paint(drawing)));
+    if (shot.width === size.width && shot.height === size.height) return rasterOf(drawn, size);
     const small = drawn.resize(shot.width, shot.height, { fit: 'fill' }).png({ compressionLevel: 0 });
-    return opaque(sharp(await small.toBuffer()), size);
+    return rasterOf(sharp(await small.toBuffer()), size);
   };
 
 /** @param onStep called after each layer */
@@ -80,13 +84,14 @@ export async function holdScreenshot(
   const { width: shotWidth, height: shotHeight } = (await taken.metadata()).autoOrient;
   const painted = softened({ width: shotWidth, height: shotHeight }, drawing);
   const whole = await painted(drawing);
-  const shot = await opaque(taken, whole);
+  const shot = await rasterOf(onWhite(taken), whole);
   const ignored = maskOf(rects, whole);
   const placed: Placed[] = [];
   const explaining: Explaining[] = [];
-  for (const { id, name, without } of layers) {
+  for (const { id, name, without, above } of layers) {
     const behind = await painted(without);
-    const located = locate({ whole, without: behind, shot, ignored }, reach);
+    const hidden = hiddenBy(ignored, await painted(above, asItIs));
+    const located = locate({ whole, without: behind, shot, ignored: hidden }, reach);
     placed.push({ id, name, located });
     explaining.push({ without: behind, located });
     onStep({ done: placed.length, of: layers.length, doing: 'looking for its layers' });

@@ -6,7 +6,7 @@ import type { Rect, Size } from '@/core/geometry/rect';
 import { casesOf, findCase, type Case } from '@/core/screens/cases';
 import type { Screen } from '@/core/screens/screen';
 import { caseName } from '@/core/screens/words';
-import { CaseResult } from '@/core/survey/result';
+import { CaseResult, heldByNothing, type LayerResult } from '@/core/survey/result';
 import { surveyCase, surveyInput } from '@/core/survey/survey';
 import type { Evidence } from '@/core/project/proof';
 import { drawingOf } from '@/render/painter';
@@ -83,6 +83,15 @@ const timesEach = (by: number, { x, y, width, height }: Rect): Rect => ({
   height: height * by,
 });
 
+/** What is drawn over one of the layers. */
+function above(layers: CaseResult['layers'], at: number): LayerResult[] {
+  const over = layers.slice(at + 1);
+  const ids = new Set(over.map((l) => l.id));
+  return over.map((l) =>
+    l.kind !== 'ground' && l.parent !== undefined && !ids.has(l.parent) ? heldByNothing(l) : l,
+  );
+}
+
 /** Where letters stand, which each system draws in its own way, lu. */
 const lettersOf = ({ layers }: CaseResult): Rect[] =>
   layers.flatMap((l) => (l.kind === 'text' && l.opacity > 0 ? [timesEach(1, l.box)] : []));
@@ -91,15 +100,18 @@ const lettersOf = ({ layers }: CaseResult): Rect[] =>
 async function hold(shot: KeptShot, ignored: readonly Rect[] | undefined, by: For) {
   const { c, revision, scale, result, draw } = surveyed(shot);
   const { density } = c.screen;
-  const without = (id: string) =>
-    draw(new CaseResult({ ...result, layers: result.layers.filter((l) => l.id !== id) }));
+  const only = (layers: CaseResult['layers']) => draw(new CaseResult({ ...result, layers }));
+  const heldAgainst = (layer: CaseResult['layers'][number], at: number) => ({
+    id: layer.id,
+    name: layer.name,
+    without: only(result.layers.filter((l) => l !== layer)),
+    above: only(above(result.layers, at)),
+  });
   const left = ignored ?? [...result.bars.map((b) => timesEach(1, b.rect)), ...lettersOf(result)];
   const input = {
     hash: shot.hash,
     whole: draw(result),
-    layers: result.layers
-      .filter((l) => isLookedFor(l, result))
-      .map(({ id, name }) => ({ id, name, without: without(id) })),
+    layers: result.layers.flatMap((l, at) => (isLookedFor(l, result) ? [heldAgainst(l, at)] : [])),
     ignored: left.map((r) => timesEach(density, r)),
     reach: Math.round(REACH * density),
   };
