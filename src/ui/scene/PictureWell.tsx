@@ -10,6 +10,7 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, setFocalPoint } from '../state/edit';
 import { laidOver } from '../parts/AreaBox';
 import { Choices } from '../parts/Choices';
+import { OlderNote } from '../parts/Older';
 import { HANDLE, takesHold } from '../parts/pointing';
 import { sayFile } from '../words';
 import { KeepAreas } from './KeepAreas';
@@ -134,7 +135,7 @@ function Well({ layer, shown }: { layer: PictureLayer; shown: ShownPart }) {
   const appearance = useWorkbench((s) => s.view.appearance);
   const [everywhere, setEverywhere] = useState(false);
   const { cut, part } = shown;
-  const seen = useSeen(layer.id, everywhere ? cut.cut : null);
+  const { found: seen, isOlder } = useSeen(layer.id, everywhere ? cut.cut : null);
   return (
     <>
       <Frame {...{ layer, shown, picture }}>
@@ -155,7 +156,11 @@ function Well({ layer, shown }: { layer: PictureLayer; shown: ShownPart }) {
         value={everywhere ? 'every' : 'this'}
         onChoose={(on) => setEverywhere(on === 'every')}
       />
-      {everywhere && seen && <p className="quiet seen-words">{saySeen(seen, shown.cuts)}</p>}
+      {everywhere && seen && (
+        <p className="quiet seen-words">
+          {saySeen(seen, shown.cuts)} <OlderNote when={isOlder} />
+        </p>
+      )}
       <KeepAreas of={{ pictureId: picture.id, cut }} />
     </>
   );

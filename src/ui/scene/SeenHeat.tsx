@@ -4,7 +4,7 @@ import { useCallback } from 'react';
 import { sayShare, sayWeight } from '@/core/words/numbers';
 import type { Cut } from '@/core/pictures/picture';
 import type { SeenParts } from '@/core/solve/layer';
-import { useAsked, type Asking } from '../state/ask';
+import { useAnswer, type Asking } from '../state/ask';
 
 export const SEEN_ON = [
   { value: 'this', label: 'this screen', title: 'What the close-up’s screen shows of the picture' },
@@ -12,12 +12,15 @@ export const SEEN_ON = [
 ] as const;
 
 /** Which parts of a cut of a layer’s picture are seen on how many screens; `null` until it is asked for and known. */
-export function useSeen(layerId: string, cut: Cut['cut'] | null): SeenParts | null {
+export function useSeen(
+  layerId: string,
+  cut: Cut['cut'] | null,
+): { found: SeenParts | null; isOlder: boolean } {
   const asking = useCallback<Asking<SeenParts | null>>(
     (worker, documents, sceneId) => worker.seen(documents, sceneId, layerId, cut!),
     [layerId, cut],
   );
-  return useAsked(cut === null ? null : asking);
+  return useAnswer(cut === null ? null : asking);
 }
 
 const from = (start: number, length: number) => `${sayShare(start)} to ${sayShare(start + length)}`;

@@ -11,10 +11,11 @@ import type { Stretch } from '@/core/solve/stretches';
 import { backgroundOf, markOf } from '@/core/solve/mark';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { useElementSize } from '../drawing/useElementSize';
-import { useAsked, type Asking } from '../state/ask';
+import { useAnswer, type Asking } from '../state/ask';
 import { useBaseScreen, useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { BackToField } from '../parts/BackToField';
+import { OlderNote } from '../parts/Older';
 import { useIsMeasured } from '../state/outside';
 import { sayWindow, windowOf } from '../state/view';
 import { ValleyStrip } from '../valley/ValleyStrip';
@@ -31,9 +32,10 @@ const KEY_STEPS: Record<string, [number, number]> = {
 };
 
 type Stretches = readonly Stretch[];
+const NONE: Stretches = [];
 
 /** Where along one axis anything changes while the other one stays. */
-function useStretches(along: Along, other: number): Stretches {
+function useStretches(along: Along, other: number): { stretches: Stretches; isOlder: boolean } {
   const c = useChosenCase();
   const base = useBaseScreen();
   const around = useWorkbench((s) => s.view.around);
@@ -53,7 +55,8 @@ function useStretches(along: Along, other: number): Stretches {
     },
     [along, other, base, appearance, around],
   );
-  return useAsked(base && appearance ? asking : null) ?? [];
+  const { found, isOlder } = useAnswer(base && appearance ? asking : null);
+  return { stretches: found ?? NONE, isOlder };
 }
 
 const keyOf = (b: Breach) => `${breachId(b)} ${b.limit.outcome}`;
@@ -70,10 +73,12 @@ function changeOf(before: Stretch, after: Stretch) {
 function Changes({
   along,
   stretches,
+  isOlder,
   onGo,
 }: {
   along: Along;
   stretches: readonly Stretch[];
+  isOlder: boolean;
   onGo: (lu: number) => void;
 }) {
   const { layers } = useScene();
@@ -82,9 +87,10 @@ function Changes({
     <section className="window-changes" aria-label={`Where the ${along} changes an outcome`}>
       <h3>
         {along === 'width' ? 'Widths' : 'Heights'} at which something changes{' '}
-        <span className="quiet figures">{Math.max(0, stretches.length - 1)}</span>
+        <span className="quiet figures">{Math.max(0, stretches.length - 1)}</span>{' '}
+        <OlderNote when={isOlder} />
       </h3>
-      <ol>
+      <ol className="older" data-older={isOlder || undefined} aria-busy={isOlder}>
         {stretches.slice(1).map((s, i) => {
           const { begins, ends } = changeOf(stretches[i]!, s);
           return (
@@ -216,26 +222,26 @@ export function FreeWindow() {
   const heights = useStretches('height', size.width);
   return (
     <section className="middle-view free-window" aria-label="Free window">
-      <WindowStrip {...{ size, set, widths }} result={measured} />
+      <WindowStrip {...{ size, set }} widths={widths.stretches} result={measured} />
       <WindowHead size={size} outcome={measured && measured.outcome} />
       <WindowStage {...{ size, set, result }} />
       <StretchBar
         label="Width"
         value={size.width}
         range={RANGES.width}
-        stretches={widths}
+        stretches={widths.stretches}
         onChange={(width) => set({ width })}
       />
       <StretchBar
         label="Height"
         value={size.height}
         range={RANGES.height}
-        stretches={heights}
+        stretches={heights.stretches}
         onChange={(height) => set({ height })}
       />
       <div className="window-lists">
-        <Changes along="width" stretches={widths} onGo={(width) => set({ width })} />
-        <Changes along="height" stretches={heights} onGo={(height) => set({ height })} />
+        <Changes along="width" {...widths} onGo={(width) => set({ width })} />
+        <Changes along="height" {...heights} onGo={(height) => set({ height })} />
       </div>
     </section>
   );

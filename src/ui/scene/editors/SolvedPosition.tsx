@@ -5,7 +5,8 @@ import { sayShare, sayWeight } from '@/core/words/numbers';
 import { fittingRules } from '@/core/scene/rules';
 import { findCase } from '@/core/screens/cases';
 import type { AxisAnswer, PositionAnswer } from '@/core/solve/position';
-import { useAsked, type Asking } from '../../state/ask';
+import { Older, OlderNote } from '../../parts/Older';
+import { useAnswer, type Asking } from '../../state/ask';
 import { useScene, useWorkbench } from '../../state/context';
 import { caseName } from '../../words';
 
@@ -64,7 +65,7 @@ export function SolvedPosition({
     (worker, documents, sceneId) => worker.position(documents, sceneId, layerId, rule),
     [layerId, rule],
   );
-  const answer = useAsked(asking);
+  const { found: answer, isOlder } = useAnswer(asking);
   const scene = useScene();
   const layer = scene.layers.find((l) => l.id === layerId);
   const differs = layer?.kind === 'picture' && fittingRules(layer).length > 1;
@@ -82,17 +83,20 @@ export function SolvedPosition({
       <span className="choices-label">
         {solved ? `Where all keep areas are whole on ${screens}` : 'No position shows all keep areas whole'}
       </span>
-      <ul className="plain-list">
-        <Axis answer={x} word="Across" />
-        <Axis answer={y} word="Down" />
-      </ul>
-      {!solved && (
-        <p className="quiet">
-          The best place keeps {sayWeight(best.asked > 0 ? best.kept / best.asked : 0)} of what is asked for,
-          by weight.
-        </p>
-      )}
-      <Button variant="quiet" size="sm" onClick={() => onHold(across, down)}>
+      <Older when={isOlder}>
+        <ul className="plain-list">
+          <Axis answer={x} word="Across" />
+          <Axis answer={y} word="Down" />
+        </ul>
+        {!solved && (
+          <p className="quiet">
+            The best place keeps {sayWeight(best.asked > 0 ? best.kept / best.asked : 0)} of what is asked
+            for, by weight.
+          </p>
+        )}
+        <OlderNote when={isOlder} />
+      </Older>
+      <Button variant="quiet" size="sm" disabled={isOlder} onClick={() => onHold(across, down)}>
         hold it {sayShare(across / 100)} across, {sayShare(down / 100)} down
       </Button>
     </div>
