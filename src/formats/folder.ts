@@ -3,6 +3,7 @@ import { filesOfProject, idTwice, type Documents } from '@/core/project/document
 import { readDocuments } from '@/core/project/migrate';
 import { Hash } from '@/core/pictures/picture';
 import { filesOfSignOff, type KeptSignOff } from '@/core/review/sign-off';
+import { sha256Of } from '@/core/review/digest';
 import { PRODUCT_VERSION } from '@/core/review/version';
 import { HEADER_FILE } from './folder-names';
 
@@ -20,6 +21,8 @@ const Header = z.object({
   revision: z.int().nonnegative(),
   /** their ids, in the order in which they were signed; none when absent */
   signOffs: z.array(z.uuid()).max(1000).optional(),
+  /** of all other documents, in an archive: SHA-256, in hexadecimal */
+  digest: Hash.optional(),
 });
 
 /** Where each file lies in the folder, by its hash. */
@@ -52,6 +55,28 @@ export function documentFiles(
     ...project.scenes.map((id) => [sceneFile(id), text(scenes[id])] as const),
     ...signOffs.map((s) => [signOffFile(s.id), s.text] as const),
   ]);
+}
+
+/** Of documents by their paths, in the order of these: SHA-256 of each path and text, with a zero byte after each. */
+function digestOfFiles(files: ReadonlyMap<string, string>): string {
+  const others = [...files].filter(([path]) => path !== HEADER_FILE).toSorted(([a], [b]) => (a < b ? -1 : 1));
+  return sha256Of(others.map(([path, body]) => `${path}\0${body}\0`).join(''));
+}
+
+/** Documents of a project with their digest in the header, for what is taken along whole: one that was changed on the way is known. */
+export function sealed(files: ReadonlyMap<string, string>): Map<string, string> {
+  const header = JSON.parse(files.get(HEADER_FILE)!) as z.infer<typeof Header>;
+  return new Map([...files, [HEADER_FILE, text({ ...header, digest: digestOfFiles(files) })]]);
+}
+
+/**
+ * The documents that a folder is made of, as far as its header and its project name them; whether they can be read is not looked at.
+ * @param header of `coulee.json` @param project of `project.json`
+ */
+export function documentNames(header: unknown, project: unknown): string[] {
+  const { data: named } = z.object({ scenes: z.array(z.string()) }).safeParse(project);
+  const { data: own } = Header.safeParse(header);
+  return [FILES_FILE, ...(named?.scenes ?? []).map(sceneFile), ...(own?.signOffs ?? []).map(signOffFile)];
 }
 
 /** A folder that cannot be read as a project, with what is wrong with which of its files. */
@@ -106,9 +131,11 @@ function checkPlaces(
  * @throws FolderFault, NewerSchema, ZodError
  */
 export function readFolder(read: (file: string) => string | null): ReadFolder {
+  const bodies = new Map<string, string>();
   const bodyOf = (file: string): string => {
     const body = read(file);
     if (body === null) throw new FolderFault(file, 'it is missing.');
+    bodies.set(file, body);
     return body;
   };
   const json = (file: string): unknown => {
@@ -132,8 +159,13 @@ export function readFolder(read: (file: string) => string | null): ReadFolder {
   const files = Files.safeParse(json(FILES_FILE));
   if (!files.success) throw new FolderFault(FILES_FILE, 'it does not say where each file lies.');
   const places = new Map(Object.entries(files.data));
-  const { revision, signOffs: signed = [] } = header.data;
+  const { revision, signOffs: signed = [], digest } = header.data;
   const signOffs = signed.map((id) => ({ id, text: bodyOf(signOffFile(id)) }));
   checkPlaces(documents, signOffs, places);
+  if (digest !== undefined && digest !== digestOfFiles(bodies))
+    throw new FolderFault(
+      HEADER_FILE,
+      'the documents are not those that were packed with it. Where somebody has changed them on purpose, take “digest” out of it.',
+    );
   return { documents, revision, places, signOffs };
 }

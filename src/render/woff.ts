@@ -5,6 +5,8 @@ const HEADER = { woff: 44, sfnt: 12 };
 const ENTRY = { woff: 20, sfnt: 16 };
 /** Room behind the last table: an empty glyph at the end of one is read a little further on. */
 const ROOM = 64;
+/** Bytes of all tables: no font that is taken in has more. */
+const MOST_UNPACKED = 64 * 1024 * 1024;
 
 const aligned = (at: number) => (at + 3) & ~3;
 
@@ -16,6 +18,7 @@ interface Table {
 
 /** @throws when a table lies outside the file or does not unpack to the length that it says */
 function tablesOf(bytes: Uint8Array, view: DataView): Table[] {
+  let unpacked = 0;
   return Array.from({ length: view.getUint16(12) }, (_, i) => {
     const at = HEADER.woff + i * ENTRY.woff;
     const [tag, offset, packed, length, checksum] = [0, 4, 8, 12, 16].map((o) => view.getUint32(at + o)) as [
@@ -26,6 +29,8 @@ function tablesOf(bytes: Uint8Array, view: DataView): Table[] {
       number,
     ];
     if (offset + packed > bytes.length) throw new Error('A table of the font lies outside its file.');
+    unpacked += length;
+    if (unpacked > MOST_UNPACKED) throw new Error('The font is too large once it is unpacked.');
     const part = bytes.subarray(offset, offset + packed);
     const table = packed < length ? unzlibSync(part, { out: new Uint8Array(length) }) : part;
     if (table.length !== length) throw new Error('A table of the font is cut short.');

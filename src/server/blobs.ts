@@ -2,8 +2,9 @@ import { createHash } from 'node:crypto';
 import { createWriteStream, existsSync, readFileSync } from 'node:fs';
 import { mkdir, open, readFile, rename, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
-import type { Readable } from 'node:stream';
+import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
+import { noteDamage, noteWhole } from './damage';
 import { checkStoreThere } from './db/there';
 import { Problem } from './problem';
 import { storeFolder } from './settings';
@@ -28,6 +29,16 @@ const lost = (hash: string) =>
     { lost: hash },
   );
 
+/** A file of the store whose bytes are other ones than they were: 410 as well, as the same puts it back. */
+function damaged(hash: string): Problem {
+  noteDamage(hash);
+  return new Problem(
+    410,
+    `The bytes of the file ${hash.slice(0, 12)}… in the store are not those that were stored: the disk has changed them. Import the file again: it is then put back.`,
+    { lost: hash },
+  );
+}
+
 /** Makes the entries of a folder survive a loss of power. */
 async function syncFolder(folder: string) {
   const handle = await open(folder, 'r');
@@ -38,13 +49,19 @@ async function syncFolder(folder: string) {
   }
 }
 
+/** Whether a file holds these bytes. */
+async function holds(file: string, bytes: Buffer): Promise<boolean> {
+  if ((await lengthOf(file)) !== bytes.length) return false;
+  return bytes.equals(await readFile(file));
+}
+
 /**
- * Writes a file so that its name never shows half of it: a temporary name, fsync, rename. A file that is already
- * there whole, under a name made from its content, is left alone.
+ * Writes a file so that its name never shows half of it: a temporary name, fsync, rename. A file that already holds the
+ * very same bytes is left alone.
  */
 async function writeWhole(file: string, bytes: Buffer): Promise<void> {
   checkStoreThere();
-  if ((await lengthOf(file)) === bytes.length) return;
+  if (await holds(file, bytes)) return;
   const folder = path.dirname(file);
   await mkdir(folder, { recursive: true });
   const temporary = `${file}.${process.pid}.${Math.random().toString(36).slice(2)}.part`;
@@ -70,7 +87,10 @@ const previewFile = (hash: string, widthPx: number) =>
   path.join(storeFolder(), 'previews', hash.slice(0, 2), `${hash}-${widthPx}.webp`);
 
 /** Stores bytes under their hash, which the caller has; the same bytes are stored once. */
-export const storeOriginal = (hash: string, bytes: Buffer) => writeWhole(originalFile(hash), bytes);
+export async function storeOriginal(hash: string, bytes: Buffer): Promise<void> {
+  await writeWhole(originalFile(hash), bytes);
+  noteWhole(hash);
+}
 
 /** Whether the bytes of a file are there, as many as there should be. */
 export const hasOriginal = async (hash: string, length: number) =>
@@ -80,7 +100,12 @@ export const hasPreview = async (hash: string, widthPx: number) =>
   ((await lengthOf(previewFile(hash, widthPx))) ?? 0) > 0;
 
 /** Whether the bytes under a hash are still those that it was made from. @throws Problem 410 when they are missing */
-export const isIntact = async (hash: string): Promise<boolean> => hashOf(await readOriginal(hash)) === hash;
+export async function isIntact(hash: string): Promise<boolean> {
+  const is = hashOf(await readKept(originalFile(hash), hash)) === hash;
+  if (is) noteWhole(hash);
+  else noteDamage(hash);
+  return is;
+}
 
 /** A file of the store. @throws Problem 410 when it is missing while the store itself is there */
 async function readKept(file: string, hash: string): Promise<Buffer> {
@@ -92,19 +117,45 @@ async function readKept(file: string, hash: string): Promise<Buffer> {
   }
 }
 
-export const readOriginal = (hash: string): Promise<Buffer> => readKept(originalFile(hash), hash);
+/** Bytes held against the hash that they are stored under. @throws Problem 410 */
+function asStored(bytes: Buffer, hash: string): Buffer {
+  if (hashOf(bytes) !== hash) throw damaged(hash);
+  return bytes;
+}
 
-/** For what cannot wait, such as a transaction. */
-export const readOriginalNow = (hash: string): Buffer => readFileSync(originalFile(hash));
+/** The bytes of a file, as they were stored. @throws Problem 410 when they are missing, or are other ones */
+export const readOriginal = async (hash: string): Promise<Buffer> =>
+  asStored(await readKept(originalFile(hash), hash), hash);
 
-/** A file of the store, to be read bit by bit. @throws Problem 410 when it is missing while the store itself is there */
+/** For what cannot wait, such as a transaction. @throws Problem 410 when they are other ones */
+export const readOriginalNow = (hash: string): Buffer => asStored(readFileSync(originalFile(hash)), hash);
+
+/** Bytes as they come, held against the hash that they are stored under once all have come. */
+async function* heldAgainst(stream: Readable, hash: string): AsyncGenerator<Buffer> {
+  const digest = createHash('sha256');
+  for await (const chunk of stream as AsyncIterable<Buffer>) {
+    digest.update(chunk);
+    yield chunk;
+  }
+  if (digest.digest('hex') !== hash) throw damaged(hash);
+}
+
+/**
+ * A file of the store, to be read bit by bit; it ends with a Problem 410 when its bytes were other ones than were stored.
+ * @throws Problem 410 when it is missing while the store itself is there
+ */
 export async function openOriginal(hash: string): Promise<Readable> {
+  let stream: Readable;
   try {
-    return (await open(originalFile(hash))).createReadStream();
+    stream = (await open(originalFile(hash))).createReadStream();
   } catch (error) {
     const missing = (error as NodeJS.ErrnoException).code === 'ENOENT' && existsSync(storeFolder());
     throw missing ? lost(hash) : error;
   }
+  // It begins when it is read: a fault that comes before somebody listens would be heard by nobody.
+  const held = Readable.from(heldAgainst(stream, hash), { objectMode: false });
+  held.once('close', () => stream.destroy());
+  return held;
 }
 
 /** Where something lies for as long as it is not whole, or not needed longer. */

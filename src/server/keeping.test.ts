@@ -9,13 +9,19 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
+import { buffer } from 'node:stream/consumers';
 import sharp from 'sharp';
 import { changeBetween } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
+import { openOriginal, readOriginal } from './blobs';
 import { getDb } from './db/client';
 import { holdStore } from './db/hold';
 import { history } from './db/schema';
+import { makeArchive } from './exports/archive';
+import { readableOf } from './exports/made';
+import { keepFont } from './fonts/import';
 import { keepFile } from './pictures/import';
+import { scrubStore } from './scrub';
 import { preview } from './services/pictures';
 import { createEmptyProject, createProject, HISTORY, loadProject } from './services/projects';
 import { documentsAt } from './services/revisions';
@@ -34,6 +40,13 @@ const png = (shade: string) =>
 const fileOf = (hash: string) => path.join(storeFolder(), 'pictures', hash.slice(0, 2), hash);
 const previewOf = (hash: string, width: number) =>
   path.join(storeFolder(), 'previews', hash.slice(0, 2), `${hash}-${width}.webp`);
+
+/** Another bit in the middle of a file. */
+function flip(file: string): void {
+  const bytes = readFileSync(file);
+  bytes.writeUInt8(bytes.readUInt8(bytes.length >> 1) ^ 1, bytes.length >> 1);
+  writeFileSync(file, bytes);
+}
 
 /** A project with one picture of one file. */
 async function withPicture(shade: string) {
@@ -74,6 +87,45 @@ describe('a file whose bytes are lost', () => {
       { hash, why: expect.stringContaining('not those') },
     ]);
     writeFileSync(fileOf(hash), bytes);
+  });
+
+  it('is named where a bit of it was flipped, is never handed out, and is put back by importing it again', async () => {
+    const { bytes, hash, documents } = await withPicture('#13579b');
+    flip(fileOf(hash));
+    await expect(readOriginal(hash)).rejects.toMatchObject({ status: 410, more: { lost: hash } });
+    await expect(buffer(await openOriginal(hash))).rejects.toThrow('not those that were stored');
+    const archive = makeArchive({ documents, revision: 0, signOffs: [] }, { open: openOriginal });
+    await expect(buffer(readableOf(archive))).rejects.toThrow(hash.slice(0, 12));
+    expect(await lostFiles(documents)).toEqual([hash]);
+    expect((await scrubStore(0)).broken).toEqual([
+      { what: 'picture', id: hash, why: expect.stringContaining('not those') },
+    ]);
+    await keepFile(bytes, 'again.png');
+    expect(await lostFiles(documents)).toEqual([]);
+    expect((await scrubStore(0)).broken).toEqual([]);
+    expect((await readOriginal(hash)).equals(bytes)).toBe(true);
+  });
+
+  it.each<[string, (file: string) => void]>([
+    ['flipped', flip],
+    ['cut short', (file) => truncateSync(file, 10)],
+    ['deleted', unlinkSync],
+  ])('makes a preview again that was %s', async (_, spoil) => {
+    const { hash } = await withPicture('#2468ac');
+    const before = readFileSync(previewOf(hash, 64));
+    spoil(previewOf(hash, 64));
+    expect(await scrubStore(0)).toMatchObject({ broken: [], mended: [hash] });
+    expect(readFileSync(previewOf(hash, 64)).equals(before)).toBe(true);
+    expect((await scrubStore(0)).mended).toEqual([]);
+  });
+
+  it('is named of a font, and put back by importing it again', async () => {
+    const bytes = readFileSync('node_modules/@fontsource/literata/files/literata-latin-400-normal.woff');
+    const { hash } = await keepFont(bytes, 'l.woff');
+    flip(fileOf(hash));
+    expect((await scrubStore(0)).broken).toMatchObject([{ what: 'font', id: hash }]);
+    await keepFont(bytes, 'l.woff');
+    expect((await scrubStore(0)).broken).toEqual([]);
   });
 
   it('says so with a way out when it is asked for, and a preview alone is made again', async () => {

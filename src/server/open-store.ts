@@ -3,6 +3,7 @@ import { serverFonts } from './fonts/fonts';
 import { resumeJobs, sweepJobs } from './jobs/jobs';
 import { log } from './log';
 import { Problem } from './problem';
+import { scrubDaily } from './scrub';
 import { verifyStore } from './services/verify';
 import { storeFolder } from './settings';
 import { storeFault } from './store-faults';
@@ -34,6 +35,7 @@ export function openStore(): void {
   serverFonts();
   resumeJobs();
   sweepJobs().catch((error: unknown) => log.error(error, 'Old results could not be put away.'));
+  scrubDaily();
   reportLost().catch((error: unknown) =>
     log.error(error, 'The files of the store could not be looked through.'),
   );

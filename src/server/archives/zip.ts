@@ -1,4 +1,5 @@
 import { buffer } from 'node:stream/consumers';
+import { crc32 } from 'node:zlib';
 import { open as openZip, type Entry, type ZipFile } from 'yauzl';
 import type { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
@@ -9,7 +10,10 @@ export const ARCHIVE_LIMITS = {
   bytes: 1024 * 1024 * 1024,
   /** of everything in it, unpacked */
   unpackedBytes: 2 * 1024 * 1024 * 1024,
+  /** folders with them */
   entries: 5000,
+  /** of all documents and sign-offs together, unpacked */
+  documentBytes: 256 * 1024 * 1024,
 } as const;
 
 export const MB = 1024 * 1024;
@@ -38,19 +42,19 @@ interface Terms {
 async function listed(zip: ZipFile, { refuse, notThere }: Terms): Promise<Map<string, Entry>> {
   const entries = new Map<string, Entry>();
   let unpacked = 0;
+  let count = 0;
   await new Promise<void>((resolve, reject) => {
     zip.on('error', () => reject(refuse('its list of files is damaged, or names files outside it.')));
     zip.on('end', resolve);
     zip.on('entry', (entry: Entry) => {
       const { fileName: name } = entry;
       const why = ((): string | null => {
+        if (++count > ARCHIVE_LIMITS.entries) return `it holds more than ${ARCHIVE_LIMITS.entries} files.`;
         if (name.endsWith('/')) return null;
         const stranger = notThere(name);
         if (stranger) return stranger;
         if (entries.has(name)) return `it holds “${name}” twice.`;
         if (entry.isEncrypted()) return `“${name}” is locked by a password.`;
-        if (entries.size >= ARCHIVE_LIMITS.entries)
-          return `it holds more than ${ARCHIVE_LIMITS.entries} files.`;
         if (entry.uncompressedSize > INPUT_LIMITS.pictureBytes)
           return `“${name}” has more than ${INPUT_LIMITS.pictureBytes / MB} MB.`;
         unpacked += entry.uncompressedSize;
@@ -87,14 +91,17 @@ export async function openFiles(file: string, terms: Terms): Promise<OpenZip> {
     const entries = await listed(zip, terms);
     const read = async (entry: Entry) => {
       try {
-        return await buffer(
+        const bytes = await buffer(
           await new Promise<NodeJS.ReadableStream>((resolve, reject) =>
             zip.openReadStream(entry, (error, stream) => (error ? reject(error) : resolve(stream))),
           ),
         );
+        // Nobody else holds it against what was packed.
+        if (crc32(bytes) === entry.crc32) return bytes;
       } catch {
         throw terms.refuse(`“${entry.fileName}” is damaged, or is not as large as it says.`);
       }
+      throw terms.refuse(`“${entry.fileName}” is damaged: its bytes are not those that were packed.`);
     };
     return { entries, read, close: () => zip.close() };
   } catch (error) {

@@ -6,10 +6,14 @@ import { productFolder, storeFolder } from '../settings';
 import { DRAWING, OUT_OF_MEMORY } from './limits';
 import type { EndReport, Order, StepReport, TaskInput, TaskKind, TaskResult } from './tasks';
 import type { TaskProgress } from './progress';
+import { usageOf } from './usage';
 
-/** Why a task did not come to its end: it was called off, took too long or too much, or its process ended. */
+/**
+ * Why a task did not come to its end: it was called off, took too much of the processor or of memory, had no turn at the processor
+ * for too long, or its process ended.
+ */
 export class TaskEnded extends Error {
-  constructor(readonly reason: 'called off' | 'time' | 'memory' | 'lost') {
+  constructor(readonly reason: 'called off' | 'time' | 'busy' | 'memory' | 'lost') {
     super(`The task ended early: ${reason}.`);
     this.name = 'TaskEnded';
   }
@@ -67,7 +71,7 @@ function putAside(child: ChildProcess): void {
 }
 
 export interface Terms {
-  /** without a step, ms */
+  /** of processor time without a step, ms */
   deadlineMs: number;
   signal?: AbortSignal;
   /** hears how far it is */
@@ -92,13 +96,40 @@ function letOthersFirst({ pid }: ChildProcess): boolean {
   }
 }
 
+/**
+ * Looks at what a process uses, again and again: a task that holds the processor cannot look at itself.
+ * @returns ends the looking
+ */
+function watch(child: ChildProcess, deadlineMs: number, end: (reason: TaskEnded['reason']) => void) {
+  const used = () => usageOf(child.pid!)?.cpuMs ?? null;
+  let step = { at: Date.now(), cpuMs: used() };
+  const look = () => {
+    const now = usageOf(child.pid!);
+    const passed = Date.now() - step.at;
+    if (now && now.rssBytes > DRAWING.memoryBytes) return end('memory');
+    // Where nobody says how much of the processor it had, the clock has to do.
+    const worked = now && step.cpuMs !== null ? now.cpuMs - step.cpuMs : passed;
+    if (worked > deadlineMs) end('time');
+    else if (passed > deadlineMs * DRAWING.busyTimes) end('busy');
+  };
+  const clock = setInterval(look, DRAWING.watchMs);
+  return {
+    again: () => (step = { at: Date.now(), cpuMs: used() }),
+    stop: () => clearInterval(clock),
+  };
+}
+
+/** Ended by itself for want of memory: with its own code, or by its engine, which aborts. */
+const isOutOfMemory = (code: number | null, signal: string | null) =>
+  code === OUT_OF_MEMORY || signal === 'SIGABRT';
+
 /** Sends the order and waits for its end; the process is killed when it is called off or its time is up. */
 function carriedOut(
   child: ChildProcess,
   order: Order,
   { deadlineMs, signal, onProgress }: Terms,
 ): Promise<EndReport> {
-  let clock: NodeJS.Timeout | undefined;
+  let watched: ReturnType<typeof watch> | undefined;
   let onAbort = () => {};
   const running = new Promise<EndReport>((resolve, reject) => {
     const end = (reason: TaskEnded['reason']) => {
@@ -106,23 +137,19 @@ function carriedOut(
       reject(new TaskEnded(reason));
     };
     onAbort = () => end('called off');
-    const again = () => {
-      clearTimeout(clock);
-      clock = setTimeout(() => end('time'), deadlineMs);
-    };
+    watched = watch(child, deadlineMs, end);
     child.on('message', (report: StepReport | EndReport) => {
       if (report.type !== 'step') return resolve(report);
-      again();
+      watched?.again();
       if (report.progress) onProgress?.(report.progress);
     });
-    child.once('exit', (code) => reject(new TaskEnded(code === OUT_OF_MEMORY ? 'memory' : 'lost')));
+    child.once('exit', (code, by) => reject(new TaskEnded(isOutOfMemory(code, by) ? 'memory' : 'lost')));
     child.once('error', reject);
     signal?.addEventListener('abort', onAbort);
-    again();
     child.send(order, (error) => error && reject(new TaskEnded('lost')));
   });
   return running.finally(() => {
-    clearTimeout(clock);
+    watched?.stop();
     signal?.removeEventListener('abort', onAbort);
   });
 }

@@ -2,12 +2,16 @@ const MB = 1024 * 1024;
 
 /** What one drawing may take, in one place. */
 export const DRAWING = {
-  /** without a step */
+  /** of processor time without a step */
   deadlineMs: 10_000,
   /** of a file that is made of pixels, of which a large one may take its time */
   decodeMs: 30_000,
   /** of the encoding of a film, and of each of its pictures */
   filmMs: 30_000,
+  /** by the clock a task may take so many times its deadline, on a machine that is busy elsewhere */
+  busyTimes: 12,
+  /** how often it is looked at what a task uses */
+  watchMs: 100,
   /** after which a task lets others go first, and how far: as the system counts it, 0 is like everybody */
   longMs: 1500,
   longNice: 5,
@@ -19,6 +23,8 @@ export const DRAWING = {
   idleMs: 30_000,
   /** at the same time */
   atOnce: 2,
+  /** up to which a task is short: one of these is done beside the others when they keep it waiting */
+  short: 8_000_000,
   /** from which on a task counts as large, and only one of its kind runs at a time: layers × px */
   large: 40_000_000,
   /** layers × px of one picture */

@@ -69,10 +69,27 @@ it('lets a small task through while large ones are at work', async () => {
   await Promise.all(running);
 });
 
+it('does a short task beside others that keep it waiting, and no two of these', async () => {
+  const slow = [held(), held()];
+  const cost = DRAWING.short + 1;
+  const running = slow.map((h) => inTurn({ project: 'a', cost }, h.work));
+  const first = held();
+  const short = inTurn({ project: 'a', cost: 1 }, first.work);
+  let isDone = false;
+  const next = inTurn({ project: 'b', cost: 1 }, () => Promise.resolve((isDone = true)));
+  await new Promise((resolve) => setImmediate(resolve));
+  expect(isDone).toBe(false);
+  first.letGo();
+  await Promise.all([short, next]);
+  expect(isDone).toBe(true);
+  for (const h of slow) h.letGo();
+  await Promise.all(running);
+});
+
 it('refuses what comes when too many wait, saying when to come again', async () => {
   const slow = held();
   const waiting = Array.from({ length: DRAWING.mostWaiting + DRAWING.atOnce }, () =>
-    inTurn({ project: 'a', cost: 1 }, slow.work),
+    inTurn({ project: 'a', cost: DRAWING.short + 1 }, slow.work),
   );
   await expect(inTurn({ project: 'b', cost: 1 }, slow.work)).rejects.toMatchObject({
     status: 503,

@@ -58,17 +58,17 @@ export class FairQueue {
 const make = (concurrency: number) =>
   new PQueue<FairQueue, Partial<Turn> & QueueAddOptions>({ concurrency, queueClass: FairQueue });
 const shared = globalThis as unknown as {
-  couleeQueues?: { all: ReturnType<typeof make>; large: ReturnType<typeof make> };
+  couleeQueues?: Record<'all' | 'large' | 'short', ReturnType<typeof make>>;
 };
-const queues = () => (shared.couleeQueues ??= { all: make(DRAWING.atOnce), large: make(1) });
+const queues = () => (shared.couleeQueues ??= { all: make(DRAWING.atOnce), large: make(1), short: make(1) });
 
 /**
  * Does something when it is its turn: at most two at a time, of large ones one, so that a small one never waits for two of
- * them. @throws Problem 503 when too many wait
+ * them. A short one that would have to wait is done beside them, one at a time. @throws Problem 503 when too many wait
  */
 export async function inTurn<T>(turn: Turn, work: () => Promise<T>): Promise<T> {
-  const { all, large } = queues();
-  if (all.size + large.size >= DRAWING.mostWaiting)
+  const { all, large, short } = queues();
+  if (all.size + large.size + short.size >= DRAWING.mostWaiting)
     throw new Problem(
       503,
       'Very much is being drawn at the moment. It can be asked for again in a few seconds.',
@@ -76,6 +76,7 @@ export async function inTurn<T>(turn: Turn, work: () => Promise<T>): Promise<T> 
         retryAfter: 5,
       },
     );
+  if (turn.cost <= DRAWING.short && all.pending >= DRAWING.atOnce) return short.add(work, turn);
   const inAll = () => all.add(work, turn);
   return turn.cost > DRAWING.large ? large.add(inAll, turn) : inAll();
 }

@@ -2,6 +2,8 @@ import { layOver } from './beside';
 import { compare } from './compare';
 import { contact } from './contact';
 import { encode } from './encode';
+import { readArchive } from '../archives/read';
+import { examineFont } from '../fonts/read';
 import { examine } from './examine';
 import { inspect } from './inspect';
 import { icons } from './icons';
@@ -19,6 +21,8 @@ import { telling } from './telling';
 /** What a process of its own is asked to do. `onStep` says that it goes on, and how far it is where that is known. */
 export const TASKS = {
   examine,
+  examineFont,
+  readArchive,
   make,
   inspect,
   encode,

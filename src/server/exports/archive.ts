@@ -1,7 +1,7 @@
 import type { Documents } from '@/core/project/documents';
 import type { KeptSignOff } from '@/core/review/sign-off';
 import { fileStem } from '@/formats/file-name';
-import { documentFiles } from '@/formats/folder';
+import { documentFiles, sealed } from '@/formats/folder';
 import { placesByHash } from '@/formats/places';
 import type { TaskProgress } from '../drawing/progress';
 import type { Made } from './made';
@@ -28,7 +28,7 @@ export function makeArchive(
   onProgress: (progress: TaskProgress) => void = () => {},
 ): Made {
   const places = placesByHash(documents, signOffs);
-  const texts = [...documentFiles(documents, revision, places, signOffs)].map(([path, text]) =>
+  const texts = [...sealed(documentFiles(documents, revision, places, signOffs))].map(([path, text]) =>
     textEntry(path, text),
   );
   const files = [...places].map(([hash, path]): Entry => ({

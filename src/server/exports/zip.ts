@@ -86,6 +86,8 @@ export function zipOf(entries: readonly Entry[], onEntry: (done: number) => void
           if (out.destroyed) return stream.destroy();
           current = stream;
           stream.on('end', () => onEntry(++done));
+          // Nobody else listens to it.
+          stream.on('error', fail);
           give(null, stream);
         },
         (error: unknown) => {

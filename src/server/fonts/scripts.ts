@@ -27,6 +27,11 @@ const SCRIPTS: Record<string, string> = {
   Han: '一中水',
 };
 
+/** The code points of all of these letters. */
+export const SCRIPT_LETTERS: readonly number[] = Object.values(SCRIPTS).flatMap((letters) =>
+  [...letters].map((l) => l.codePointAt(0)!),
+);
+
 /** What a font can write. @param has whether it has a letter for a code point */
 export const scriptsOf = (has: (codePoint: number) => boolean): string[] =>
   Object.entries(SCRIPTS).flatMap(([script, letters]) =>

@@ -1,10 +1,10 @@
 import { eq } from 'drizzle-orm';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { previewWidths } from '@/core/pictures/previews';
-import { hasOriginal, hasPreview, hashOf, storeOriginal, storePreview } from '../blobs';
+import { hasOriginal, hasPreview, hashOf, isIntact, storeOriginal, storePreview } from '../blobs';
 import { getDb, writing } from '../db/client';
 import { blobs } from '../db/schema';
-import { drawn, type For } from '../drawing/drawn';
+import { drawn, NOBODY, type For } from '../drawing/drawn';
 import type { Examined } from '../drawing/examine';
 import { DRAWING } from '../drawing/limits';
 import { Problem } from '../problem';
@@ -33,7 +33,11 @@ const GUESS = { drawing: 10_000_000, perByte: 4 };
 /** What it may cost to look at a file, and for how long. */
 export const effortOf = (bytes: Buffer, type: PictureType) =>
   type === 'svg'
-    ? { cost: GUESS.drawing, deadlineMs: DRAWING.deadlineMs }
+    ? {
+        cost: GUESS.drawing,
+        deadlineMs: DRAWING.deadlineMs,
+        wayOut: 'Simplify its filters, or make it smaller.',
+      }
     : { cost: bytes.length * GUESS.perByte, deadlineMs: DRAWING.decodeMs };
 
 const examined = (bytes: Buffer, type: PictureType, name: string, asker: For): Promise<Examined> =>
@@ -72,9 +76,6 @@ async function stored(bytes: Buffer, hash: string, type: PictureType, found: Exa
   return file;
 }
 
-/** For what the server makes for itself. */
-const NOBODY: For = { project: '' };
-
 /**
  * Takes a picture file in: checked, decoded, its previews made; then its bytes are stored, and last the row that
  * says that they are there. The same bytes are stored once; where some of them were lost, they are stored again. A file
@@ -88,6 +89,6 @@ export async function keepFile(bytes: Buffer, name: string, asker: For = NOBODY)
   const type = await typeOf(bytes, name);
   const hash = hashOf(bytes);
   const already = known(hash);
-  if (already && (await isWhole(already))) return already;
+  if (already && (await isWhole(already)) && (await isIntact(hash))) return already;
   return stored(bytes, hash, type, await examined(bytes, type, name, asker));
 }

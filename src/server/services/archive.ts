@@ -1,19 +1,22 @@
 import { copiedProject } from '@/core/project/copy';
 import type { Documents } from '@/core/project/documents';
 import { fontHashesOf, hashesOf } from '@/formats/folder';
-import { openArchive, refuse, type Archive } from '../archives/read';
+import { openFileBytes, refuse, type Archive } from '../archives/read';
+import { LARGEST } from '../drawing/cost';
+import { drawn, NOBODY, type For } from '../drawing/drawn';
+import { DRAWING } from '../drawing/limits';
 import { keepFont } from '../fonts/import';
 import { keepFile } from '../pictures/import';
 import { takeIn, type StoredProject } from './projects';
 import { checkDrawn } from './save';
 
 /** Keeps every file of a project, all of which were read once: nothing is half taken in. @throws Problem 422 */
-async function keepAll({ documents, signOffs, places, read }: Archive) {
+async function keepAll({ documents, signOffs, places, read }: Archive, by: For) {
   const fonts = new Set(fontHashesOf(documents, signOffs));
   for (const hash of hashesOf(documents, signOffs)) {
     const name = places.get(hash)!;
-    if (fonts.has(hash)) await keepFont(await read(hash), name);
-    else checkSize(documents, await keepFile(await read(hash), name), name);
+    if (fonts.has(hash)) await keepFont(await read(hash), name, by);
+    else checkSize(documents, await keepFile(await read(hash), name, by), name);
   }
 }
 
@@ -36,13 +39,25 @@ function checkSize(
  * @param file where the ZIP lies
  * @throws Problem 422 that says what is wrong with it; nothing of it is then there
  */
-export async function importArchive(file: string): Promise<StoredProject> {
-  const archive = await openArchive(file);
+export async function importArchive(file: string, by: For = NOBODY): Promise<StoredProject> {
+  const found = await drawn(
+    {
+      kind: 'readArchive',
+      input: { file },
+      cost: LARGEST,
+      deadlineMs: DRAWING.decodeMs,
+      name: 'This archive',
+      wayOut: 'Take some of its scenes or sign-offs out before it is packed.',
+    },
+    by,
+  );
+  const bytes = await openFileBytes(file, found.places);
   try {
-    await keepAll(archive);
-    checkDrawn(null, archive.documents);
-    return takeIn(archive, (of) => copiedProject(of, () => crypto.randomUUID()));
+    await keepAll({ ...found, ...bytes }, by);
+    checkDrawn(null, found.documents);
+    by.signal?.throwIfAborted();
+    return takeIn(found, (of) => copiedProject(of, () => crypto.randomUUID()));
   } finally {
-    archive.close();
+    bytes.close();
   }
 }

@@ -15,6 +15,7 @@ import { PRODUCT_VERSION } from '@/core/review/version';
 import { hashesOf } from '@/formats/folder';
 import { isIntact } from '../blobs';
 import { screensOf } from '../catalogue';
+import { isDamaged } from '../damage';
 import { getDb, writing } from '../db/client';
 import { signOffs } from '../db/schema';
 import type { For } from '../drawing/drawn';
@@ -32,7 +33,7 @@ function faultOf(error: unknown): string | null {
 /** Files of a sign-off whose bytes are not those that were signed. */
 async function brokenFiles({ documents }: SignOff): Promise<string[]> {
   const broken: string[] = [];
-  for (const hash of hashesOf(documents)) if (!(await isIntact(hash))) broken.push(hash.slice(0, 12));
+  for (const hash of hashesOf(documents)) if (!(await isIntact(hash))) broken.push(hash);
   return broken;
 }
 
@@ -50,13 +51,30 @@ const summaryOf = ({ id, by, why, revision, at, version, digest, review }: SignO
 /** One of a list: what it says, or why it cannot be trusted. */
 export type ListedSignOff = { id: string } & ({ signOff: SignOffSummary } | { fault: string });
 
-/** The sign-offs of a project, the latest first; each is held against its seal. @throws Problem 404 */
+/** What is wrong with a sign-off that lies under the id of another one; `null` where nothing is. */
+const otherOne = (signOff: SignOff, id: string): string | null =>
+  signOff.id === id
+    ? null
+    : `This sign-off is another one than the store says: it was signed as ${signOff.id}.`;
+
+const sayBroken = (hashes: readonly string[]) =>
+  `Files of this sign-off are not those that were signed: ${hashes.map((h) => h.slice(0, 12)).join(', ')}. Import them again: they are then put back.`;
+
+/** What is known to be wrong with the files of a sign-off, without reading them. */
+function knownBroken({ documents }: SignOff): string | null {
+  const broken = hashesOf(documents).filter(isDamaged);
+  return broken.length === 0 ? null : sayBroken(broken);
+}
+
+/** The sign-offs of a project, the latest first; each is held against its seal and its id. @throws Problem 404 */
 export function listSignOffs(projectId: string): ListedSignOff[] {
   requireProject(projectId);
   const listed: ListedSignOff[] = [];
   for (const { id, text } of keptSignOffs(projectId).toReversed()) {
     try {
-      listed.push({ id, signOff: summaryOf(openSignOff(text)) });
+      const signOff = openSignOff(text);
+      const fault = otherOne(signOff, id) ?? knownBroken(signOff);
+      listed.push(fault === null ? { id, signOff: summaryOf(signOff) } : { id, fault });
     } catch (error) {
       const fault = faultOf(error);
       if (fault === null) throw error;
@@ -93,17 +111,10 @@ export async function loadSignOff(projectId: string, id: string): Promise<SignOf
     const fault = faultOf(error);
     throw fault === null ? error : new Problem(409, fault);
   }
-  if (signOff.id !== id)
-    throw new Problem(
-      409,
-      `This sign-off is another one than the store says: it was signed as ${signOff.id}.`,
-    );
+  const other = otherOne(signOff, id);
+  if (other !== null) throw new Problem(409, other);
   const broken = await brokenFiles(signOff);
-  if (broken.length > 0)
-    throw new Problem(
-      409,
-      `Files of this sign-off are not those that were signed: ${broken.join(', ')}. Import them again: they are then put back.`,
-    );
+  if (broken.length > 0) throw new Problem(409, sayBroken(broken));
   return signOff;
 }
 

@@ -2,6 +2,7 @@ import { eq } from 'drizzle-orm';
 import { filesOfProject, type Documents } from '@/core/project/documents';
 import { hasOriginal, isIntact } from '../blobs';
 import { getDb } from '../db/client';
+import { isDamaged } from '../damage';
 import { blobs, fonts } from '../db/schema';
 import { isWhole } from '../pictures/import';
 
@@ -14,16 +15,16 @@ export interface LostFile {
 
 const LOST = 'It is missing from the store, or cut short.';
 
-/** The files of a project of which something is missing: pictures with their previews, screenshots, and fonts. */
+/** The files of a project of which something is missing, or was found to be damaged: pictures with their previews, screenshots, and fonts. */
 export async function lostFiles({ project }: Documents): Promise<string[]> {
   const lost: string[] = [];
   for (const hash of filesOfProject(project)) {
     const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
-    if (!row || !(await isWhole(row))) lost.push(hash);
+    if (!row || isDamaged(hash) || !(await isWhole(row))) lost.push(hash);
   }
   for (const { hash } of project.fonts ?? []) {
     const row = getDb().select().from(fonts).where(eq(fonts.hash, hash)).get();
-    if (!row || !(await hasOriginal(hash, row.bytes))) lost.push(hash);
+    if (!row || isDamaged(hash) || !(await hasOriginal(hash, row.bytes))) lost.push(hash);
   }
   return lost;
 }

@@ -13,7 +13,7 @@ export function LostFiles() {
   const more = names.length - MOST_NAMED;
   return (
     <p className="lost-files" role="alert">
-      {names.length === 1 ? 'A file is' : `${names.length} files are`} missing from the store:{' '}
+      {names.length === 1 ? 'A file is' : `${names.length} files are`} missing from the store, or damaged:{' '}
       {names.slice(0, MOST_NAMED).join(', ')}
       {more > 0 && ` and ${more} more`}. Import {names.length === 1 ? 'it' : 'them'} again, by dropping the
       same files here: they are then put back as they were.

@@ -10,5 +10,5 @@ export const POST = serve(addFont, async ({ request, params, query }) => {
   requireProject(params.project);
   const name = fileName(query.name);
   const bytes = await readBody(request, INPUT_LIMITS.fontBytes, () => fontTooLarge(name));
-  return { json: await keepFont(bytes, name) };
+  return { json: await keepFont(bytes, name, { project: params.project, signal: request.signal }) };
 });
