@@ -33,6 +33,8 @@ export const messageOf = (error: unknown): string => (error instanceof Error ? e
 
 const UNREACHABLE = 'The server cannot be reached. What you change is kept here and saved when it is back.';
 
+const LATE = 'The server does not answer. What you change is kept here, and it is tried again.';
+
 /** What is not JSON, such as the page of a proxy in between, says nothing. */
 function readObject(text: string): Record<string, unknown> {
   try {
@@ -47,6 +49,8 @@ interface Sent<O extends Operation> {
   query?: Readonly<Record<string, string | number | undefined>>;
   body?: BodyOf<O>;
   headers?: Readonly<Record<string, string>>;
+  /** ms after which an answer is no longer waited for; without it as long as it takes */
+  deadlineMs?: number;
 }
 
 /**
@@ -56,11 +60,11 @@ interface Sent<O extends Operation> {
 export async function ask<O extends Operation>(
   operation: O,
   params: ParamsOf<O>,
-  { query, body, headers }: Sent<O> = {},
+  { query, body, headers, deadlineMs }: Sent<O> = {},
 ): Promise<AnswerOf<O>> {
   const { method, answer }: Operation = operation;
   const json = await asked<unknown>(
-    fetchInside,
+    (path, init) => fetchInside(path, init, deadlineMs),
     method,
     addressOf(operation, params, query),
     body,
@@ -90,8 +94,9 @@ async function asked<T>(
     method,
     headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
     body: body === undefined ? undefined : JSON.stringify(body),
-  }).catch(() => {
-    throw new RequestProblem(0, UNREACHABLE);
+  }).catch((error: unknown) => {
+    const isLate = error instanceof DOMException && error.name === 'TimeoutError';
+    throw new RequestProblem(0, isLate ? LATE : UNREACHABLE);
   });
   const text = await response.text();
   const json = readObject(text);

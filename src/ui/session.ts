@@ -20,10 +20,17 @@ export function letIn(): void {
 /**
  * Asks the server as `fetch` does; where the session has ended it waits until the passphrase was entered, and asks again: what was
  * asked for is not lost.
+ * @param deadlineMs of each request; without it as long as it takes
+ * @throws a DOMException of the name TimeoutError after that
  */
-export async function fetchInside(path: string | URL | Request, init?: RequestInit): Promise<Response> {
+export async function fetchInside(
+  path: string | URL | Request,
+  init?: RequestInit,
+  deadlineMs?: number,
+): Promise<Response> {
   for (;;) {
-    const response = await fetch(path, init);
+    const signal = deadlineMs === undefined ? init?.signal : AbortSignal.timeout(deadlineMs);
+    const response = await fetch(path, { ...init, signal });
     if (response.status !== 401) return response;
     await enteredAgain();
   }

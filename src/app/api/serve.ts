@@ -1,4 +1,5 @@
 import type { AnswerOf, Operation, ParamsOf, QueryOf, ReadBodyOf } from '@/formats/api/operation';
+import { untilFree } from '@/server/db/client';
 import { describe, Problem } from '@/server/problem';
 import { readJson, respond } from './respond';
 
@@ -56,6 +57,8 @@ export const serve =
           query: queryOf(request, query),
           body: body && (await readJson(request, body)),
         } as Asked<O>;
+        // What reads is never kept from it.
+        if (operation.method !== 'GET') await untilFree();
         const sent = await handle(asked);
         return sent instanceof Response ? sent : answered(operation, sent.json, sent.headers);
       },

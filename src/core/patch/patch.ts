@@ -53,27 +53,64 @@ function child(parent: Json, key: string, path: string): unknown {
   return parent[key];
 }
 
-function applyAt(parent: Json, key: string, operation: Operation): Json {
-  const { op, path } = operation;
-  if (Array.isArray(parent)) {
-    const index = arrayIndex(parent, key, path, op === 'add');
-    return op === 'remove'
-      ? parent.toSpliced(index, 1)
-      : parent.toSpliced(index, op === 'add' ? 0 : 1, operation.value);
-  }
-  if (FORBIDDEN.has(key)) throw new PatchError(path, 'is not a name that can be used');
-  if (op !== 'add') child(parent, key, path);
-  if (op !== 'remove') return { ...parent, [key]: operation.value };
-  const { [key]: _, ...rest } = parent;
-  return rest;
-}
+/**
+ * One document while a patch is applied to it: each list and each object on the way to what changes is copied once, and changed in place
+ * from then on, so that thousands of operations take no longer than their number.
+ */
+class Draft {
+  private readonly copies = new WeakSet<object>();
 
-function applyBelow(value: unknown, keys: readonly string[], operation: Operation): unknown {
-  if (!isContainer(value)) throw new PatchError(operation.path, 'is not there');
-  const [key, ...below] = keys as [string, ...string[]];
-  if (below.length === 0) return applyAt(value, key, operation);
-  const changed = applyBelow(child(value, key, operation.path), below, operation);
-  return Array.isArray(value) ? value.with(Number(key), changed) : { ...value, [key]: changed };
+  constructor(private document: unknown) {}
+
+  /** A list or object of the draft, which may be changed. */
+  private own<T extends Json>(value: T): T {
+    if (this.copies.has(value)) return value;
+    const copy = (Array.isArray(value) ? [...value] : { ...value }) as T;
+    this.copies.add(copy);
+    return copy;
+  }
+
+  /** The list or object that holds the last of some keys, with all on the way to it. @throws PatchError */
+  private holderOf(keys: readonly string[], path: string): Json {
+    if (!isContainer(this.document)) throw new PatchError(path, 'is not there');
+    let holder = this.own(this.document);
+    this.document = holder;
+    for (const key of keys.slice(0, -1)) {
+      const below = child(holder, key, path);
+      if (!isContainer(below)) throw new PatchError(path, 'is not there');
+      const copy = this.own(below);
+      (holder as Record<string, unknown>)[key] = copy;
+      holder = copy;
+    }
+    return holder;
+  }
+
+  /** @throws PatchError where it does not fit; the draft is of no use then */
+  apply(operation: Operation): void {
+    const { op, path } = operation;
+    const keys = pointerKeys(path);
+    if (keys.length === 0) {
+      if (op === 'remove') throw new PatchError('', 'cannot be removed');
+      this.document = operation.value;
+      return;
+    }
+    const holder = this.holderOf(keys, path);
+    const key = keys.at(-1)!;
+    if (Array.isArray(holder)) {
+      const index = arrayIndex(holder, key, path, op === 'add');
+      if (op === 'remove') holder.splice(index, 1);
+      else holder.splice(index, op === 'add' ? 0 : 1, operation.value);
+      return;
+    }
+    if (FORBIDDEN.has(key)) throw new PatchError(path, 'is not a name that can be used');
+    if (op !== 'add') child(holder, key, path);
+    if (op === 'remove') delete holder[key];
+    else holder[key] = operation.value;
+  }
+
+  get result(): unknown {
+    return this.document;
+  }
 }
 
 /**
@@ -81,14 +118,9 @@ function applyBelow(value: unknown, keys: readonly string[], operation: Operatio
  * @throws PatchError naming the path; nothing is applied then
  */
 export function applyPatch<T>(document: T, patch: readonly Operation[]): T {
-  let result: unknown = document;
-  for (const operation of patch) {
-    const keys = pointerKeys(operation.path);
-    if (keys.length > 0) result = applyBelow(result, keys, operation);
-    else if (operation.op !== 'remove') result = operation.value;
-    else throw new PatchError('', 'cannot be removed');
-  }
-  return result as T;
+  const draft = new Draft(document);
+  for (const operation of patch) draft.apply(operation);
+  return draft.result as T;
 }
 
 /** The document after a patch; `null` where that does not fit. */

@@ -2,7 +2,7 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import Database from 'better-sqlite3';
-import { migrateDb, openDb } from './client';
+import { migrateDb, openDb, untilFree } from './client';
 
 const BACKUP = 'coulee.before-migration.db';
 let folder: string;
@@ -63,6 +63,37 @@ describe('migration', () => {
     const db = openDb(folder);
     const pragma = (name: string) => db.$client.pragma(name, { simple: true });
     expect([pragma('journal_mode'), pragma('synchronous'), pragma('foreign_keys')]).toEqual(['wal', 2, 1]);
+    db.$client.close();
+  });
+});
+
+describe('while another program holds the database', () => {
+  it('waits outside of the thread, and goes on when it is let go', async () => {
+    const db = openDb(folder);
+    await migrateDb(db, folder);
+    const other = new Database(path.join(folder, 'coulee.db'));
+    other.exec('begin immediate');
+    let isFree = false;
+    const waiting = untilFree(db).then(() => (isFree = true));
+    // Others are answered meanwhile.
+    for (let i = 0; i < 5; i++) await new Promise((resolve) => setTimeout(resolve, 20));
+    expect(isFree).toBe(false);
+    other.exec('rollback');
+    other.close();
+    await waiting;
+    db.$client.exec("insert into projects values ('p', 'Free', 1, 'then', 'then', null)");
+    db.$client.close();
+    expect(names('coulee.db')).toEqual(['Free']);
+  });
+
+  it('is told by one statement within a moment', async () => {
+    const db = openDb(folder);
+    await migrateDb(db, folder);
+    const other = new Database(path.join(folder, 'coulee.db'));
+    other.exec('begin immediate');
+    expect(() => db.$client.exec("delete from projects where id = 'p'")).toThrow('locked');
+    expect(db.$client.pragma('busy_timeout', { simple: true })).toBeLessThan(300);
+    other.close();
     db.$client.close();
   });
 });

@@ -1,11 +1,22 @@
 import { mkdirSync, readFileSync } from 'node:fs';
 import path from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { productFolder, storeFolder } from '../settings';
 import * as schema from './schema';
 import { checkStoreThere, databaseIn, rememberStore } from './there';
+
+/** While another program holds the database, ms. */
+const BUSY = {
+  /** for which one statement waits; nobody else is answered meanwhile */
+  blockingMs: 200,
+  /** for which somebody who wants to write waits, while others are answered */
+  waitingMs: 5000,
+  /** between two tries */
+  everyMs: 40,
+};
 
 const migrations = () => path.join(/* turbopackIgnore: true */ productFolder(), 'drizzle');
 
@@ -16,13 +27,13 @@ export function openDb(folder: string) {
   sqlite.pragma('journal_mode = WAL');
   sqlite.pragma('synchronous = FULL');
   sqlite.pragma('foreign_keys = ON');
-  sqlite.pragma('busy_timeout = 5000');
+  sqlite.pragma(`busy_timeout = ${BUSY.blockingMs}`);
   return drizzle(sqlite, { schema });
 }
 /** Opens the database of a store that is there, to read it alone: a server may hold it meanwhile. @throws the fault of the database */
 export function openToRead(folder: string): Db {
   const sqlite = new Database(databaseIn(folder), { readonly: true, fileMustExist: true });
-  sqlite.pragma('busy_timeout = 5000');
+  sqlite.pragma(`busy_timeout = ${BUSY.blockingMs}`);
   return drizzle(sqlite, { schema });
 }
 export type Db = ReturnType<typeof openDb>;
@@ -58,6 +69,29 @@ export function getDb(): Db {
   const db = openDb(folder);
   rememberStore(databaseIn(folder));
   return (shared.couleeDb = db);
+}
+
+/** Whether nobody else holds the database for writing. */
+function isFree({ $client }: Db): boolean {
+  $client.pragma('busy_timeout = 0');
+  try {
+    $client.exec('begin immediate; rollback');
+    return true;
+  } catch (error) {
+    // Any other fault is told by what is wanted of it.
+    return !String((error as { code?: unknown }).code).startsWith('SQLITE_BUSY');
+  } finally {
+    $client.pragma(`busy_timeout = ${BUSY.blockingMs}`);
+  }
+}
+
+/**
+ * Waits until nobody else holds the database, or for as long as anybody is kept waiting: others are answered meanwhile. Whoever
+ * writes then waits no longer than a moment.
+ */
+export async function untilFree(db = getDb()): Promise<void> {
+  const until = Date.now() + BUSY.waitingMs;
+  while (!isFree(db) && Date.now() < until) await pause(BUSY.everyMs);
 }
 
 /**

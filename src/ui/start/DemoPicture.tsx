@@ -3,7 +3,7 @@ import { drawCase, readTelling } from '@/formats/api/cases';
 import { addressOf, type AnswerOf } from '@/formats/api/operation';
 import Link from 'next/link';
 import { useEffect, useState } from 'react';
-import { ask } from '../api';
+import { ask, messageOf, RequestProblem } from '../api';
 import { countCases, OUTCOME_SHAPES } from '../words';
 
 /** The scene that shows what Coulee is for. */
@@ -20,22 +20,54 @@ const MOST = 4;
 /** px per lu of the pictures: sharp on screens of twice the density */
 const SCALE = 0.5;
 
-/** What the server says of the scene; `null` until it does, and where it cannot. */
-function useTold({ project, scene }: Shown): Telling | null {
-  const [told, setTold] = useState<Telling | null>(null);
+/** After so many ms it is asked again where the server is busy or away; each time twice as many, up to a minute. */
+const AGAIN = { firstMs: 2000, mostMs: 60_000 };
+
+/** Whether the same may be answered later: the server could not be reached, or is busy. */
+const mayPass = ({ status }: RequestProblem) => status === 0 || status >= 500;
+
+/** What the server says of the scene. */
+interface Told {
+  telling: Telling | null;
+  /** why it is not known, and whether it is asked again; `null` where nothing has gone wrong */
+  problem: { words: string; isAskedAgain: boolean } | null;
+}
+
+function useTold({ project, scene }: Shown): Told {
+  const [told, setTold] = useState<Told>({ telling: null, problem: null });
   useEffect(() => {
     let ended = false;
-    ask(readTelling, { project, scene }).then(
-      (answer) => !ended && setTold(answer),
-      // The page says what it can without it.
-      () => {},
-    );
+    let again: ReturnType<typeof setTimeout> | undefined;
+    const look = (waitMs: number) => {
+      ask(readTelling, { project, scene }).then(
+        (telling) => !ended && setTold({ telling, problem: null }),
+        (error: unknown) => {
+          if (ended) return;
+          const isAskedAgain = error instanceof RequestProblem && mayPass(error);
+          setTold({ telling: null, problem: { words: messageOf(error), isAskedAgain } });
+          if (isAskedAgain) again = setTimeout(() => look(Math.min(AGAIN.mostMs, waitMs * 2)), waitMs);
+        },
+      );
+    };
+    look(AGAIN.firstMs);
     return () => {
       ended = true;
+      clearTimeout(again);
     };
   }, [project, scene]);
   return told;
 }
+
+/** What is said of the scene while its cases are not known. */
+const Waiting = ({ problem }: Pick<Told, 'problem'>) =>
+  problem === null ? (
+    <>It is being drawn on all screens…</>
+  ) : (
+    <>
+      It could not be drawn{problem.isAskedAgain ? ' yet' : ''}. {problem.words}
+      {problem.isAskedAgain && ' It is tried again by itself.'}
+    </>
+  );
 
 const Cells = ({ shown, cases }: { shown: Shown; cases: Telling['cases'] }) => (
   <ul className="demo-cases">
@@ -66,7 +98,7 @@ const Cells = ({ shown, cases }: { shown: Shown; cases: Telling['cases'] }) => (
 
 /** The demo as a picture of what is wrong with it; room is kept for it from the start. */
 export function DemoPicture({ shown }: { shown: Shown }) {
-  const told = useTold(shown);
+  const { telling: told, problem } = useTold(shown);
   const address = `/projects/${shown.project}/${shown.scene}`;
   const all = told && told.outcomes.fail + told.outcomes.warn + told.outcomes.clear;
   return (
@@ -84,7 +116,7 @@ export function DemoPicture({ shown }: { shown: Shown }) {
             . The worst of them:
           </>
         ) : (
-          'It is being drawn on all screens…'
+          <Waiting problem={problem} />
         )}
       </p>
       <div className="demo-room">

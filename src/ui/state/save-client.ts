@@ -11,6 +11,8 @@ import { keepBase, keepOver, takeUp } from './kept-over';
 import type { WorkbenchStore } from './workbench';
 
 const RETRY_MS = 3000;
+/** After which a save is sent once more; the server takes the same change once. */
+const ANSWER_MS = 20_000;
 /** A value that rests this long is written, while its editor is still open. */
 const REST_MS = 500;
 
@@ -105,7 +107,11 @@ async function theirsOf(
   const { stored } = store.getState();
   const theirs = since?.documents ?? (since?.patch && whereFits(stored, since.patch));
   if (since && theirs) return { theirs, revision: since.revision };
-  const { documents, revision } = await ask(readProject, { project: stored.project.id });
+  const { documents, revision } = await ask(
+    readProject,
+    { project: stored.project.id },
+    { deadlineMs: ANSWER_MS },
+  );
   return { theirs: documents, revision };
 }
 
@@ -130,7 +136,11 @@ async function saveNext(store: WorkbenchStore): Promise<boolean | number> {
   store.setState({ saving: 'saving' });
   try {
     const headers = { 'if-match': `"${revision}"` };
-    const saved = await ask(changeProject, { project: documents.project.id }, { body: change, headers });
+    const saved = await ask(
+      changeProject,
+      { project: documents.project.id },
+      { body: change, headers, deadlineMs: ANSWER_MS },
+    );
     store.setState((s) => ({
       revision: saved.revision,
       stored: applyPatch(s.stored, change.patch),

@@ -15,9 +15,10 @@ const sources = filesBelow(ROOT)
   .filter((f) => /\.(scss|tsx?)$/.test(f) && !/\.test\.tsx?$/.test(f))
   .map((f) => ({ name: path.relative(ROOT, f), text: readFileSync(f, 'utf8') }));
 
-/** Custom properties that are given a value somewhere: in a sheet, in a style of a component, or in the palette. */
+/** Custom properties that are given a value somewhere: in a sheet, in a style of a component, for a face of letters, or in the palette. */
 const DEFINED = new Set([
   ...sources.flatMap(({ text }) => [...text.matchAll(/(--[\w-]+)['"`\]]*\s*:/g)].map((m) => m[1]!)),
+  ...sources.flatMap(({ text }) => [...text.matchAll(/variable: '(--[\w-]+)'/g)].map((m) => m[1]!)),
   ...Object.keys(PALETTE.light).map((name) => `--${name}`),
 ]);
 /** Written by what writes a scene as CSS: their names are made there, and belong to what it writes. */
