@@ -123,6 +123,13 @@ describe('SVG', () => {
     ['<use href="#a"/><rect id="a" fill="url(#g)"/>', ''],
     ['<image href="data:image/png;base64,AAAA"/>', ''],
     ['<style>.a{fill:#fff}</style>', ''],
+    ['<style>@font-face{font-family:"a(b"} .a{font-family:"a(b";fill:url("#g")}</style>', ''],
+    [
+      '<rect width="1" height="1" transform="rotate(45) scale(2)"><animate attributeName="x" to="3"/></rect>',
+      '',
+    ],
+    ['<a href=" #part"><rect width="1" height="1"/></a>', ''],
+    ['<text>url(https://example.test) is only written</text>', ''],
   ])('may hold %s', (body, attributes) => expect(svgProblem(svg(body, attributes))).toBeNull());
 
   it.each([
@@ -136,6 +143,27 @@ describe('SVG', () => {
     ['<rect style="fill: url(\'https://example.test/p\')"/>'],
     ['<svg:script xmlns:svg="http://www.w3.org/2000/svg"/>'],
     ['<?xml-stylesheet href="a.css"?>'],
+    ['<a href="javascript:alert(1)"><rect/></a>'],
+    ['<a href=" java&#10;script:alert(1)"><rect/></a>'],
+    ['<a xmlns:xlink="http://www.w3.org/1999/xlink" xlink:href="data:text/html,x"><rect/></a>'],
+    ['<a href="#a"><set attributeName="href" to="javascript:alert(1)"/></a>'],
+    ['<a href="#a"><animate attributeName="xlink:href" values="#a;javascript:alert(1)"/></a>'],
+    ['<rect><set attributeName="fill" to="url(https://example.test/p)"/></rect>'],
+    ['<style>@im<!-- -->port "https://example.test/a.css";</style>'],
+    ['<style>@im<![CDATA[port "https://example.test/a.css";]]></style>'],
+    ['<style>@\\69mport "https://example.test/a.css";</style>'],
+    ['<style>@import/**/"https://example.test/a.css";</style>'],
+    ['<style>@im<tspan/>port "https://example.test/a.css";</style>'],
+    ['<style>rect{fill:u\\72l(https://example.test/p)}</style>'],
+    ['<style>rect{fill:url(/**/https://example.test/p)}</style>'],
+    ['<style>rect{fill:url("https://example.test/p")}</style>'],
+    ['<style>rect{mask:image-set("https://example.test/p" 1x)}</style>'],
+    ['<style>rect{mask:-webkit-image-set("https://example.test/p" 1x)}</style>'],
+    ['<style>rect{--x:url(https://example.test/p);fill:var(--x)}</style>'],
+    ['<style>rect{fill:url(https://example.test/p</style>'],
+    ['<rect fill="u\\72l(https://example.test/p)"/>'],
+    ['<g xml:base="https://example.test/"><use href="#a"/></g>'],
+    ['<h:meta xmlns:h="http://www.w3.org/1999/xhtml" http-equiv="refresh" content="0"/>'],
   ])('may not hold %s', (body) => expect(svgProblem(svg(body))).not.toBeNull());
 
   it('may not bring entities of its own', () => {
