@@ -1,5 +1,6 @@
 #!/usr/bin/env node
 // The command line of Coulee: runs from wherever it is called, as it was built, or from its sources where those are newer.
+import '../scripts/node-version.mjs';
 import { readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';

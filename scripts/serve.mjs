@@ -1,5 +1,5 @@
 // The server itself, started by start.mjs: what no page and no route could answer is answered here.
-import { createServer } from 'node:http';
+import { createServer, STATUS_CODES } from 'node:http';
 import next from 'next';
 import { root } from './lib.mjs';
 
@@ -19,9 +19,15 @@ function isReadable(address) {
   }
 }
 
-function refuse(response, status, title, headers = {}) {
-  response.writeHead(status, { 'content-type': 'application/problem+json', ...headers });
-  response.end(JSON.stringify({ status, title }));
+/** In the shape of all other errors. Source: RFC 9457. */
+function refuse(response, status, detail, headers = {}) {
+  response.writeHead(status, {
+    'content-type': 'application/problem+json',
+    'cache-control': 'no-store',
+    'x-content-type-options': 'nosniff',
+    ...headers,
+  });
+  response.end(JSON.stringify({ type: 'about:blank', title: STATUS_CODES[status], status, detail }));
 }
 
 await app.prepare();
@@ -31,6 +37,13 @@ const server = createServer((request, response) => {
     return refuse(response, 405, `${request.method} is not answered here.`, { allow: METHODS.join(', ') });
   if (!isReadable(request.url))
     return refuse(response, 400, 'The address holds an escape, such as %20, that stands for nothing.');
+  // Of the server as a whole, and not of an address. Source: RFC 9110, §9.3.7.
+  if (request.url === '*') {
+    response.writeHead(204, { allow: METHODS.join(', ') });
+    return response.end();
+  }
+  // Only here the connection is seen; what a client says of itself is written over.
+  request.headers['x-client-address'] = request.socket.remoteAddress ?? '';
   handle(request, response).catch((error) => {
     console.error(error);
     if (!response.headersSent)

@@ -1,7 +1,9 @@
 // npm start: install and build if needed, migrate, seed an empty store, serve, say where.
+import './node-version.mjs';
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
 import { build, env, install, root, run } from './lib.mjs';
+import { supervise } from './supervise.mjs';
 
 const host = process.env.HOST ?? '127.0.0.1';
 const port = process.env.PORT ?? '3000';
@@ -32,14 +34,20 @@ install();
 if (!(development ? run(process.execPath, ['scripts/build-parts.mjs']) : build())) process.exit(1);
 if (!run(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts'])) process.exit(1);
 
-const child = spawn(process.execPath, ['scripts/serve.mjs', ...(development ? ['--dev'] : [])], {
-  cwd: root,
-  env: { ...env, NODE_ENV: development ? 'development' : 'production', ADDRESS: address },
-  stdio: ['ignore', 'pipe', 'inherit'],
+const serving = supervise({
+  launch: () => {
+    const child = spawn(process.execPath, ['scripts/serve.mjs', ...(development ? ['--dev'] : [])], {
+      cwd: root,
+      env: { ...env, NODE_ENV: development ? 'development' : 'production', ADDRESS: address },
+      stdio: ['ignore', 'pipe', 'inherit'],
+    });
+    child.stdout.pipe(process.stderr);
+    return child;
+  },
+  say: (words) => console.error(words),
+  onEnd: (code) => process.exit(code),
 });
-child.stdout.pipe(process.stderr);
-for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => child.kill(signal));
-child.on('exit', (code, signal) => process.exit(code ?? (signal ? 0 : 1)));
+for (const signal of ['SIGINT', 'SIGTERM', 'SIGHUP']) process.on(signal, () => serving.stop(signal));
 
 const deadline = Date.now() + 60_000;
 for (;;) {
@@ -48,12 +56,13 @@ for (;;) {
     () => false,
   );
   if (ready) {
+    serving.isReady();
     console.log(`Coulee is ready: ${address}`);
     break;
   }
   if (Date.now() > deadline) {
     console.error(`The server did not answer at ${address} within a minute.`);
-    child.kill('SIGTERM');
+    serving.stop('SIGTERM');
     break;
   }
   await new Promise((resolve) => setTimeout(resolve, 100));

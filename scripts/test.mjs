@@ -1,4 +1,5 @@
 // npm test: installs what is missing, runs every check and suite, and closes with one line of totals.
+import './node-version.mjs';
 import { spawnSync } from 'node:child_process';
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs';
 import path from 'node:path';

@@ -1,0 +1,1 @@
+export function isWithin(version: string, range: string): boolean;
