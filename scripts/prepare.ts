@@ -15,7 +15,8 @@ async function prepare(folder: string): Promise<void> {
     for (const problem of await upgradeProjects(folder))
       console.error(`A project could not be read, and is left as it is. ${problem}`);
     await sweep();
-    if (await seedDemo()) console.log(`The demo project was put into ${folder}.`);
+    const say = (n: number, of: number) => console.log(`Drawing the demo: picture ${n} of ${of}…`);
+    if (await seedDemo(say)) console.log(`The demo project was put into ${folder}.`);
     getDb().$client.close();
   } finally {
     giveBack();

@@ -27,6 +27,12 @@ function clear(folder: string): void {
   for (const own of OWN_FOLDERS) rmSync(path.join(folder, own), { recursive: true, force: true });
 }
 
+/** Writes a file that is not there yet: what lay under its name, a link to somewhere else too, is taken away first. */
+function writeAnew(file: string, body: string | Buffer): void {
+  rmSync(file, { force: true });
+  writeFileSync(file, body, { flag: 'wx' });
+}
+
 /**
  * Writes a project into a folder: its documents as JSON, its files beside them under names that people read.
  * @returns how many files were written
@@ -44,7 +50,7 @@ async function toFolder(
   for (const [name, body] of files) {
     const file = path.join(folder, name);
     mkdirSync(path.dirname(file), { recursive: true });
-    writeFileSync(file, body);
+    writeAnew(file, body);
   }
   return files.size;
 }
@@ -52,8 +58,9 @@ async function toFolder(
 /** Writes a project into one ZIP; half of one is never left there. */
 export async function toArchive({ bytes, ...opened }: Opened, out: string): Promise<void> {
   const part = `${out}.part`;
+  rmSync(part, { force: true });
   try {
-    await pipeline(readableOf(makeArchive(opened, bytes)), createWriteStream(part));
+    await pipeline(readableOf(makeArchive(opened, bytes)), createWriteStream(part, { flags: 'wx' }));
     renameSync(part, out);
   } finally {
     rmSync(part, { force: true });

@@ -1,4 +1,4 @@
-import { readFileSync } from 'node:fs';
+import { readFileSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { hashesOf, readFolder, type ReadFolder } from '@/formats/folder';
 import { HEADER_FILE } from '@/formats/folder-names';
@@ -6,10 +6,16 @@ import { hashOf } from '@/server/blobs';
 import { Refusal, type Opened } from './opened';
 import { openedFrom } from './opened-from';
 
+/** @throws Refusal for what is no file, such as a pipe, which would be waited for */
+function bytesOf(file: string): Buffer {
+  if (!statSync(file).isFile()) throw new Refusal(`${file} is no file. Export the project again.`);
+  return readFileSync(file);
+}
+
 /** The text of a file, or `null` where there is none. */
 function textOf(file: string): string | null {
   try {
-    return readFileSync(file, 'utf8');
+    return bytesOf(file).toString('utf8');
   } catch (error) {
     if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
     throw error;
@@ -25,8 +31,9 @@ function createFiles(folder: string, places: ReadonlyMap<string, string>) {
       throw new Refusal(`${places.get(hash)} lies outside the folder. Export the project again.`);
     let bytes: Buffer;
     try {
-      bytes = readFileSync(file);
-    } catch {
+      bytes = bytesOf(file);
+    } catch (error) {
+      if (error instanceof Refusal) throw error;
       throw new Refusal(`${file} is missing. Export the project again, with all its files.`);
     }
     if (hashOf(bytes) !== hash)

@@ -1,4 +1,13 @@
-import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { execFileSync } from 'node:child_process';
+import {
+  lstatSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+  symlinkSync,
+  writeFileSync,
+} from 'node:fs';
 import { tmpdir } from 'node:os';
 import path from 'node:path';
 import sharp from 'sharp';
@@ -96,6 +105,32 @@ describe('a project that was taken along', () => {
     const twice = await coulee('check', '--store', store);
     expect(twice).toMatchObject({ code: 2 });
     expect(twice.err).toContain('Say which project is meant');
+  });
+});
+
+describe('a folder in which others have been', () => {
+  it('is written anew, and through no link into somewhere else', async () => {
+    const [out, elsewhere] = [at('linked'), at('elsewhere.txt')];
+    expect(await coulee('export', ...stored(), '--project', ID, '--out', out)).toMatchObject({ code: 0 });
+    writeFileSync(elsewhere, 'mine');
+    rmSync(path.join(out, 'project.json'));
+    symlinkSync(elsewhere, path.join(out, 'project.json'));
+    expect(await coulee('export', ...stored(), '--project', ID, '--out', out)).toMatchObject({ code: 0 });
+    expect(readFileSync(elsewhere, 'utf8')).toBe('mine');
+    expect(lstatSync(path.join(out, 'project.json')).isSymbolicLink()).toBe(false);
+    symlinkSync(elsewhere, at('linked.zip.part'));
+    expect(await coulee('export', ...stored(), '--project', ID, '--out', at('linked.zip'))).toMatchObject({
+      code: 0,
+    });
+    expect(readFileSync(elsewhere, 'utf8')).toBe('mine');
+  });
+
+  it('is refused where a file of it is a pipe, which would be waited for', async () => {
+    const out = at('piped');
+    expect(await coulee('export', ...stored(), '--project', ID, '--out', out)).toMatchObject({ code: 0 });
+    rmSync(path.join(out, 'files.json'));
+    execFileSync('mkfifo', [path.join(out, 'files.json')]);
+    expect(await coulee('check', out)).toMatchObject({ code: 2, err: expect.stringContaining('is no file') });
   });
 });
 

@@ -40,12 +40,17 @@ img { max-width: 100%; height: auto; }
 @media print { body { max-width: none; padding: 0; font-size: 10.5pt; background: none; } h2, h3, figure, tr { break-inside: avoid; break-after: auto; } h2, h3 { break-after: avoid; } pre, .scrolls { overflow: visible; } }
 `;
 
+/** What a page that was saved may do: show what it holds itself, and nothing else. Source: W3C, Content Security Policy 3. */
+export const POLICY =
+  "<meta http-equiv=\"Content-Security-Policy\" content=\"default-src 'none'; img-src data:; font-src data:; style-src 'unsafe-inline'; base-uri 'none'; form-action 'none'\">";
+
 /** A page that needs nothing else, for a screen and for paper. @param body as HTML @param more rules of its own */
 export const standingPage = (title: string, body: string, more = ''): string => `<!doctype html>
 <html lang="en">
 <head>
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1">
+${POLICY}
 <title>${escapeHtml(title)}</title>
 <style>${STYLE}${more}</style>
 </head>

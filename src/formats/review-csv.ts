@@ -2,6 +2,7 @@ import { openOn } from '@/core/findings/finding';
 import { allFindings } from '@/core/review/counts';
 import type { ReviewFinding } from '@/core/review/schema';
 import type { ReviewFormat } from './format';
+import { FORMULA } from './spreadsheet';
 
 /** The columns, with what stands in each. */
 const COLUMNS: readonly [string, (f: ReviewFinding) => string | number][] = [
@@ -23,9 +24,6 @@ const COLUMNS: readonly [string, (f: ReviewFinding) => string | number][] = [
   ['said', (f) => f.said],
   ['accepted because', (f) => f.accepted ?? ''],
 ];
-
-/** What a spreadsheet would take for a formula when it opens the file. */
-const FORMULA = /^[=+\-@\t\r]/;
 
 /** A field of RFC 4180. A text that a spreadsheet would run is led by an apostrophe, so that it stays a text. */
 function field(value: string | number): string {

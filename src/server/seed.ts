@@ -18,13 +18,22 @@ async function keepDemoFile({ svg, widthPx, density, appearance }: DemoFile): Pr
   return { hash, widthPx: width, heightPx: height, density, appearance, vector: false };
 }
 
-/** Puts the demo project into a store that holds no project. @returns whether it did */
-export async function seedDemo(): Promise<boolean> {
+/**
+ * Puts the demo project into a store that holds no project.
+ * @param onPicture hears which of how many files is drawn next
+ * @returns whether it did
+ */
+export async function seedDemo(onPicture: (n: number, of: number) => void = () => {}): Promise<boolean> {
   if (listProjects().length > 0) return false;
   const renditions = new Map<string, Rendition[]>();
+  const of = demoPictures.reduce((sum, p) => sum + p.files.length, 0);
+  let n = 0;
   for (const picture of demoPictures) {
     const kept: Rendition[] = [];
-    for (const file of picture.files) kept.push(await keepDemoFile(file));
+    for (const file of picture.files) {
+      onPicture(++n, of);
+      kept.push(await keepDemoFile(file));
+    }
     renditions.set(picture.id, kept);
   }
   createProject(demoDocuments((id) => renditions.get(id) ?? []));

@@ -64,6 +64,11 @@ describe('what keeps a store from being used', () => {
     expect(said(() => open('dir.db'))![0]).toBe(503);
   });
 
+  it('is no fault of a file of the product', async () => {
+    const gone = await readFile(path.resolve('.next/no-such-file')).catch((error: unknown) => error);
+    expect(storeFault(gone)).toBeNull();
+  });
+
   it('is nothing that a program does wrong, and is found behind what wraps it', async () => {
     expect(storeFault(new TypeError('x is not a function'))).toBeNull();
     expect(storeFault('text')).toBeNull();

@@ -1,5 +1,5 @@
 import { sayDensity } from '@/core/words/numbers';
-import { escapeHtml } from '../html';
+import { escapeHtml, POLICY } from '../html';
 import { imageHtml } from './sources';
 import { blockCss, type Block, Rules } from './rules';
 import { sceneSheet, type LayerSheet, type NotSaid, type ToWrite } from './scene';
@@ -163,6 +163,7 @@ export function scenePage(parts: PageParts): { html: string; notSaid: NotSaid[] 
 <meta charset="utf-8">
 <meta name="viewport" content="width=device-width, initial-scale=1, viewport-fit=cover">
 <meta name="color-scheme" content="light dark">
+${POLICY}
 <title>${escapeHtml(parts.title)}</title>
 <style>
 ${css.replaceAll('</', '<\\/')}</style>

@@ -1,6 +1,7 @@
 import Papa from 'papaparse';
 import type { Table } from '@/core/screens/table';
 import { z } from 'zod';
+import { withoutApostrophe } from '../spreadsheet';
 
 /** Larger tables are refused: counts of users come to far less. */
 const MOST_BYTES = 20 * 1024 * 1024;
@@ -85,12 +86,28 @@ function hasDecimalComma(rows: Table['rows'], delimiter: string): boolean {
   return commas > points;
 }
 
+/** Letters between two quotes: what is longer is no name and no figure of a screen, but a quote that was never meant to open. */
+const MOST_FIELD = 10_000;
+
+/** A quote at the beginning of a field, up to the one that closes it; two of them in a row are one letter. Source: RFC 4180, §2. */
+const QUOTED = /(?<=^|[,;\t|\r\n])"(?:[^"]|"")*("|$)/g;
+
+/** Looked for before the table is read, which takes long where a field is. @throws UnreadableTable */
+function refuseLongFields(text: string): void {
+  for (const { 0: field, index } of text.matchAll(QUOTED))
+    if (field.length > MOST_FIELD)
+      throw new UnreadableTable(
+        `A quote that opens on line ${text.slice(0, index).split('\n').length} goes on for more than ${MOST_FIELD} letters. Close it, or take it out.`,
+      );
+}
+
 function tableOfCsv(text: string, header?: boolean) {
+  refuseLongFields(text);
   const { data, errors, meta } = Papa.parse<string[]>(text, { skipEmptyLines: false });
   const quote = errors.find((e) => e.type === 'Quotes');
   if (quote) throw new UnreadableTable(`A quote that opens on line ${(quote.row ?? 0) + 1} is never closed.`);
   const lines = data
-    .map((cells, i) => ({ line: i + 1, cells }))
+    .map((cells, i) => ({ line: i + 1, cells: cells.map(withoutApostrophe) }))
     .filter(({ cells }) => cells.some((c) => c.trim() !== ''));
   const [first, second] = lines;
   if (!first) throw new UnreadableTable('The file is empty.');

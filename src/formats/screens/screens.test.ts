@@ -62,6 +62,8 @@ describe('a table of screens', () => {
     ['nothing', bytes('\n \n'), /empty/],
     ['a header alone', bytes('a,b\n'), /no lines/],
     ['a quote that never closes', bytes('a,b\n1,"2\n3,4\n'), /line 2 is never closed/],
+    ['a quoted field of 2 MB', bytes(`a,b\n1,"${'x'.repeat(2_000_000)}"\n`), /line 2 goes on for more than/],
+    ['2 MB after a quote that never closes', bytes(`a,b\n1,"${'3,4\n'.repeat(500_000)}`), /line 2 goes on/],
     ['300 columns', bytes(`${Array.from({ length: 300 }, (_, i) => `c${i}`).join(',')}\n1\n`), /300 columns/],
     ['50 MB', new Uint8Array(50 * 1024 * 1024).fill(97), /52 MB/],
     ['JSON that is cut off', bytes('[{"width": 1'), /no JSON/],
@@ -70,6 +72,18 @@ describe('a table of screens', () => {
   ])('is refused in words where it is %s', (_, file, why) => {
     expect(() => readTable(file)).toThrow(UnreadableTable);
     expect(() => readTable(file)).toThrow(why);
+  });
+
+  it('may have inches in its names, which open nothing', () => {
+    const found = read(`name,width\n${'Phone 6.5" large,390\n'.repeat(2000)}`);
+    expect(found.table.rows).toHaveLength(2000);
+  });
+
+  it('as CSV runs nothing in a spreadsheet, and comes back with the same names', () => {
+    const label = '=HYPERLINK("https://example.test")';
+    const csv = writeScreens([{ ...SCREENS[0]!, label }], 'csv');
+    expect(csv).toContain(`"'=HYPERLINK`);
+    expect(read(csv).table.rows[0]!.cells[0]).toBe(label);
   });
 
   it.each(['csv', 'json'] as const)('comes back as it was written as %s, every screen joined', (type) => {

@@ -1,4 +1,5 @@
 import Papa from 'papaparse';
+import { FORMULA } from '../spreadsheet';
 import type { Screen } from '@/core/screens/screen';
 
 const COLUMNS: readonly (readonly [string, (s: Screen) => string | number])[] = [
@@ -20,7 +21,7 @@ const COLUMNS: readonly (readonly [string, (s: Screen) => string | number])[] = 
 export const TABLE_TYPES = { csv: 'text/csv;charset=utf-8', json: 'application/json' } as const;
 export type TableType = keyof typeof TABLE_TYPES;
 
-/** Screens as a table, sizes in device px, as it can be read again: CSV, or JSON as a list of objects. */
+/** Screens as a table, sizes in device px, as it can be read again: CSV, or JSON as a list of objects. A name that a spreadsheet would run is led by an apostrophe. */
 export function writeScreens(screens: readonly Screen[], type: TableType): string {
   const rows = screens.map((s) => COLUMNS.map(([name, of]) => [name, of(s)] as const));
   if (type === 'json')
@@ -29,8 +30,11 @@ export function writeScreens(screens: readonly Screen[], type: TableType): strin
       null,
       2,
     )}\n`;
-  return Papa.unparse({
-    fields: COLUMNS.map(([name]) => name),
-    data: rows.map((row) => row.map(([, value]) => value)),
-  });
+  return Papa.unparse(
+    {
+      fields: COLUMNS.map(([name]) => name),
+      data: rows.map((row) => row.map(([, value]) => value)),
+    },
+    { escapeFormulae: FORMULA },
+  );
 }

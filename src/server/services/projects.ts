@@ -9,6 +9,7 @@ import type { KeptSignOff } from '@/core/review/sign-off';
 import { nameOfCopy } from '@/core/values/values';
 import type { BuildSource } from '@/formats/build-line';
 import { productFolder, storeFolder } from '../settings';
+import { UnreadableProject, whyUnreadable } from './stored';
 import { getDb, writing, type Db } from '../db/client';
 import { documents, history, projects, signOffs as signOffRows } from '../db/schema';
 import { notFound, Problem } from '../problem';
@@ -79,9 +80,15 @@ export function revisionOf(id: string, db: Handle = getDb()): number {
 /** Goes on only where there is such a project. @throws Problem 404 */
 export const requireProject = (id: string): void => void revisionOf(id);
 
-/** @throws Problem 404 */
+/** @throws Problem 404; UnreadableProject, which is a Problem 409, for documents that are damaged */
 export function loadProject(id: string, db: Handle = getDb()): StoredProject {
-  return { revision: revisionOf(id, db), documents: readDocuments(storedDocuments(id, db)) };
+  const revision = revisionOf(id, db);
+  try {
+    return { revision, documents: readDocuments(storedDocuments(id, db)) };
+  } catch (error) {
+    const why = whyUnreadable(error);
+    throw why === null ? error : new UnreadableProject(why);
+  }
 }
 
 /** The documents of a project as they are stored, of whichever version. */

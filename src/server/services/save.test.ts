@@ -242,6 +242,12 @@ describe('projects', () => {
     expect(cards.get(newer)!.unreadable).toMatch(/schema version 99.*Update Coulee/);
     expect(cards.get(broken)!.unreadable).toMatch(/damaged: project › pictures/);
     expect(cards.get(cut)!.unreadable).toContain('not whole JSON');
+    expect(() => loadProject(broken)).toThrow(
+      expect.objectContaining({
+        status: 409,
+        message: expect.stringContaining('damaged: project › pictures'),
+      }),
+    );
     expect(rawDocuments(cut)).toContain('"kind": "project"');
     expect(() => rawDocuments('none')).toThrow(expect.objectContaining({ status: 404 }));
     for (const id of [newer, broken, cut]) {

@@ -3,8 +3,20 @@ import { NewerSchema } from '@/core/project/migrate';
 import { describe, Problem } from '../problem';
 import { storeFault } from '../store-faults';
 
+/** A project whose documents cannot be read, with what is wrong with them. */
+export class UnreadableProject extends Problem {
+  constructor(readonly why: string) {
+    super(
+      409,
+      `This project cannot be read. ${why} Its raw documents can be saved as a file; take it from an archive or a copy of the store in which it is whole.`,
+    );
+    this.name = 'UnreadableProject';
+  }
+}
+
 /** What is wrong with documents that cannot be read; `null` for what has nothing to do with them. */
 export function whyUnreadable(error: unknown): string | null {
+  if (error instanceof UnreadableProject) return error.why;
   if (error instanceof NewerSchema) return error.message;
   if (error instanceof z.ZodError) return `Its documents are damaged: ${describe(error)}`;
   if (error instanceof SyntaxError || error instanceof TypeError)

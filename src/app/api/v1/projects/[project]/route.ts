@@ -1,5 +1,6 @@
 import { changeProject, deleteProject, readProject } from '@/formats/api/projects';
 import { Problem } from '@/server/problem';
+import { switchOff } from '@/server/real-screen/real-screens';
 import * as projects from '@/server/services/projects';
 import { saveChange } from '@/server/services/save';
 import { done, serve } from '../../../serve';
@@ -27,5 +28,7 @@ export const PATCH = serve(
 export const DELETE = serve(deleteProject, ({ params, query }) => {
   if (query.for === 'good') projects.removeProject(params.project);
   else projects.deleteProject(params.project);
+  // What is gone is shown nowhere any more.
+  switchOff(params.project);
   return done();
 });
