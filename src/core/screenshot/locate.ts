@@ -121,6 +121,31 @@ function foundOtherwise(
   return atLeast > 0 ? null : foundRecoloured(shown, footprint, ring, reach);
 }
 
+/** Why a layer is not looked for; `null` where it is. */
+function silentState({ count, looked }: Footprint): 'unseen' | 'left-out' | null {
+  if (count < LEAST) return 'unseen';
+  return looked < LEAST || looked < count * LEAST_LOOKED ? 'left-out' : null;
+}
+
+/** What fills the screen in other colours cannot be told from another screen. */
+const isOtherScreen = (shown: Shown, { px }: Footprint, near: Point): boolean =>
+  colourOff(shown, px, near) > OTHER_COLOUR || drawnAlike(shown, px, near) < ALIKE;
+
+/** Where a layer is that is there about a place. */
+function locatedAbout(
+  shown: Shown,
+  footprint: Footprint,
+  near: Point,
+  { ring, reach }: { ring: readonly number[]; reach: number },
+): Located {
+  // In other colours any part of one colour fits into any other, so that it is its outline that says where it is.
+  const isTinted = ring.length > 0 && colourOff(shown, footprint.px, near) > OTHER_COLOUR;
+  const tinted = isTinted ? foundRecoloured(shown, footprint, ring, reach) : null;
+  if (tinted) return { state: 'found', at: tinted };
+  if (Math.max(Math.abs(near.x), Math.abs(near.y)) >= reach) return { state: 'out-of-reach' };
+  return { state: 'found', at: foundAt(shown, footprint, near) };
+}
+
 /**
  * Asks of a layer first whether it is in a screenshot, and only then where: it is where the case drawn with it explains clearly more
  * than the case without it.
@@ -130,9 +155,8 @@ function foundOtherwise(
  */
 export function locate(shown: Shown, reach: number): Located {
   const footprint = footprintOf(shown);
-  if (footprint.count < LEAST) return { state: 'unseen' };
-  if (footprint.looked < LEAST || footprint.looked < footprint.count * LEAST_LOOKED)
-    return { state: 'left-out' };
+  const silent = silentState(footprint);
+  if (silent) return { state: silent };
   const { middle } = footprint;
   const support = (by: Point) => supportOf(shown, footprint, { by, scale: 1 });
   const cost = (by: Point) => support(by).cost;
@@ -140,24 +164,12 @@ export function locate(shown: Shown, reach: number): Located {
   const ring = isOverScreen(shown, footprint) ? [] : ringOf(footprint, shown.whole, RING);
   const found = support(near);
   const around = aroundAsWithout(shown, ring, { by: near, scale: 1 }, middle);
-  // What fills the screen in other colours cannot be told from another screen.
-  const isOther =
-    around === null &&
-    (colourOff(shown, footprint.px, near) > OTHER_COLOUR || drawnAlike(shown, footprint.px, near) < ALIKE);
+  const isOther = around === null && isOtherScreen(shown, footprint, near);
   const isHere = !isOther && isThere(found, around);
-  const strength = isHere ? strengthOf(found) : 0;
   // What explains all that it can explain is not of another size, however much of it is covered.
   if ((!isHere || found.says < WELL) && isSomethingNear(shown, footprint, reach)) {
-    const other = foundOtherwise(shown, footprint, ring, reach, isHere ? strength + 0.1 : 0);
+    const other = foundOtherwise(shown, footprint, ring, reach, isHere ? strengthOf(found) + 0.1 : 0);
     if (other) return { state: 'found', at: other };
   }
-  if (!isHere) return { state: 'not-found' };
-  // In other colours any part of one colour fits into any other, so that it is its outline that says where it is.
-  const recoloured =
-    ring.length > 0 && colourOff(shown, footprint.px, near) > OTHER_COLOUR
-      ? foundRecoloured(shown, footprint, ring, reach)
-      : null;
-  if (recoloured) return { state: 'found', at: recoloured };
-  if (Math.max(Math.abs(near.x), Math.abs(near.y)) >= reach) return { state: 'out-of-reach' };
-  return { state: 'found', at: foundAt(shown, footprint, near) };
+  return isHere ? locatedAbout(shown, footprint, near, { ring, reach }) : { state: 'not-found' };
 }
