@@ -1,11 +1,14 @@
-import { and, eq } from 'drizzle-orm';
+import { and, eq, isNull } from 'drizzle-orm';
+import { LRUCache } from 'lru-cache';
 import { z } from 'zod';
 import { leadsBack, type Change } from '@/core/patch/change';
-import { filesOfProject, idTwice, type Documents } from '@/core/project/documents';
+import { filesOfProject, idTwice, readChanged, type Documents } from '@/core/project/documents';
 import { NewerSchema, readDocuments } from '@/core/project/migrate';
-import { applyPatch, diff, PatchError, sameJson } from '@/core/patch/patch';
+import { applyPatch, diff, isObject, PatchError, sameJson } from '@/core/patch/patch';
 import { screensFor } from '@/core/icons/slots';
-import { casesOf } from '@/core/screens/cases';
+import type { Scene } from '@/core/scene/scene';
+import { casesOf, type Case } from '@/core/screens/cases';
+import type { Screen } from '@/core/screens/screen';
 import { whyNotDrawn } from '@/core/survey/can-be-drawn';
 import { knownScreens } from '../catalogue';
 import { fontsFor } from '../fonts/fonts';
@@ -15,15 +18,29 @@ import { describe, Problem } from '../problem';
 import { takenBackTo } from './revisions';
 import { appendHistory, loadProject, writeDocuments, type Handle, type StoredProject } from './projects';
 
+/** As much of documents as says whether they are of the version that they were. */
+const Whole = z.object({
+  project: z.custom<{ schema: unknown }>(isObject),
+  scenes: z.custom<Record<string, unknown>>(isObject),
+});
+
 export interface Saved {
   /** the revision that the change led to */
   revision: number;
 }
 
+/** What became of documents by a patch, read: what it did not touch was read before. @throws ZodError, NewerSchema */
+function readAfter(before: Documents, json: unknown): Documents {
+  const { data: after } = Whole.safeParse(json);
+  return after && after.project.schema === before.project.schema
+    ? readChanged(before, after)
+    : readDocuments(json);
+}
+
 /** The documents after a change, checked as a whole. @throws Problem 422 that names what is wrong with it */
 function changed(before: Documents, change: Change): Documents {
   try {
-    const after = readDocuments(applyPatch(before, change.patch));
+    const after = readAfter(before, applyPatch(before, change.patch));
     if (after.project.id !== before.project.id) throw new Problem(422, 'The id of a project cannot change.');
     if (!leadsBack(change, before, after)) {
       throw new Problem(422, 'The inverse of this change does not lead back to where it started.');
@@ -52,25 +69,40 @@ function keepShared(before: Documents, after: Documents): Documents {
 
 const hashesOf = ({ project }: Documents) => new Set(filesOfProject(project));
 
-/** What of a project the drawing of every scene hangs on. */
-const drawnBy = ({ pictures, named, screens, fonts }: Documents['project']) => [
-  pictures,
-  named,
-  screens,
-  fonts ?? [],
-];
+/** What of a project the drawing of every scene hangs on; on a picture that of those which show it. */
+const drawnBy = ({ named, screens, fonts }: Documents['project']) => [named, screens, fonts ?? []];
+
+/** The scenes that a change may keep from being drawn. @param before `null` of new documents */
+function reached(before: Documents | null, after: Documents): [id: string, scene: Scene][] {
+  const isElse = !before || !sameJson(drawnBy(before.project), drawnBy(after.project));
+  const pictures = before ? changedPictures(before, after) : new Set<string>();
+  const showsChanged = ({ layers }: Scene) =>
+    layers.some((l) => l.kind === 'picture' && pictures.has(l.picture));
+  return Object.entries(after.scenes).filter(
+    ([id, scene]) => isElse || before.scenes[id] !== scene || showsChanged(scene),
+  );
+}
+
+/** Pictures that are other ones than they were, or are gone. */
+function changedPictures(before: Documents, after: Documents): Set<string> {
+  if (before.project.pictures === after.project.pictures) return new Set();
+  const now = new Map(after.project.pictures.map((p) => [p.id, p]));
+  return new Set(before.project.pictures.filter((p) => !sameJson(p, now.get(p.id))).map((p) => p.id));
+}
 
 /**
  * A scene that could not be drawn on some screen would be lost to its makers: the page could not show it.
  * @param before of which all scenes could be drawn; `null` of new documents @throws Problem 422
  */
 export function checkDrawn(before: Documents | null, after: Documents): void {
-  const isElse = !before || !sameJson(drawnBy(before.project), drawnBy(after.project));
-  const changed = Object.entries(after.scenes).filter(([id, scene]) => isElse || before.scenes[id] !== scene);
+  const changed = reached(before, after);
   if (changed.length === 0) return;
   const screens = knownScreens(after.project);
+  const lists = new Map<readonly Screen[], Case[]>();
+  const casesOn = (own: readonly Screen[]) =>
+    lists.get(own) ?? lists.set(own, casesOf(own, ['light'])).get(own)!;
   for (const [id, scene] of changed) {
-    const cases = casesOf(screensFor(scene, after.project, screens), ['light']);
+    const cases = casesOn(screensFor(scene, after.project, screens));
     const problem = whyNotDrawn(after, id, cases, fontsFor(after));
     if (problem) throw new Problem(422, `The scene “${scene.name}” could not be drawn. ${problem}`);
   }
@@ -109,6 +141,25 @@ function since(projectId: string, seen: number, now: StoredProject, db: Handle) 
   }
 }
 
+/** What was saved last, of the projects that were saved last: the next change of it need not read all of them again. */
+const shared = globalThis as unknown as { couleeSaved?: LRUCache<string, StoredProject & { at: string }> };
+const saved = () => (shared.couleeSaved ??= new LRUCache({ max: 8 }));
+
+/** A project as it is stored, without reading it where it is as it was saved last. @throws Problem 404, 409 */
+function present(projectId: string, db: Handle): StoredProject {
+  const last = saved().get(projectId);
+  if (last) {
+    const same = and(
+      eq(projects.id, projectId),
+      isNull(projects.deletedAt),
+      eq(projects.revision, last.revision),
+      eq(projects.updatedAt, last.at),
+    );
+    if (db.select({ id: projects.id }).from(projects).where(same).get()) return last;
+  }
+  return loadProject(projectId, db);
+}
+
 /**
  * Saves one change on top of the revision that its maker saw, in one transaction with its entry in the history. The
  * same change again gets the same answer.
@@ -116,12 +167,13 @@ function since(projectId: string, seen: number, now: StoredProject, db: Handle) 
  * @throws Problem 404; 412 with what differs since (or with the present documents) when others came first; 422 when the result would not be valid
  */
 export function saveChange(projectId: string, seen: number, change: Change): Saved {
-  return writing((tx): Saved => {
-    const now = loadProject(projectId, tx);
-    const { revision, documents: before } = now;
+  let kept: (StoredProject & { at: string }) | null = null;
+  const answer = writing((tx): Saved => {
     const made = and(eq(history.projectId, projectId), eq(history.changeId, change.id));
     const again = tx.select({ revision: history.revision }).from(history).where(made).get();
+    const now = present(projectId, tx);
     if (again) return again;
+    const { revision, documents: before } = now;
     if (revision !== seen) {
       const differing = since(projectId, seen, now, tx);
       throw new Problem(412, 'The project was changed elsewhere in the meantime.', differing);
@@ -139,6 +191,9 @@ export function saveChange(projectId: string, seen: number, change: Change): Sav
       .where(eq(projects.id, projectId))
       .run();
     appendHistory(tx, projectId, next, change, at);
+    kept = { revision: next, documents: after, at };
     return { revision: next };
   });
+  if (kept) saved().set(projectId, kept);
+  return answer;
 }
