@@ -1,3 +1,4 @@
+import path from 'node:path';
 import { copiedProject } from '@/core/project/copy';
 import type { Documents } from '@/core/project/documents';
 import { fontHashesOf, hashesOf } from '@/formats/folder';
@@ -43,7 +44,8 @@ export async function importArchive(file: string, by: For = NOBODY): Promise<Sto
   const found = await drawn(
     {
       kind: 'readArchive',
-      input: { file },
+      // The process that reads it works in another folder.
+      input: { file: path.resolve(file) },
       cost: LARGEST,
       deadlineMs: DRAWING.decodeMs,
       name: 'This archive',
