@@ -1,4 +1,5 @@
 import { parseArgs } from 'node:util';
+import { attacks } from './attacks';
 import { faults } from './faults';
 import { fuzz } from './fuzz';
 import { kill } from './kill';
@@ -11,6 +12,7 @@ const RUNS: Record<string, { count: number; run: (seed: number, count: number) =
   fuzz: { count: 1500, run: fuzz },
   faults: { count: 1, run: faults },
   load: { count: 60, run: load },
+  attacks: { count: 1, run: attacks },
 };
 
 const { values, positionals } = parseArgs({
@@ -22,7 +24,7 @@ const seed = Number(values.seed);
 const count = Number(values.count ?? chosen?.count);
 if (!chosen || !Number.isInteger(seed) || !(count >= 1)) {
   console.error(
-    'Say what: npm run harness -- kill|fuzz|faults|load [--seed N] [--count N]\nThe count is of kills, of inputs, or of seconds under load.',
+    'Say what: npm run harness -- kill|fuzz|faults|load|attacks [--seed N] [--count N]\nThe count is of kills, of inputs, or of seconds under load.',
   );
   process.exit(2);
 }

@@ -1,0 +1,200 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
+import { setTimeout as pause } from 'node:timers/promises';
+import Database from 'better-sqlite3';
+import { unzipSync, zipSync, type Zippable } from 'fflate';
+import { namingLetters, swellingWoff } from '../src/server/testing/hostile-fonts';
+import { ask, edit, editor, read } from './client';
+import { seen, type Seen } from './report';
+import { memoryOf, withServer, type Served } from './server';
+
+/** ms within which the server answers for its health, whatever is thrown at it. */
+const MOST_HEALTH_MS = 300;
+const MB = 1024 * 1024;
+const DEMO = 'larkmoor-ferries';
+
+/** What the server says while something is thrown at it: the longest that its health took, ms, and its own memory. */
+interface Meanwhile {
+  worstMs: number;
+  memoryBytes: number;
+}
+
+/** Asks for the health over and over while something goes on. */
+async function meanwhile(served: Served, work: () => Promise<unknown>): Promise<Meanwhile> {
+  const found: Meanwhile = { worstMs: 0, memoryBytes: 0 };
+  let isOver = false;
+  const watching = (async () => {
+    while (!isOver) {
+      const asked = performance.now();
+      await (await ask(served.address, 'GET', '/api/v1/health')).arrayBuffer();
+      found.worstMs = Math.max(found.worstMs, performance.now() - asked);
+      found.memoryBytes = Math.max(found.memoryBytes, memoryOf(served.child.pid!));
+      await pause(20);
+    }
+  })();
+  try {
+    await work();
+  } finally {
+    isOver = true;
+    await watching;
+  }
+  return found;
+}
+
+const sayMeanwhile = ({ worstMs, memoryBytes }: Meanwhile) =>
+  `health at worst after ${Math.round(worstMs)} ms, ${Math.round(memoryBytes / MB)} MB in all`;
+
+const isFine = ({ worstMs }: Meanwhile) => worstMs <= MOST_HEALTH_MS;
+
+/** Sends files of one kind and says what became of them. @param statuses that may come back */
+const sending = (what: string, route: string, files: () => Uint8Array[], statuses: number[]) =>
+  withServer(async (served) => {
+    const sent = files();
+    const answers: number[] = [];
+    const during = await meanwhile(served, async () => {
+      const all = sent.map(async (file) =>
+        answers.push((await ask(served.address, 'POST', route, file)).status),
+      );
+      await Promise.all(all);
+    });
+    const isKept = isFine(during) && answers.every((s) => statuses.includes(s));
+    return seen(`${what} silences nobody`, isKept, `${answers.join(', ')}; ${sayMeanwhile(during)}`);
+  });
+
+/** An archive with 2 GB of JSON that nothing names. */
+function idleArchive(own: Uint8Array): Uint8Array {
+  const idle = new Uint8Array(4 * MB - 1).fill(32);
+  const beside = Array.from({ length: 480 }, (_, i) => [`scenes/idle-${i}.json`, [idle, { level: 9 }]]);
+  return zipSync({ ...unzipSync(own), ...(Object.fromEntries(beside) as Zippable) });
+}
+
+/** The archive of the demo, as a job makes it. */
+async function archiveOf({ address }: Served): Promise<Uint8Array> {
+  const asked = { id: crypto.randomUUID(), kind: 'export', options: { as: 'archive' } };
+  const route = `/api/v1/projects/${DEMO}/jobs`;
+  await (await ask(address, 'POST', route, asked)).arrayBuffer();
+  for (;;) {
+    const result = await ask(address, 'GET', `${route}/${asked.id}/result`);
+    if (result.ok) return new Uint8Array(await result.arrayBuffer());
+    await result.arrayBuffer();
+    await pause(200);
+  }
+}
+
+const archives = () =>
+  withServer(async (served) => {
+    const file = idleArchive(await archiveOf(served));
+    const answers: number[] = [];
+    const during = await meanwhile(served, () =>
+      Promise.all(
+        [1, 2, 3].map(async () =>
+          answers.push((await ask(served.address, 'POST', '/api/v1/archives?name=a.zip', file)).status),
+        ),
+      ),
+    );
+    const isKept = isFine(during) && answers.every((s) => s === 201);
+    return seen(
+      'three archives with 2 GB that nothing names silence nobody',
+      isKept,
+      `${answers.join(', ')}; ${sayMeanwhile(during)}`,
+    );
+  });
+
+const patch = () =>
+  withServer(async (served) => {
+    const id = DEMO;
+    const { revision } = await read(served.address, id);
+    const paths = Array.from({ length: 5000 }, (_, i) => ({
+      op: 'add',
+      path: '/project/named/-',
+      value: { id: `v${i}`, name: `Value ${i}`, kind: 'length', value: { value: i, unit: 'lu' } },
+    }));
+    let status = 0;
+    const during = await meanwhile(served, async () => {
+      const change = {
+        id: crypto.randomUUID(),
+        patch: paths,
+        inverse: paths.map((_, i) => ({ op: 'remove', path: `/project/named/${paths.length - 1 - i}` })),
+      };
+      const answer = await ask(served.address, 'PATCH', `/api/v1/projects/${id}`, change, {
+        'if-match': `"${revision}"`,
+      });
+      await answer.arrayBuffer();
+      ({ status } = answer);
+    });
+    const isKept = during.worstMs <= 1000 && status < 500;
+    return seen('a change of 5,000 steps keeps nobody waiting', isKept, `${status}; ${sayMeanwhile(during)}`);
+  });
+
+const lock = () =>
+  withServer(async (served, store) => {
+    const editors = await Promise.all([1, 2, 3].map(() => editor(served.address)));
+    const other = new Database(path.join(store, 'coulee.db'));
+    let statuses: number[] = [];
+    const during = await meanwhile(served, async () => {
+      other.exec('begin immediate');
+      const saving = Promise.all(editors.map((who) => edit(served.address, who)));
+      await pause(2000);
+      other.exec('rollback');
+      statuses = await saving;
+    });
+    other.close();
+    const isKept = isFine(during) && statuses.every((s) => s === 200);
+    return seen(
+      'three saves while another program holds the store wait, and nobody else',
+      isKept,
+      `${statuses.join(', ')}; ${sayMeanwhile(during)}`,
+    );
+  });
+
+const flip = () =>
+  withServer(async (served, store) => {
+    const { documents } = await read(served.address, DEMO);
+    const { hash } = documents.project.pictures[0]!.cuts[0]!.renditions[0]!;
+    const file = path.join(store, 'pictures', hash.slice(0, 2), hash);
+    const whole = readFileSync(file);
+    const bytes = Buffer.from(whole);
+    bytes.writeUInt8(bytes.readUInt8(bytes.length >> 1) ^ 1, bytes.length >> 1);
+    writeFileSync(file, bytes);
+    const route = `/api/v1/projects/${DEMO}/jobs`;
+    const asked = { id: crypto.randomUUID(), kind: 'export', options: { as: 'archive' } };
+    let job = (await (await ask(served.address, 'POST', route, asked)).json()) as { state: string };
+    while (['waiting', 'running'].includes(job.state)) {
+      await pause(100);
+      job = (await (await ask(served.address, 'GET', `${route}/${asked.id}`)).json()) as { state: string };
+    }
+    const lost = async () =>
+      (
+        (await (await ask(served.address, 'GET', `/api/v1/projects/${DEMO}/lost-files`)).json()) as {
+          lost: string[];
+        }
+      ).lost;
+    const named = await lost();
+    await (
+      await ask(served.address, 'POST', `/api/v1/projects/${DEMO}/files?name=a.png`, whole)
+    ).arrayBuffer();
+    const left = await lost();
+    return seen(
+      'no export is done over a flipped bit, it is named, and the right bytes heal it',
+      job.state === 'failed' && named.includes(hash) && left.length === 0,
+      `export ${job.state}, ${named.length} named, ${left.length} after the right bytes`,
+    );
+  });
+
+/** What somebody might send to silence or to end the server, one after another, each to a server of its own. */
+export async function attacks(): Promise<Seen[]> {
+  const fonts = `/api/v1/projects/${DEMO}/fonts?name=a.ttf`;
+  const runs = [
+    () => sending('a font that names 2³¹ letters', fonts, () => [namingLetters(2 ** 31 - 1)], [200, 201]),
+    () => sending('a font that names 10⁸ letters', fonts, () => [namingLetters(1e8)], [200, 201]),
+    () =>
+      sending('fonts that unpack to 1.5 GB', fonts, () => [1, 2, 3].map(() => swellingWoff(25, 60)), [413]),
+    archives,
+    patch,
+    lock,
+    flip,
+  ];
+  const found: Seen[] = [];
+  for (const run of runs) found.push(await run());
+  return found;
+}
