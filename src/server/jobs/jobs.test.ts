@@ -1,3 +1,5 @@
+import { readFileSync, writeFileSync } from 'node:fs';
+import path from 'node:path';
 import { buffer } from 'node:stream/consumers';
 import { eq } from 'drizzle-orm';
 import type { JobAsked } from '@/formats/job';
@@ -6,7 +8,8 @@ import { Review } from '@/core/review/schema';
 import { getDb } from '../db/client';
 import { jobs } from '../db/schema';
 import { seedDemo } from '../seed';
-import { DAY_MS } from '../services/projects';
+import { DAY_MS, loadProject } from '../services/projects';
+import { storeFolder } from '../settings';
 import { ownStore } from '../testing/store';
 import { callOff, hearJob, jobOf, resultOf, resumeJobs, startJob, sweepJobs } from './jobs';
 
@@ -103,6 +106,24 @@ describe('a job', () => {
     }
     expect(() => startJob('none', review)).toThrow('This project is not here');
     expect(() => jobOf(PROJECT, 'none')).toThrow('This job is not here');
+  });
+
+  it('is not done over a picture whose bytes the disk has changed, and names it', async () => {
+    const picture = loadProject(PROJECT).documents.project.pictures[0]!;
+    const { hash, appearance, density } = picture.cuts[0]!.renditions[0]!;
+    const file = path.join(storeFolder(), 'pictures', hash.slice(0, 2), hash);
+    const whole = readFileSync(file);
+    const spoilt = Buffer.from(whole);
+    spoilt.writeUInt8(spoilt.readUInt8(spoilt.length >> 1) ^ 1, spoilt.length >> 1);
+    writeFileSync(file, spoilt);
+    for (const as of ['archive', 'files'] as const) {
+      const { job } = await ended(startJob(PROJECT, { kind: 'export', options: { as } } as JobAsked).id);
+      expect(job).toMatchObject({ state: 'failed', problem: { status: 410 } });
+      expect(job.problem!.detail).toMatch(
+        `${picture.name} (${appearance}, ${density}×): The bytes of the file`,
+      );
+    }
+    writeFileSync(file, whole);
   });
 
   it('that ran when the server ended is begun again, and one that was over is not', async () => {

@@ -1,6 +1,7 @@
 import { setImmediate } from 'node:timers/promises';
 import { and, eq, inArray, lt } from 'drizzle-orm';
 import PQueue, { type QueueAddOptions } from 'p-queue';
+import { namesOfFiles } from '@/core/project/file-names';
 import { jobResult } from '@/formats/api/jobs';
 import { addressOf } from '@/formats/api/operation';
 import { JobAsked, type Job } from '@/formats/job';
@@ -11,7 +12,7 @@ import type { TaskProgress } from '../drawing/progress';
 import { FairQueue } from '../drawing/queue';
 import { log } from '../log';
 import { notFound, Problem, UNKNOWN_FAULT } from '../problem';
-import { DAY_MS, requireProject } from '../services/projects';
+import { DAY_MS, loadProject, requireProject } from '../services/projects';
 import { readableOf } from '../exports/made';
 import { storeFault } from '../store-faults';
 import { make } from './kinds';
@@ -85,10 +86,24 @@ function setState(id: string, state: Row['state'], ended?: Ended): void {
   );
 }
 
+/** What a file that could not be read is to its project, to begin a sentence with; nothing where that is not known. */
+function nameOfLost(projectId: string, hash: unknown): string {
+  if (typeof hash !== 'string') return '';
+  try {
+    const [name] = namesOfFiles(loadProject(projectId).documents.project, [hash]);
+    return name === undefined ? '' : `${name}: `;
+  } catch (error) {
+    // A project that is gone, or cannot be read, names nothing.
+    if (error instanceof Problem) return '';
+    throw error;
+  }
+}
+
 /** What went wrong, as the caller may hear it. */
-function problemOf(error: unknown): NonNullable<Ended['problem']> {
+function problemOf(error: unknown, projectId: string): NonNullable<Ended['problem']> {
   const known = error instanceof Problem ? error : storeFault(error);
-  if (known) return { status: known.status, detail: known.message };
+  if (known)
+    return { status: known.status, detail: `${nameOfLost(projectId, known.more.lost)}${known.message}` };
   log.error(error);
   return { status: 500, detail: UNKNOWN_FAULT };
 }
@@ -113,7 +128,7 @@ async function run({ id, projectId, asked }: Row, live: Live): Promise<void> {
     // What was called off in the last moment stays so.
     if (!signal.aborted) setState(id, 'done', { result: { hash, name, bytes, mediaType, said } });
   } catch (error) {
-    if (!signal.aborted) setState(id, 'failed', { problem: problemOf(error) });
+    if (!signal.aborted) setState(id, 'failed', { problem: problemOf(error, projectId) });
   } finally {
     tell(id);
     here().live.delete(id);

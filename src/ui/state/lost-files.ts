@@ -1,7 +1,5 @@
 import { lostFiles } from '@/formats/api/files';
-import type { Project } from '@/core/project/project';
 import { ask, RequestProblem } from '../api';
-import { APPEARANCE_LABELS } from '../words';
 import type { WorkbenchStore } from './workbench';
 
 /** How long until it is asked again, while files are missing. */
@@ -38,18 +36,4 @@ export function putBack(store: WorkbenchStore, hash: string): boolean {
   if (!lost.includes(hash)) return false;
   store.setState({ lost: lost.filter((h) => h !== hash) });
   return true;
-}
-
-/** What lost files are to the project, in words: “Harbour (dark, 2×)”, or the name of a font. */
-export function namesOfLost({ pictures, fonts = [] }: Project, lost: readonly string[]): string[] {
-  const files = pictures.flatMap((p) =>
-    p.cuts.flatMap((c) =>
-      c.renditions.map((r) => ({
-        hash: r.hash,
-        name: `${p.name} (${APPEARANCE_LABELS[r.appearance].toLowerCase()}, ${r.density}×)`,
-      })),
-    ),
-  );
-  const all = [...files, ...fonts.map((f) => ({ hash: f.hash, name: `the font ${f.name}` }))];
-  return lost.flatMap((hash) => all.find((f) => f.hash === hash)?.name ?? []);
 }

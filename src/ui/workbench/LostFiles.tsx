@@ -1,6 +1,6 @@
 'use client';
 import { useWorkbench } from '../state/context';
-import { namesOfLost } from '../state/lost-files';
+import { namesOfFiles } from '@/core/project/file-names';
 
 const MOST_NAMED = 4;
 
@@ -8,7 +8,7 @@ const MOST_NAMED = 4;
 export function LostFiles() {
   const lost = useWorkbench((s) => s.lost);
   const project = useWorkbench((s) => s.documents.project);
-  const names = namesOfLost(project, lost);
+  const names = namesOfFiles(project, lost);
   if (names.length === 0) return null;
   const more = names.length - MOST_NAMED;
   return (
