@@ -23,8 +23,9 @@ export const DRAWING = {
   idleMs: 30_000,
   /** at the same time */
   atOnce: 2,
-  /** up to which a task is short: one of these is done beside the others when they keep it waiting */
+  /** up to which a task is short: one of these is done beside the others when they keep it waiting for so long */
   short: 8_000_000,
+  shortWaitMs: 500,
   /** from which on a task counts as large, and only one of its kind runs at a time: layers × px */
   large: 40_000_000,
   /** layers × px of one picture */

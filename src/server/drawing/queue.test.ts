@@ -77,7 +77,7 @@ it('does a short task beside others that keep it waiting, and no two of these', 
   const short = inTurn({ project: 'a', cost: 1 }, first.work);
   let isDone = false;
   const next = inTurn({ project: 'b', cost: 1 }, () => Promise.resolve((isDone = true)));
-  await new Promise((resolve) => setImmediate(resolve));
+  await new Promise((resolve) => setTimeout(resolve, DRAWING.shortWaitMs + 100));
   expect(isDone).toBe(false);
   first.letGo();
   await Promise.all([short, next]);

@@ -57,14 +57,33 @@ export class FairQueue {
 
 const make = (concurrency: number) =>
   new PQueue<FairQueue, Partial<Turn> & QueueAddOptions>({ concurrency, queueClass: FairQueue });
+type Queue = ReturnType<typeof make>;
 const shared = globalThis as unknown as {
-  couleeQueues?: Record<'all' | 'large' | 'short', ReturnType<typeof make>>;
+  couleeQueues?: Record<'all' | 'large' | 'short', Queue>;
 };
 const queues = () => (shared.couleeQueues ??= { all: make(DRAWING.atOnce), large: make(1), short: make(1) });
 
 /**
+ * Work that stands in two queues and is done by the one whose turn comes first.
+ * @returns what it comes to; in the other queue its place is given up
+ */
+function inEither<T>(work: () => Promise<T>, first: Queue, second: Queue, turn: Turn): Promise<T> {
+  return new Promise<T>((resolve, reject) => {
+    let isBegun = false;
+    const once = async () => {
+      if (isBegun) return;
+      isBegun = true;
+      clearTimeout(patience);
+      await work().then(resolve, reject);
+    };
+    const patience = setTimeout(() => void second.add(once, turn).catch(reject), DRAWING.shortWaitMs);
+    first.add(once, turn).catch(reject);
+  });
+}
+
+/**
  * Does something when it is its turn: at most two at a time, of large ones one, so that a small one never waits for two of
- * them. A short one that would have to wait is done beside them, one at a time. @throws Problem 503 when too many wait
+ * them. A short one that is kept waiting is done beside them, one at a time. @throws Problem 503 when too many wait
  */
 export async function inTurn<T>(turn: Turn, work: () => Promise<T>): Promise<T> {
   const { all, large, short } = queues();
@@ -76,7 +95,7 @@ export async function inTurn<T>(turn: Turn, work: () => Promise<T>): Promise<T> 
         retryAfter: 5,
       },
     );
-  if (turn.cost <= DRAWING.short && all.pending >= DRAWING.atOnce) return short.add(work, turn);
+  if (turn.cost <= DRAWING.short) return inEither(work, all, short, turn);
   const inAll = () => all.add(work, turn);
   return turn.cost > DRAWING.large ? large.add(inAll, turn) : inAll();
 }
