@@ -1,5 +1,6 @@
 import { demo, demoCases, demoInput, madeUpPixels } from '../../../demo/testing';
 import { casesOf } from '../screens/cases';
+import type { Limit } from '../measure/limit';
 import { survey } from '../survey/survey';
 import { because, causeOf, suspects } from './because';
 import { couldClear } from './clearing';
@@ -44,6 +45,25 @@ it('what lies under a fold that runs down the screen is laid to its place across
   const { input, found } = foundIn('winter-splash-mended', folded);
   const finding = found.find((f) => f.subject.id === 'emblem' && f.measure === 'under-cutout')!;
   expect(causeOf(input, finding, folded)).toEqual({ layerId: 'emblem', path: ['placing', 'x'] });
+});
+
+it('what a panel that hugs it holds is tried in no place that would go round in a circle', () => {
+  const { input } = foundIn('sign-in');
+  const scene = structuredClone(input.scene);
+  const form = scene.layers.find((l) => l.id === 'form')!;
+  if (form.kind !== 'panel') throw new Error('It is a panel');
+  form.placing.y = {
+    kind: 'middle',
+    region: 'safe',
+    shift: { value: 0, unit: 'lu' },
+    extent: { kind: 'hug' },
+  };
+  // Everything is wrong that can be: each part of each rule is tried.
+  const limits = input.limits.map((l): Limit => ({ ...l, min: undefined, max: -1e9 }));
+  const strict = { ...input, scene, limits };
+  const found = findingsOf(scene, survey(strict, cases), cases);
+  expect(found.length).toBeGreaterThan(10);
+  expect(() => withParts(strict, found, cases)).not.toThrow();
 });
 
 describe.each(demo.project.scenes)('on %s', (id) => {

@@ -1,5 +1,6 @@
 import { FIT_PRESETS, withPreset } from '../fit/presets';
 import { Fit } from '../fit/rule';
+import { PlacingCycle } from '../placing/resolve';
 import { AxisRule, Edge, Extent } from '../placing/rule';
 import type { Reason } from '../explain/reason';
 import { breachId } from '../measure/judge';
@@ -7,7 +8,7 @@ import { applyPatch } from '../patch/patch';
 import type { Layer } from '../scene/scene';
 import type { Case } from '../screens/cases';
 import type { Path } from '../sentences/parts';
-import { surveyCase, type SurveyInput } from '../survey/survey';
+import { surveyCase, type CaseResult, type SurveyInput } from '../survey/survey';
 import { lu, percent } from '../values/values';
 
 export type RulePart = NonNullable<Reason['part']>;
@@ -93,6 +94,16 @@ function othersFor(layer: Layer, path: Path): { path: Path; values: unknown[] } 
   }
 }
 
+/** A case of a scene; `null` where its layers are measured from one another in a circle, so that nothing is drawn. */
+function drawn(input: SurveyInput, c: Case): CaseResult | null {
+  try {
+    return surveyCase(input, c);
+  } catch (error) {
+    if (error instanceof PlacingCycle) return null;
+    throw error;
+  }
+}
+
 /**
  * Whether a part of a rule could clear a finding on a case by itself: it is tried with other values, evenly over what it may say.
  * Parts whose values cannot be listed, such as a picture or a type face, are taken to be able to.
@@ -107,10 +118,7 @@ export function couldClear(input: SurveyInput, { layerId, path }: RulePart, id: 
   if (others === null) return true;
   return others.values.some((value) => {
     const changed = applyPatch(layer, [{ op: 'replace', path: `/${others.path.join('/')}`, value }]);
-    const result = surveyCase(
-      { ...input, scene: { ...scene, layers: scene.layers.with(index, changed) } },
-      c,
-    );
-    return !result.breaches.some((breach) => breachId(breach) === id);
+    const result = drawn({ ...input, scene: { ...scene, layers: scene.layers.with(index, changed) } }, c);
+    return result !== null && !result.breaches.some((breach) => breachId(breach) === id);
   });
 }
