@@ -1,5 +1,5 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { isIntact, readOriginal, readPreview, storePreview } from './blobs';
+import { readOriginal, readPreview, storePreview } from './blobs';
 import { getDb } from './db/client';
 import { blobs, fonts } from './db/schema';
 import { drawn, NOBODY } from './drawing/drawn';
@@ -9,6 +9,7 @@ import { sniff } from './pictures/sniff';
 import { Problem } from './problem';
 import { listProjects } from './services/projects';
 import { listSignOffs } from './services/sign-offs';
+import { whyNotIntact } from './services/verify';
 
 /** What a look at every byte of the store has found. */
 export interface Scrubbed {
@@ -47,7 +48,7 @@ async function mendPreviews(row: Row): Promise<boolean> {
 /** Whether the bytes of a file are as they were stored; why not, in words, where they are not. */
 async function whyBroken(hash: string): Promise<string | null> {
   try {
-    return (await isIntact(hash)) ? null : 'Its bytes are not those that were stored.';
+    return await whyNotIntact(hash);
   } catch (error) {
     if (error instanceof Problem) return error.message;
     throw error;
@@ -57,13 +58,12 @@ async function whyBroken(hash: string): Promise<string | null> {
 /**
  * Reads every byte of the store, one file after another: originals and fonts are held against their hashes, sign-offs against
  * their seals, and previews are made again where they are other ones.
- * @param pauseMs after each file, so that nobody waits for it @param signal ends it
+ * @param pauseMs after each file, so that nobody waits for it
  */
-export async function scrubStore(pauseMs: number, signal?: AbortSignal): Promise<Scrubbed> {
+export async function scrubStore(pauseMs: number): Promise<Scrubbed> {
   const found: Scrubbed = { checked: 0, broken: [], mended: [] };
   const next = async () => {
     found.checked++;
-    signal?.throwIfAborted();
     await pause(pauseMs, undefined, { ref: false });
   };
   for (const row of getDb().select().from(blobs).all()) {

@@ -4,6 +4,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import Database from 'better-sqlite3';
 import { drizzle } from 'drizzle-orm/better-sqlite3';
 import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
+import { isLocked } from './hold';
 import { productFolder, storeFolder } from '../settings';
 import * as schema from './schema';
 import { checkStoreThere, databaseIn, rememberStore } from './there';
@@ -79,7 +80,7 @@ function isFree({ $client }: Db): boolean {
     return true;
   } catch (error) {
     // Any other fault is told by what is wanted of it.
-    return !String((error as { code?: unknown }).code).startsWith('SQLITE_BUSY');
+    return !isLocked(error);
   } finally {
     $client.pragma(`busy_timeout = ${BUSY.blockingMs}`);
   }

@@ -17,7 +17,9 @@ function holderOf(file: string): string {
   }
 }
 
-const isLocked = (error: unknown) => String((error as { code?: unknown }).code).startsWith('SQLITE_BUSY');
+/** Whether a database says that somebody else holds it. */
+export const isLocked = (error: unknown) =>
+  String((error as { code?: unknown }).code).startsWith('SQLITE_BUSY');
 
 /**
  * Takes a store for one server. The system itself gives it back when the process ends, however it ends: it is a lock on a

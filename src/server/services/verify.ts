@@ -15,6 +15,10 @@ export interface LostFile {
 
 const LOST = 'It is missing from the store, or cut short.';
 
+/** Why the bytes of a file are not as they were stored, in words; `null` where they are. @throws Problem 410 when they are missing */
+export const whyNotIntact = async (hash: string): Promise<string | null> =>
+  (await isIntact(hash)) ? null : 'Its bytes are not those that were stored.';
+
 /** The files of a project of which something is missing, or was found to be damaged: pictures with their previews, screenshots, and fonts. */
 export async function lostFiles({ project }: Documents): Promise<string[]> {
   const lost: string[] = [];
@@ -38,9 +42,8 @@ export async function verifyStore(thorough: boolean): Promise<{ checked: number;
   const written = getDb().select().from(fonts).all();
   const lost: LostFile[] = [];
   const check = async (hash: string, whole: Promise<boolean>) => {
-    if (!(await whole)) lost.push({ hash, why: LOST });
-    else if (thorough && !(await isIntact(hash)))
-      lost.push({ hash, why: 'Its bytes are not those that were stored.' });
+    const why = !(await whole) ? LOST : thorough ? await whyNotIntact(hash) : null;
+    if (why !== null) lost.push({ hash, why });
   };
   for (const row of pictures) await check(row.hash, isWhole(row));
   for (const row of written) await check(row.hash, hasOriginal(row.hash, row.bytes));
