@@ -68,17 +68,28 @@ function idleArchive(own: Uint8Array): Uint8Array {
   return zipSync({ ...unzipSync(own), ...(Object.fromEntries(beside) as Zippable) });
 }
 
-/** The archive of the demo, as a job makes it. */
-async function archiveOf({ address }: Served): Promise<Uint8Array> {
-  const asked = { id: crypto.randomUUID(), kind: 'export', options: { as: 'archive' } };
-  const route = `/api/v1/projects/${DEMO}/jobs`;
-  await (await ask(address, 'POST', route, asked)).arrayBuffer();
-  for (;;) {
-    const result = await ask(address, 'GET', `${route}/${asked.id}/result`);
-    if (result.ok) return new Uint8Array(await result.arrayBuffer());
-    await result.arrayBuffer();
-    await pause(200);
+interface Job {
+  id: string;
+  state: string;
+}
+
+/** Makes the archive of the demo as a job, and waits for its end. @returns how it ended, and the address of the job */
+async function exported({ address }: Served): Promise<{ state: string; route: string }> {
+  const jobs = `/api/v1/projects/${DEMO}/jobs`;
+  const asked = { kind: 'export', options: { as: 'archive' } };
+  let job = (await (await ask(address, 'POST', jobs, asked)).json()) as Job;
+  const route = `${jobs}/${job.id}`;
+  while (['waiting', 'running'].includes(job.state)) {
+    await pause(100);
+    job = (await (await ask(address, 'GET', route)).json()) as Job;
   }
+  return { state: job.state, route };
+}
+
+/** The archive of the demo. */
+async function archiveOf(served: Served): Promise<Uint8Array> {
+  const { route } = await exported(served);
+  return new Uint8Array(await (await ask(served.address, 'GET', `${route}/result`)).arrayBuffer());
 }
 
 const archives = () =>
@@ -156,13 +167,7 @@ const flip = () =>
     const bytes = Buffer.from(whole);
     bytes.writeUInt8(bytes.readUInt8(bytes.length >> 1) ^ 1, bytes.length >> 1);
     writeFileSync(file, bytes);
-    const route = `/api/v1/projects/${DEMO}/jobs`;
-    const asked = { id: crypto.randomUUID(), kind: 'export', options: { as: 'archive' } };
-    let job = (await (await ask(served.address, 'POST', route, asked)).json()) as { state: string };
-    while (['waiting', 'running'].includes(job.state)) {
-      await pause(100);
-      job = (await (await ask(served.address, 'GET', `${route}/${asked.id}`)).json()) as { state: string };
-    }
+    const { state } = await exported(served);
     const lost = async () =>
       (
         (await (await ask(served.address, 'GET', `/api/v1/projects/${DEMO}/lost-files`)).json()) as {
@@ -176,8 +181,8 @@ const flip = () =>
     const left = await lost();
     return seen(
       'no export is done over a flipped bit, it is named, and the right bytes heal it',
-      job.state === 'failed' && named.includes(hash) && left.length === 0,
-      `export ${job.state}, ${named.length} named, ${left.length} after the right bytes`,
+      state === 'failed' && named.includes(hash) && left.length === 0,
+      `export ${state}, ${named.length} named, ${left.length} after the right bytes`,
     );
   });
 

@@ -62,7 +62,10 @@ async function layerOf(drawn: Buffer, { kind, by, scale }: Edit, random: Random)
     .png()
     .toBuffer();
   const layer = await sharp(placed).extract({ left: width, top: height, width, height }).png().toBuffer();
-  return { layer, middle: { x: left + box.info.width / 2, y: top + box.info.height / 2 } };
+  // Where it really lies and how large it really is, whole px being all that can be put together.
+  const middle = { x: left + box.info.width / 2, y: top + box.info.height / 2 };
+  const lies = { x: at.x + size.width / 2 - middle.x, y: at.y + size.height / 2 - middle.y };
+  return { layer, middle, by: lies };
 }
 
 async function otherApp(width: number, height: number, random: Random): Promise<Buffer> {
@@ -114,9 +117,9 @@ export async function taken(parts: Buffer[], edit: Edit, size: Size, random: Ran
   const [below, alone, above] = parts as [Buffer, Buffer, Buffer];
   if (edit.kind === 'other app') {
     const other = await otherApp(size.width, size.height, random);
-    return { made: other, bare: other, middle: { x: 0, y: 0 } };
+    return { made: other, bare: other, middle: { x: 0, y: 0 }, by: edit.by };
   }
-  const { layer, middle } = await layerOf(alone, edit, random);
+  const { layer, middle, by } = await layerOf(alone, edit, random);
   const cover = edit.kind === 'covered' ? [await coverOf(layer, size, random)] : [];
   const stack = (own: OverlayOptions[]): OverlayOptions[] =>
     edit.kind === 'behind'
@@ -124,5 +127,5 @@ export async function taken(parts: Buffer[], edit: Edit, size: Size, random: Ran
       : [{ input: below }, ...own, { input: above }, ...cover];
   const bare = await onPaper(size, stack([]));
   const made = edit.kind === 'left out' ? bare : await onPaper(size, stack([{ input: layer }]));
-  return { made, bare, middle };
+  return { made, bare, middle, by };
 }

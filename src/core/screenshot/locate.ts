@@ -1,11 +1,11 @@
 import type { LayerState } from '../project/proof';
 import type { Rect } from '../geometry/rect';
 import { edgesAt, type Edges } from './edges';
-import { aroundAsWithout, drawnAlike, isThere, supportOf, type Support } from './presence';
+import { aroundAsWithout, drawnAlike, isThere, seenAlike, supportOf, type Support } from './presence';
 import { findRecoloured } from './recoloured';
 import { findRescaled } from './rescaled';
 import { refined, searchAround } from './search';
-import { apart, footprintOf, ringOf, type Footprint, type Point, type Shown } from './shown';
+import { apart, footprintOf, ringOf, thinned, type Footprint, type Point, type Shown } from './shown';
 
 /** Where a layer lies in a screenshot beside where it is drawn, px; positive to the right and down. */
 export interface Displaced extends Point {
@@ -30,6 +30,8 @@ const RING = 9;
 const OTHER_COLOUR = 10;
 /** How well a layer has to be explained so that it is not looked for in other sizes as well. */
 const WELL = 0.75;
+/** Px of it that are looked at where every place is tried. */
+const FEW = 900;
 
 /** Share of what a layer draws that has to be drawn alike where its ends are not seen. */
 const ALIKE = 0.25;
@@ -131,19 +133,34 @@ function silentState({ count, looked }: Footprint): 'unseen' | 'left-out' | null
 const isOtherScreen = (shown: Shown, { px }: Footprint, near: Point): boolean =>
   colourOff(shown, px, near) > OTHER_COLOUR || drawnAlike(shown, px, near) < ALIKE;
 
+/** How a layer is looked for: px around it, and how far, px. */
+interface Search {
+  ring: readonly number[];
+  reach: number;
+}
+
+/** Where so much of a layer is seen in its own colours that it is there, though something else of about its colours lies nearby. */
+function alikeAbout(shown: Shown, footprint: Footprint, { ring, reach }: Search): Point | null {
+  const few = { ...footprint, px: thinned(footprint.px, FEW) };
+  const best = searchAround((by) => -seenAlike(shown, few, by), { x: 0, y: 0 }, reach, 1);
+  const around = aroundAsWithout(shown, ring, { by: best, scale: 1 }, footprint.middle);
+  const isSeen = isThere(supportOf(shown, footprint, { by: best, scale: 1 }), around);
+  return isSeen && colourOff(shown, footprint.px, best) <= OTHER_COLOUR ? best : null;
+}
+
 /** Where a layer is that is there about a place. */
-function locatedAbout(
-  shown: Shown,
-  footprint: Footprint,
-  near: Point,
-  { ring, reach }: { ring: readonly number[]; reach: number },
-): Located {
+function locatedAbout(shown: Shown, footprint: Footprint, near: Point, search: Search): Located {
+  const { ring, reach } = search;
+  let about: Point | null = near;
   // In other colours any part of one colour fits into any other, so that it is its outline that says where it is.
-  const isTinted = ring.length > 0 && colourOff(shown, footprint.px, near) > OTHER_COLOUR;
-  const tinted = isTinted ? foundRecoloured(shown, footprint, ring, reach) : null;
-  if (tinted) return { state: 'found', at: tinted };
-  if (Math.max(Math.abs(near.x), Math.abs(near.y)) >= reach) return { state: 'out-of-reach' };
-  return { state: 'found', at: foundAt(shown, footprint, near) };
+  if (ring.length > 0 && colourOff(shown, footprint.px, near) > OTHER_COLOUR) {
+    const tinted = foundRecoloured(shown, footprint, ring, reach);
+    if (tinted) return { state: 'found', at: tinted };
+    about = alikeAbout(shown, footprint, search);
+    if (!about) return { state: 'not-found' };
+  }
+  if (Math.max(Math.abs(about.x), Math.abs(about.y)) >= reach) return { state: 'out-of-reach' };
+  return { state: 'found', at: foundAt(shown, footprint, about) };
 }
 
 /**

@@ -26,11 +26,13 @@ export interface Support {
    * screen says neither, so that nothing is gained by pushing what does not fit over an edge
    */
   cost: number;
+  /** share of its px that are looked at, 0..1: the others lie under what is above it */
+  looked: number;
   /** the same in the mean of those on the screen alone: for places that lie less than a px apart */
   fineCost: number;
 }
 
-const NOTHING: Support = { says: -1, explained: 0, cost: Infinity, fineCost: Infinity };
+const NOTHING: Support = { says: -1, explained: 0, cost: Infinity, fineCost: Infinity, looked: 0 };
 
 /** Where a px of the drawing comes to lie. */
 export const posed = (x: number, y: number, { by, scale }: Pose, middle: Point): Point =>
@@ -77,9 +79,27 @@ export function supportOf(shown: Shown, { px, middle, through }: Held, pose: Pos
     says: weighed === 0 ? -1 : max(-1, min(1, says / weighed)),
     explained: weighed / all,
     // Where most of it would lie beyond the screen nothing says that it does.
+    looked: looked / px.length,
     cost: count * 2 < looked ? Infinity : cost / looked,
     fineCost: count * 2 < looked ? Infinity : cost / count,
   };
+}
+
+/** Levels within which a px is taken for the very colour that the layer has there. */
+const SAME = 12;
+
+/** Share of the px of a layer at a shift that are as it draws them, and not as its absence leaves them, 0..1. */
+export function seenAlike(shown: Shown, { px, through }: Held, by: Point): number {
+  const { whole, without, shot, ignored } = shown;
+  const { width } = whole;
+  let alike = 0;
+  for (const i of px) {
+    const x = i % width;
+    const at = placeIn(shot, x + by.x, (i - x) / width + by.y);
+    if (!at || ignored[at.j] || apart(without, at.j, shot, at.j) <= SAME) continue;
+    if (apartMoved(shown, i, at, through) <= SAME) alike++;
+  }
+  return alike / px.length;
 }
 
 /** Share of px around a layer at a place that are as they are without it, 0..1; `null` where there are none. */

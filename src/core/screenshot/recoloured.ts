@@ -17,7 +17,11 @@ const AROUND = 0.75;
 const OUTLINE = { inside: 0.9, around: 0.85, ofBox: 0.95 };
 
 /** Px around an outline that say where it is. */
-const OUTLINE_PX = 3;
+const OUTLINE_PX = 4;
+/** Of them those that its edges are blurred into by scaling, which say nothing. */
+const BLURRED_PX = 1;
+/** Px about the place that its colours tell within which its outline is looked for. */
+const NEARBY = 3;
 
 const at = ({ data }: Shown['shot'], b: Between, c: number) => {
   const one = data[b.j * 4 + c]!;
@@ -112,8 +116,8 @@ export function findRecoloured(
     : left <= LEFT * absent && around >= AROUND;
   if (!isThere) return null;
   // Its outline says where it is, to the px.
-  const exact = costAround(ringOf(footprint, shown.whole, OUTLINE_PX, 1));
-  const best = searchAround(exact, near, OUTLINE_PX, 1);
+  const exact = costAround(ringOf(footprint, shown.whole, OUTLINE_PX, 1, BLURRED_PX));
+  const best = searchAround(exact, near, NEARBY, 1);
   return {
     x: refined((x) => exact({ x, y: best.y }), best.x),
     y: refined((y) => exact({ x: best.x, y }), best.y),

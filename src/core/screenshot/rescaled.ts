@@ -15,6 +15,8 @@ const STEPS = [
   { scale: 0.003, by: 0.25 },
 ];
 const ROUNDS = 6;
+/** Its size is told by its ends, so that most of it and of what is around it has to be seen. */
+const WHOLE = { explained: 0.6, around: 0.6 };
 
 /** The best pose that can be walked to from one, by ever smaller steps. */
 function walked(cost: (pose: Pose) => number, from: Pose): Pose {
@@ -50,7 +52,11 @@ export function findRescaled(
   const { middle } = held;
   const few = { ...held, px: thinned(held.px, FEW) };
   // By the area that is explained: a part of what is there is explained by anything smaller as well.
-  const costOf = (pose: Pose) => supportOf(shown, few, pose).cost * pose.scale ** 2;
+  const costOf = (pose: Pose) => {
+    // What lies under something else at one size may be seen at another: no mean of what is seen, but all of it.
+    const { cost, looked } = supportOf(shown, few, pose);
+    return cost * looked * pose.scale ** 2;
+  };
   const starts = SCALES.map((scale) => {
     const by = searchAround((b) => costOf({ by: b, scale }), { x: 0, y: 0 }, reach, 3);
     return { pose: { by, scale }, cost: costOf({ by, scale }) };
@@ -61,5 +67,7 @@ export function findRescaled(
   });
   const [best] = found.toSorted((a, b) => costOf(a.pose) - costOf(b.pose));
   if (!best || best.pose.scale <= 0.35) return null;
-  return isThere(best.support, aroundAsWithout(shown, ring, best.pose, middle)) ? best : null;
+  const around = aroundAsWithout(shown, ring, best.pose, middle);
+  const isWhole = best.support.explained >= WHOLE.explained && (around ?? 1) >= WHOLE.around;
+  return isWhole && isThere(best.support, around) ? best : null;
 }

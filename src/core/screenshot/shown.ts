@@ -158,23 +158,37 @@ export function throughOf({ whole, without }: Shown, px: readonly number[]): num
   return channels.reduce((sum, v) => sum + v, 0) / channels.length;
 }
 
+/** Whether one of so many px to each side belongs to a layer. */
+function isNear(
+  { is }: Footprint,
+  { width, height }: Raster,
+  at: Point,
+  wide: number,
+  step: number,
+): boolean {
+  for (let dy = -wide; dy <= wide; dy += step)
+    for (let dx = -wide; dx <= wide; dx += step) {
+      const [x, y] = [at.x + dx, at.y + dy];
+      if (x >= 0 && y >= 0 && x < width && y < height && is[y * width + x]) return true;
+    }
+  return false;
+}
+
 /**
  * Px around a layer, not of it, within so many px of its edges: what has to be as it is without it for its shape to be seen.
  * @param step only each so manyth px each way, which is enough to tell whether it is there
+ * @param gap px next to its edges that are left out
  */
-export function ringOf({ is, box }: Footprint, { width, height }: Raster, wide: number, step = 3): number[] {
+export function ringOf(footprint: Footprint, raster: Raster, wide: number, step = 3, gap = 0): number[] {
+  const { is, box } = footprint;
+  const { width, height } = raster;
   const ring: number[] = [];
   const [x0, y0] = [Math.max(0, box.x - wide), Math.max(0, box.y - wide)];
   const [x1, y1] = [Math.min(width, box.x + box.width + wide), Math.min(height, box.y + box.height + wide)];
-  const isNear = (x: number, y: number) => {
-    for (let dy = -wide; dy <= wide; dy += step)
-      for (let dx = -wide; dx <= wide; dx += step) {
-        const [nx, ny] = [x + dx, y + dy];
-        if (nx >= 0 && ny >= 0 && nx < width && ny < height && is[ny * width + nx]) return true;
-      }
-    return false;
-  };
   for (let y = y0; y < y1; y += step)
-    for (let x = x0; x < x1; x += step) if (!is[y * width + x] && isNear(x, y)) ring.push(y * width + x);
+    for (let x = x0; x < x1; x += step) {
+      if (is[y * width + x] || !isNear(footprint, raster, { x, y }, wide, step)) continue;
+      if (gap === 0 || !isNear(footprint, raster, { x, y }, gap, 1)) ring.push(y * width + x);
+    }
   return thinned(ring);
 }
