@@ -16,18 +16,18 @@ export type FitName = (typeof FIT_NAMES)[number];
 const Side = z.union([Length, z.literal('auto')]);
 
 /** % of an explicit width or height is of the box. Both `auto` is the natural size, one keeps the shape. */
-export const FitSize = z.union([z.enum(FIT_NAMES), z.object({ width: Side, height: Side })]);
+export const FitSize = z.union([z.enum(FIT_NAMES), z.strictObject({ width: Side, height: Side })]);
 export type FitSize = z.infer<typeof FitSize>;
 
 export const Repeat = z.enum(['no-repeat', 'repeat', 'space', 'round']);
 export type Repeat = z.infer<typeof Repeat>;
 
-const AxisPosition = z.object({ percent: z.number(), offset: Length });
+const AxisPosition = z.strictObject({ percent: z.number(), offset: Length });
 
 /** `position` as in CSS: the point at `percent` of the picture lies on the same point of the box, plus `offset`. */
 export const Align = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('position'), x: AxisPosition, y: AxisPosition }),
-  z.object({ kind: z.literal('focal') }),
+  z.strictObject({ kind: z.literal('position'), x: AxisPosition, y: AxisPosition }),
+  z.strictObject({ kind: z.literal('focal') }),
 ]);
 export type Align = z.infer<typeof Align>;
 
@@ -36,9 +36,9 @@ export const isRepeating = ({ repeat: { x, y } }: { repeat: Record<Axis, Repeat>
   x !== 'no-repeat' || y !== 'no-repeat';
 
 export const Fit = z
-  .object({
+  .strictObject({
     size: FitSize,
-    repeat: z.object({ x: Repeat, y: Repeat }),
+    repeat: z.strictObject({ x: Repeat, y: Repeat }),
     align: Align,
     clip: z.boolean(),
     cornerRadius: Length,

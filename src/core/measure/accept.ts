@@ -3,12 +3,13 @@ import { MOST_SCREENS } from '../screens/set';
 import { Id } from '../values/values';
 import type { Bounds, Breach } from './judge';
 import { MeasureId, MeasureSide } from './limit';
+import { documentObject } from '../values/object';
 
 /** Of cases on which something is accepted: four a screen. */
 export const MOST_GIVEN = 4 * MOST_SCREENS;
 
 /** What a case was like when it was accepted: in one orientation and appearance, with the value that it had. */
-export const Given = z.object({
+export const Given = z.strictObject({
   case: z.string().min(1).max(200),
   side: MeasureSide.optional(),
   value: z.number(),
@@ -19,7 +20,7 @@ export type Given = z.infer<typeof Given>;
  * A breach that somebody has looked at and takes as it is; it stays visible. It opens again on a case that gets worse, and
  * on one that was not broken then.
  */
-export const Acceptance = z.looseObject({
+export const Acceptance = documentObject({
   scene: Id,
   /** of the layer; `bar:…` of a bar, `scene` of the scene as a whole */
   layer: z.string().min(1).max(64),

@@ -4,6 +4,7 @@ import { LIMIT_ROLES, type LayerDescriptor } from './descriptor';
 import { SLOT_KIND, type Screen } from '../screens/screen';
 import type { Figure } from './read';
 import { MeasureSide } from './side';
+import { documentObject } from '../values/object';
 
 export { LIMIT_ROLES } from './descriptor';
 export { MeasureSide } from './side';
@@ -36,7 +37,7 @@ export const figureOf = (name: LayerMeasure, side?: MeasureSide): Figure => MEAS
 export const MeasureId = z.enum(MEASURES as [MeasureName, ...MeasureName[]]);
 
 /** The worst value that is accepted. `side` matters for measures that have sides; without it the worst side counts. */
-export const Limit = z.looseObject({
+export const Limit = documentObject({
   measure: MeasureId,
   side: MeasureSide.optional(),
   role: z.enum(LIMIT_ROLES),

@@ -8,7 +8,7 @@ const Words = z.array(z.string().trim().min(1).max(40)).max(20);
  * How names of files are read. A density pattern holds `{n}` where the number stands and `x` or `dpi` after it; with
  * a `/` at its end it is the name of a folder, otherwise a part of the file's own name.
  */
-export const Naming = z.object({
+export const Naming = z.strictObject({
   density: z
     .array(
       z

@@ -1,11 +1,12 @@
 import { z } from 'zod';
 import { Appearance, Id } from '../values/values';
+import { documentObject } from '../values/object';
 
 export const Hash = z.string().regex(/^[0-9a-f]{64}$/, 'a SHA-256 in hexadecimal');
 const share = z.number().min(0).max(1);
 
 /** One file of a picture. `density` is px of the file per logical unit: natural size = px ÷ density. */
-export const Rendition = z.looseObject({
+export const Rendition = documentObject({
   hash: Hash,
   widthPx: z.int().positive(),
   heightPx: z.int().positive(),
@@ -35,19 +36,19 @@ export const widestOf = (files: readonly Rendition[]): Rendition =>
   files.reduce((a, b) => (b.widthPx > a.widthPx ? b : a));
 
 /** Shares of the cut's width and height, 0..1. */
-export const KeepArea = z.looseObject({
+export const KeepArea = documentObject({
   subject: z.string().min(1).max(120),
-  rect: z.object({ x: share, y: share, width: share, height: share }),
+  rect: z.strictObject({ x: share, y: share, width: share, height: share }),
   weight: z.number().nonnegative(),
 });
 
 export type KeepArea = z.infer<typeof KeepArea>;
 
-export const Cut = z.looseObject({
+export const Cut = documentObject({
   cut: z.enum(['any', 'portrait', 'landscape']),
   renditions: z.array(Rendition).min(1).max(64),
   keepAreas: z.array(KeepArea).max(32),
-  focalPoint: z.object({ x: share, y: share }),
+  focalPoint: z.strictObject({ x: share, y: share }),
 });
 export type Cut = z.infer<typeof Cut>;
 
@@ -61,7 +62,7 @@ export const unmarkedIn = (cuts: readonly Cut[], cut: Cut): readonly string[] =>
         (subject) => !cut.keepAreas.some((k) => k.subject === subject),
       );
 
-export const Picture = z.looseObject({
+export const Picture = documentObject({
   id: Id,
   name: z.string().min(1).max(120),
   cuts: z.array(Cut).min(1).max(3),

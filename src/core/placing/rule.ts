@@ -16,37 +16,37 @@ export type Basis = z.infer<typeof Basis>;
  * Measured by default from the same side of the region, inwards positive. `side` names the other side, and then
  * away from the region is positive. A % of the offset is of the edge's own region.
  */
-export const Edge = z.object({
+export const Edge = z.strictObject({
   region: Region,
   side: z.enum(['start', 'end']).optional(),
   offset: Length,
 });
 export type Edge = z.infer<typeof Edge>;
 
-export const Bound = z.object({ length: Length, of: Basis.optional() });
+export const Bound = z.strictObject({ length: Length, of: Basis.optional() });
 export type Bound = z.infer<typeof Bound>;
 
 const bounds = { min: Bound.optional(), max: Bound.optional() };
 export const Extent = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('length'), length: Length, of: Basis.optional(), ...bounds }),
-  z.object({ kind: z.literal('natural'), ...bounds }),
-  z.object({ kind: z.literal('from-ratio'), ...bounds }),
+  z.strictObject({ kind: z.literal('length'), length: Length, of: Basis.optional(), ...bounds }),
+  z.strictObject({ kind: z.literal('natural'), ...bounds }),
+  z.strictObject({ kind: z.literal('from-ratio'), ...bounds }),
   /** only of a panel: what it holds, and its padding */
-  z.object({ kind: z.literal('hug'), ...bounds }),
+  z.strictObject({ kind: z.literal('hug'), ...bounds }),
 ]);
 export type Extent = z.infer<typeof Extent>;
 
 export const AxisRule = z.discriminatedUnion('kind', [
-  z.object({ kind: z.literal('edges'), start: Edge, end: Edge }),
-  z.object({ kind: z.literal('start'), edge: Edge, extent: Extent }),
-  z.object({ kind: z.literal('end'), edge: Edge, extent: Extent }),
+  z.strictObject({ kind: z.literal('edges'), start: Edge, end: Edge }),
+  z.strictObject({ kind: z.literal('start'), edge: Edge, extent: Extent }),
+  z.strictObject({ kind: z.literal('end'), edge: Edge, extent: Extent }),
   /** `shift` > 0 is right or down; its % is of the region. */
-  z.object({ kind: z.literal('middle'), region: Region, shift: Length, extent: Extent }),
+  z.strictObject({ kind: z.literal('middle'), region: Region, shift: Length, extent: Extent }),
 ]);
 export type AxisRule = z.infer<typeof AxisRule>;
 
 /** `own` is the picture's natural shape; a number is width ÷ height. */
-export const Ratio = z.object({
+export const Ratio = z.strictObject({
   value: z.union([z.literal('own'), z.number().positive()]),
   strict: z.boolean().default(true),
 });
@@ -73,7 +73,7 @@ const hasIdleShape = ({ x, y, ratio }: Shaped) =>
   !(ratio.value === 'own' && isNatural(x) && isNatural(y));
 
 export const Placing = z
-  .object({ x: AxisRule, y: AxisRule, ratio: Ratio.optional() })
+  .strictObject({ x: AxisRule, y: AxisRule, ratio: Ratio.optional() })
   .refine((p) => !(followsRatio(p.x) && followsRatio(p.y)), {
     message: 'Width and height cannot both follow from the ratio: give one of them a size.',
   })

@@ -8,7 +8,7 @@ import { Scene } from '../scene/scene';
 
 /** All documents of a project under its one revision. The keys of `scenes` are the ids in `project.scenes`. */
 export const Documents = z
-  .object({ project: Project, scenes: z.record(z.string(), Scene) })
+  .strictObject({ project: Project, scenes: z.record(z.string(), Scene) })
   .superRefine((documents, ctx) => {
     for (const message of unfitting(documents)) ctx.addIssue({ code: 'custom', message });
   });
@@ -23,7 +23,7 @@ const unfitting = ({ project, scenes }: { project: Project; scenes: Record<strin
 ];
 
 /** As many of the documents as may have changed: of each no more than its own schema is asked. */
-const Changed = z.object({ project: Project.optional(), scenes: z.record(z.string(), Scene) });
+const Changed = z.strictObject({ project: Project.optional(), scenes: z.record(z.string(), Scene) });
 
 /**
  * Documents that were made of others, which are right: only those are read that are not the very same objects. It says the same as

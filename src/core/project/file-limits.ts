@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import type { Bounds } from '../measure/judge';
 import { Id } from '../values/values';
+import { documentObject } from '../values/object';
 
 /** What can be wrong with the files of a picture. */
 export const FILE_RULES = [
@@ -96,7 +97,7 @@ export const fileBounds = (rule: FileRule): FileBounds => {
 };
 
 /** Something found in the files of a picture that somebody has looked at and takes as it is; it opens again when it gets worse. */
-export const FileAcceptance = z.looseObject({
+export const FileAcceptance = documentObject({
   picture: Id,
   rule: z.enum(FILE_RULES),
   /** which of its files: cut, appearance and density, as far as it is of one */

@@ -4,6 +4,7 @@ import { Given, MOST_GIVEN } from '../measure/accept';
 import type { Bounds } from '../measure/judge';
 import { MOST_SCREENS } from '../screens/set';
 import { Id } from '../values/values';
+import { documentObject } from '../values/object';
 
 /** In the order in which they are best mended: what changes a window first, then what depends on it. */
 export const LAUNCH_RULES = [
@@ -20,13 +21,13 @@ export type LaunchRule = z.infer<typeof Rule>;
 
 const Bound = z.number().min(0).max(600_000).nullable();
 /** Over which value a rule warns, and over which it fails, in its own unit; `null` for none. */
-export const LaunchLimit = z.object({ warn: Bound, fail: Bound });
+export const LaunchLimit = z.strictObject({ warn: Bound, fail: Bound });
 export type LaunchLimit = z.infer<typeof LaunchLimit>;
 /** Where a launch differs from the limits that it starts with. */
 export const LaunchLimits = z.partialRecord(Rule, LaunchLimit);
 
 /** Something found in a launch that somebody has looked at and takes as it is, on the screens that are named. */
-export const LaunchAcceptance = z.looseObject({
+export const LaunchAcceptance = documentObject({
   rule: Rule,
   /** of the stage */
   stage: Id,

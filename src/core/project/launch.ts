@@ -3,6 +3,7 @@ import { Id } from '../values/values';
 import { KINDS, Screen } from '../screens/screen';
 import { easingOf } from './easing';
 import { LaunchAcceptance, LaunchLimits } from './launch-limits';
+import { documentObject } from '../values/object';
 
 /** What draws a stage: a window of the system of one of three kinds, or the app itself. */
 export const SYSTEMS = ['flat', 'icon', 'layout', 'app'] as const;
@@ -13,7 +14,7 @@ const ms = z.number().min(0).max(600_000);
 /** Share of an icon's box that is left free along each side. */
 const Padding = z.number().min(0).max(0.45);
 
-export const Stage = z.looseObject({
+export const Stage = documentObject({
   id: Id,
   scene: Id,
   system: System,
@@ -37,7 +38,7 @@ export type Stage = z.infer<typeof Stage>;
  * Screens whose system shows a first window of a given kind: those of the families and kinds, and those by id; where it
  * names versions of the system, on these alone.
  */
-export const Target = z.looseObject({
+export const Target = documentObject({
   id: Id,
   name: z.string().min(1).max(120),
   /** both hold where both are given; none of either takes in nothing */
@@ -57,7 +58,7 @@ export const Target = z.looseObject({
 export type Target = z.infer<typeof Target>;
 
 /** From the tap to the first screen. Times count from the tap. */
-export const Launch = z.looseObject({
+export const Launch = documentObject({
   id: Id,
   name: z.string().min(1).max(120),
   targets: z.array(Target).max(20),
@@ -67,7 +68,7 @@ export const Launch = z.looseObject({
   /** from the tap until the app has what it needs */
   loadingMs: ms,
   /** the same when the app still was in memory */
-  warm: z.object({ systemMs: ms, loadingMs: ms }),
+  warm: z.strictObject({ systemMs: ms, loadingMs: ms }),
   limits: LaunchLimits.optional(),
   accepted: z.array(LaunchAcceptance).max(500).optional(),
 });

@@ -4,6 +4,7 @@ import type { Limit } from '../measure/limit';
 import { AxisRule, Ratio, withoutIdleShape } from '../placing/rule';
 import { Documents } from './documents';
 import { SCHEMA_VERSION } from './project';
+import { withUnnamedKept } from './unnamed';
 
 /** Documents written by a later version of the product than this one. */
 export class NewerSchema extends Error {
@@ -65,7 +66,15 @@ const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
   3: (documents) => withLimits(documents, limitsSince(4)),
   4: (documents) => withLimits(documents, limitsSince(5)),
   5: (documents) => withLimits(documents, limitsSince(6)),
+  // Up to version 6 keys that nobody knows were kept where they stood.
+  6: (documents) => Versioned.parse(keptApart(documents)),
 };
+
+/** With the keys that this version does not name under `extensions`. */
+function keptApart(documents: Versioned): unknown {
+  const current = { ...documents, project: { ...documents.project, schema: SCHEMA_VERSION } };
+  return withUnnamedKept(Documents, current);
+}
 
 /** The version of documents that are not read yet. @throws ZodError */
 export const schemaOf = (json: unknown): number => Versioned.parse(json).project.schema;

@@ -12,6 +12,7 @@ import { MOST_SCREENS, MOST_SETS, OwnWeights, ScreenSet } from '../screens/set';
 import { ProjectFont } from '../text/style';
 import { KeptTokens } from '../tokens/tree';
 import { Id, NamedValue } from '../values/values';
+import { documentObject } from '../values/object';
 
 /**
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.
@@ -19,7 +20,7 @@ import { Id, NamedValue } from '../values/values';
  * 4: a limit on files that are far larger than drawn; a named value may stand for another. 5: a limit on logos that are
  * heavier on one side. 6: a limit on lines that are thinner than a px.
  */
-export const SCHEMA_VERSION = 6;
+export const SCHEMA_VERSION = 7;
 
 /** A project has no more named values than this. */
 export const MOST_NAMED = 500;
@@ -27,11 +28,11 @@ const MOST_PICTURES = 1000;
 const MOST_SCENES = 500;
 
 const Sizes = z
-  .object({ low: z.number().positive(), high: z.number().positive() })
+  .strictObject({ low: z.number().positive(), high: z.number().positive() })
   .refine(({ low, high }) => low < high, 'The least size has to be smaller than the greatest.');
 
 /** `screens` are the project's own; the catalogue is always there besides them. */
-export const Project = z.looseObject({
+export const Project = documentObject({
   id: Id,
   schema: z.literal(SCHEMA_VERSION),
   name: z.string().min(1).max(120),
@@ -54,11 +55,11 @@ export const Project = z.looseObject({
   acceptedFiles: z.array(FileAcceptance).max(2000).optional(),
   /** the ratios, width : height, that windows of the app may have; any when absent */
   ratios: z
-    .object({ low: z.number().positive(), high: z.number().positive() })
+    .strictObject({ low: z.number().positive(), high: z.number().positive() })
     .refine(({ low, high }) => low < high, 'The least ratio has to be smaller than the greatest.')
     .optional(),
   /** the sizes, lu, that windows of the app may have; any when absent */
-  windowSizes: z.object({ width: Sizes, height: Sizes }).optional(),
+  windowSizes: z.strictObject({ width: Sizes, height: Sizes }).optional(),
   /** the design tokens that were taken in, with all that is not used here, so that they come back as they were */
   tokens: KeptTokens.optional(),
   /** from the tap to the first screen */

@@ -18,16 +18,16 @@ export const SILENT_STATES: readonly LayerState[] = ['left-out', 'unseen'];
 export const NOISE_SHARE = 0.004;
 
 /** How far a layer lies in a real screenshot from where it is ruled, device px. */
-const Found = z.object({
+const Found = z.strictObject({
   x: position,
   y: position,
-  edges: z.object({ left: off, right: off, top: off, bottom: off }),
+  edges: z.strictObject({ left: off, right: off, top: off, bottom: off }),
   scale: z.number().positive().optional().describe('its size beside the one that it is ruled; 1 when absent'),
   recoloured: z.boolean().optional().describe('whether it has other colours than it is drawn in'),
 });
 
 /** A real screenshot that was held against a case, and what it said. */
-export const Evidence = z.object({
+export const Evidence = z.strictObject({
   id: z.string().min(1).max(80),
   scene: Id,
   case: z.string().min(1).max(200),
@@ -39,12 +39,12 @@ export const Evidence = z.object({
   /** screenshot px per px of the screen: 1 for one that was not made smaller */
   scale: z.number().positive(),
   ignored: z
-    .array(z.object({ x: position, y: position, width: position, height: position }))
+    .array(z.strictObject({ x: position, y: position, width: position, height: position }))
     .max(60)
     .describe('what was not looked at, lu'),
   layers: z
     .array(
-      z.object({
+      z.strictObject({
         id: Id,
         name: z.string().max(200),
         agrees: z.boolean(),
@@ -72,7 +72,7 @@ export const Evidence = z.object({
 export type Evidence = z.infer<typeof Evidence>;
 
 /** One look at a real device: what of the list it is, for which target, whether it was found right, and what was noticed. */
-export const DeviceCheck = z.object({
+export const DeviceCheck = z.strictObject({
   check: z.string().min(1).max(60),
   target: z.string().min(1).max(80),
   done: z.boolean(),

@@ -6,6 +6,7 @@ import { TextStyle } from '../text/style';
 import { Paint } from '../values/paint';
 import { Colour, Id, Length } from '../values/values';
 import { When } from './when';
+import { documentObject } from '../values/object';
 
 export const LAYER_ROLES = ['background', 'logo', 'text', 'other'] as const;
 export type LayerRole = (typeof LAYER_ROLES)[number];
@@ -29,13 +30,13 @@ const placed = {
   when: z.array(When).max(16).optional(),
 };
 
-export const GroundLayer = z.looseObject({
+export const GroundLayer = documentObject({
   ...common,
   kind: z.literal('ground'),
   /** one colour, or a gradient */
   colour: Paint,
 });
-export const PictureLayer = z.looseObject({
+export const PictureLayer = documentObject({
   ...placed,
   kind: z.literal('picture'),
   picture: Id,
@@ -43,20 +44,20 @@ export const PictureLayer = z.looseObject({
   /** keeps the picture's alpha and replaces its colour */
   tint: Colour.optional(),
 });
-export const TextLayer = z.looseObject({
+export const TextLayer = documentObject({
   ...placed,
   kind: z.literal('text'),
   text: z.string().max(2000),
   style: TextStyle,
 });
 /** An area that can hold layers, which then name it as their parent. Its opacity and its clip act on all of them. */
-export const PanelLayer = z.looseObject({
+export const PanelLayer = documentObject({
   ...placed,
   kind: z.literal('panel'),
   colour: Paint,
   cornerRadius: Length,
   /** % is of the screen along the same axis */
-  padding: z.object({ left: Length, right: Length, top: Length, bottom: Length }),
+  padding: z.strictObject({ left: Length, right: Length, top: Length, bottom: Length }),
   /** whether what it holds ends at its edges */
   clip: z.boolean(),
 });
@@ -72,20 +73,18 @@ export type PlacedLayer = PictureLayer | TextLayer | PanelLayer;
 
 export const isPlaced = (layer: Layer): layer is PlacedLayer => layer.kind !== 'ground';
 
-export const Scene = z
-  .looseObject({
-    id: Id,
-    name: z.string().min(1).max(120),
-    role: z.enum(['first-window', 'splash', 'screen', 'icon']),
-    bars: Bars,
-    margin: Margin,
-    /** `rtl` shows the scene mirrored, as for a language that is written from right to left */
-    direction: z.enum(['ltr', 'rtl']).optional(),
-    layers: z.array(Layer).max(64),
-  })
-  .superRefine(({ layers }, ctx) => {
-    for (const message of parentProblems(layers)) ctx.addIssue({ code: 'custom', message, path: ['layers'] });
-  });
+export const Scene = documentObject({
+  id: Id,
+  name: z.string().min(1).max(120),
+  role: z.enum(['first-window', 'splash', 'screen', 'icon']),
+  bars: Bars,
+  margin: Margin,
+  /** `rtl` shows the scene mirrored, as for a language that is written from right to left */
+  direction: z.enum(['ltr', 'rtl']).optional(),
+  layers: z.array(Layer).max(64),
+}).superRefine(({ layers }, ctx) => {
+  for (const message of parentProblems(layers)) ctx.addIssue({ code: 'custom', message, path: ['layers'] });
+});
 export type Scene = z.infer<typeof Scene>;
 
 /** The margins as they are drawn: the right-to-left preview mirrors them like everything else of the scene. */

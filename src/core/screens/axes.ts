@@ -3,6 +3,7 @@ import type { PerSide } from '../geometry/rect';
 import { BARE } from './free';
 import { pxOf } from './own';
 import type { Screen } from './screen';
+import { documentObject } from '../values/object';
 
 /** Sizes of text, as shares of the usual one, that systems let people choose; and how far they let them zoom. */
 export const TEXT_SIZES = [0.85, 1.15, 1.3, 1.5, 2] as const;
@@ -11,7 +12,7 @@ export const ZOOMS = [1.15, 1.3] as const;
 export const MOST_WINDOWS = 400;
 
 const Span = z
-  .object({ low: z.number().min(50), high: z.number().max(10_000) })
+  .strictObject({ low: z.number().min(50), high: z.number().max(10_000) })
   .refine(({ low, high }) => low <= high, 'The least size has to be no larger than the greatest.');
 
 interface Steps {
@@ -26,7 +27,7 @@ export const countWindows = ({ width, height, step }: Steps): number =>
 
 /** Windows from one size to another in even steps, lu. */
 export const WindowRange = z
-  .object({
+  .strictObject({
     width: Span,
     height: Span,
     step: z.number().min(1).max(2000),
@@ -39,7 +40,7 @@ export const WindowRange = z
 export type WindowRange = z.infer<typeof WindowRange>;
 
 /** What screens are looked at in besides: nothing of it unless somebody asks. */
-export const Axes = z.looseObject({
+export const Axes = documentObject({
   /** upright screens upside down as well */
   upsideDown: z.boolean().optional(),
   /** of texts, as shares of the usual size */

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { Id } from '../values/values';
+import { documentObject } from '../values/object';
 
 export const KINDS = [
   'compact-phone',
@@ -27,11 +28,11 @@ export type Rotation = z.infer<typeof Rotation>;
 
 const length = z.number().nonnegative();
 const positive = z.number().positive();
-const Px = z.object({ width: z.int().positive(), height: z.int().positive() });
-export const Insets = z.object({ top: length, right: length, bottom: length, left: length });
+const Px = z.strictObject({ width: z.int().positive(), height: z.int().positive() });
+export const Insets = z.strictObject({ top: length, right: length, bottom: length, left: length });
 
 /** In the natural rotation. A `hinge` of no width or no height is a fold line and takes no room. */
-export const Cutout = z.looseObject({
+export const Cutout = documentObject({
   shape: z.enum(['notch', 'pill', 'circle', 'hinge']),
   x: z.number(),
   y: z.number(),
@@ -45,7 +46,7 @@ export type Cutout = z.infer<typeof Cutout>;
  * One set of display metrics. `width`, `height` are whole-number labels in lu; geometry uses
  * `framebufferPx ÷ density`. `insets` are per rotation, in the turned position; 180 is derived when absent.
  */
-export const Screen = z.looseObject({
+export const Screen = documentObject({
   id: Id,
   label: z.string().max(200),
   kind: z.enum([...KINDS, SLOT_KIND]),
@@ -59,9 +60,9 @@ export const Screen = z.looseObject({
   cornerRadius: length,
   /** where a mask leaves less than the whole to be seen: how far it reaches in on each side, lu; its corners are the screen’s */
   maskInset: length.optional(),
-  insets: z.object({ 0: Insets, 90: Insets, 180: Insets.optional(), 270: Insets }),
-  bars: z.object({
-    status: z.object({ portrait: length, landscape: length }),
+  insets: z.strictObject({ 0: Insets, 90: Insets, 180: Insets.optional(), 270: Insets }),
+  bars: z.strictObject({
+    status: z.strictObject({ portrait: length, landscape: length }),
     gesture: length.nullable(),
     buttons: length.nullable(),
   }),

@@ -89,7 +89,7 @@ function entryTitle(list: string, id: string, key: string | undefined, sides: re
     return `Limit of ${role}: ${measureNoun(measure as Limit['measure'])}${side ? `, ${side}` : ''}`;
   }
   const name = either(sides, ({ project }) => {
-    const entries = project[list] as { id: string; name?: string }[] | undefined;
+    const entries = (project as Record<string, unknown>)[list] as { id: string; name?: string }[] | undefined;
     return find(entries, id)?.name;
   });
   const kinds: Partial<Record<string, string>> = {

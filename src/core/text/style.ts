@@ -1,6 +1,7 @@
 import { z } from 'zod';
 import { Hash } from '../pictures/picture';
 import { Colour } from '../values/values';
+import { documentObject } from '../values/object';
 
 /** The fonts that come with the product. */
 export const FONTS = ['sans', 'serif'] as const;
@@ -11,7 +12,7 @@ export type ImportedFont = z.infer<typeof ImportedFont>;
 export const WEIGHTS = [400, 700] as const;
 const Place = z.enum(['start', 'middle', 'end']);
 
-export const TextStyle = z.object({
+export const TextStyle = z.strictObject({
   font: z.union([z.enum(FONTS), ImportedFont]),
   /** of the fonts that come with the product; an imported one has the weight that it has */
   weight: z.union([z.literal(400), z.literal(700)]),
@@ -21,7 +22,7 @@ export const TextStyle = z.object({
   lineHeight: z.number().positive().max(10),
   colour: Colour,
   /** of the lines in the box; `start` is left and top */
-  align: z.object({ x: Place, y: Place }),
+  align: z.strictObject({ x: Place, y: Place }),
   /** what is over ends with an ellipsis */
   maxLines: z.int().positive().optional(),
   /** the font size down to which it may shrink to fit its box, lu; it never shrinks without one */
@@ -45,7 +46,7 @@ export const FACES: readonly ShippedFace[] = FONTS.flatMap((font) =>
 );
 
 /** A font of the project’s own, as it is called and what it can write. */
-export const ProjectFont = z.looseObject({
+export const ProjectFont = documentObject({
   hash: Hash,
   name: z.string().min(1).max(120),
   /** “Latin”, “Arabic”, as far as it is known */

@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { Colour } from './values';
 
 /** `at` is a share of the way, 0..100 %. */
-export const Stop = z.object({ colour: Colour, at: z.number().min(0).max(100) });
+export const Stop = z.strictObject({ colour: Colour, at: z.number().min(0).max(100) });
 export type Stop = z.infer<typeof Stop>;
 
 const stops = z
@@ -15,11 +15,11 @@ const stops = z
 
 /** As CSS Images 3 §3 has it: `angle` in degrees, 0 to the top, clockwise; a radial one ends at the farthest corner. */
 export const Gradient = z.discriminatedUnion('gradient', [
-  z.object({ gradient: z.literal('linear'), angle: z.number(), stops }),
-  z.object({
+  z.strictObject({ gradient: z.literal('linear'), angle: z.number(), stops }),
+  z.strictObject({
     gradient: z.literal('radial'),
     /** % of the box */
-    centre: z.object({ x: z.number(), y: z.number() }),
+    centre: z.strictObject({ x: z.number(), y: z.number() }),
     stops,
   }),
 ]);

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { documentObject } from './object';
 
 /** Names that every object has already: a list by id could not tell them from its own. */
 const RESERVED = new Set([...Object.getOwnPropertyNames(Object.prototype), 'prototype']);
@@ -13,8 +14,8 @@ export const Id = z
 export const nameOfCopy = (name: string) => `${name.slice(0, 110)} (copy)`;
 
 /** A length: `lu` logical units, `px` device px, `%` of what the place where it is used says. */
-export const PlainLength = z.object({ value: z.number(), unit: z.enum(['lu', '%', 'px']) });
-export const Named = z.object({ named: Id });
+export const PlainLength = z.strictObject({ value: z.number(), unit: z.enum(['lu', '%', 'px']) });
+export const Named = z.strictObject({ named: Id });
 export const Length = z.union([PlainLength, Named]);
 export type Length = z.infer<typeof Length>;
 
@@ -22,12 +23,12 @@ export type Length = z.infer<typeof Length>;
 export const HexColour = z
   .string()
   .regex(/^#[0-9a-f]{6}([0-9a-f]{2})?$/i, 'a colour is #rrggbb or #rrggbbaa');
-export const PlainColour = z.object({ light: HexColour, dark: HexColour.optional() });
+export const PlainColour = z.strictObject({ light: HexColour, dark: HexColour.optional() });
 export const Colour = z.union([PlainColour, Named]);
 export type Colour = z.infer<typeof Colour>;
 
 /** A length or a colour with a name; one that stands for another named value of the same kind follows it. */
-export const NamedValue = z.looseObject({
+export const NamedValue = documentObject({
   id: Id,
   name: z.string().min(1).max(120),
   value: z.union([PlainLength, PlainColour, Named]),

@@ -1,3 +1,4 @@
+import { closest, distance } from 'fastest-levenshtein';
 import { z } from 'zod';
 
 const KINDS: Partial<Record<string, string>> = {
@@ -35,6 +36,20 @@ function typeWords({ expected, input }: z.core.$ZodRawIssue<z.core.$ZodIssueInva
   return `has to be ${wanted}, not ${kindOf(input)}`;
 }
 
+/** Keys further apart than this share of their letters are not the same word. */
+const MOST_APART = 0.5;
+
+/** Names what nobody knows, and the nearest name that there is. */
+function unknownWords({ keys, inst }: z.core.$ZodRawIssue<z.core.$ZodIssueUnrecognizedKeys>): string {
+  const [first, ...more] = keys;
+  const known = inst instanceof z.ZodObject ? Object.keys(inst.shape).filter((k) => k !== 'extensions') : [];
+  const near = first === undefined || known.length === 0 ? undefined : closest(first, known);
+  const isNear = near !== undefined && distance(first!, near) <= Math.ceil(near.length * MOST_APART);
+  const all = listed(more.length > 3 ? [first, ...more.slice(0, 3), '…'] : keys);
+  const belongs = isNear ? `; “${near}” does` : known.length > 0 ? `; what does: ${known.join(', ')}` : '';
+  return `has something that does not belong there: ${all}${belongs}`;
+}
+
 /** What a schema finds wrong, as words that complete “this …”; `undefined` leaves it to the schema itself. */
 function words(issue: z.core.$ZodRawIssue): string | undefined {
   switch (issue.code) {
@@ -50,7 +65,7 @@ function words(issue: z.core.$ZodRawIssue): string | undefined {
     case 'invalid_union':
       return issue.input === undefined ? 'is missing' : 'is none of what can stand there';
     case 'unrecognized_keys':
-      return `has something that does not belong there: ${listed(issue.keys)}`;
+      return unknownWords(issue);
     case 'invalid_key':
       return 'has a name that cannot be used';
     case 'invalid_format':
@@ -69,8 +84,10 @@ z.config({ customError: words });
 function nearest(issue: z.core.$ZodIssue): z.core.$ZodIssue {
   if (issue.code !== 'invalid_union') return issue;
   const first = issue.errors.flatMap((e) => e[0] ?? []);
-  const best = first.toSorted((a, b) => b.path.length - a.path.length)[0];
-  if (!best || best.path.length === 0) return issue;
+  // A shape in which nothing is wrong but names that it does not know is the one that is meant.
+  const misnamed = issue.errors.find((e) => e.length > 0 && e.every((i) => i.code === 'unrecognized_keys'));
+  const best = misnamed?.[0] ?? first.toSorted((a, b) => b.path.length - a.path.length)[0];
+  if (!best || (best.path.length === 0 && !misnamed)) return issue;
   return nearest({ ...best, path: [...issue.path, ...best.path] });
 }
 
