@@ -48,9 +48,9 @@ const config = {
       'core-is-pure',
       '^src/core/',
       {
-        pathNot: ['^src/core/', '^node_modules/(zod|culori|@noble/hashes)/', '^node_modules/@types/culori/'],
+        pathNot: ['^src/core/', '^node_modules/(zod|culori|fastest-levenshtein|@noble/hashes)/', '^node_modules/@types/culori/'],
       },
-      'core imports nothing but zod, the mathematics of colours and that of digests',
+      'core imports nothing but zod and the mathematics of colours, of digests and of words that are alike',
     ),
     floor('core-tests', '^src/core/.*\\.test\\.ts$', { path: '^src/(formats|server|ui|app|workers|cli)/' }),
     floor('render-on-core', '^src/render/', { path: '^src/(formats|server|ui|app|workers|cli)/' }),

@@ -150,7 +150,7 @@ function wrongOther({ edit: { kind, scale }, by, located }: Trial, isAgreed: boo
 
 /** What is wrong about what was said; `null` where nothing is. */
 function wrongOf(of: Trial): string | null {
-  const { edit, by, located, rest, seen, all } = of;
+  const { edit, located, rest, seen, all } = of;
   const { kind } = edit;
   const isFound = located.state === 'found';
   const isAgreed = agrees({ located }) && rest.share <= NOISE_SHARE;
@@ -158,8 +158,13 @@ function wrongOf(of: Trial): string | null {
   if (kind === 'other app' || seen < 0.02)
     return isAgreed ? 'agrees without it' : isFound ? 'found although it is not there' : null;
   if (kind === 'recoloured' || kind === 'scaled') return wrongOther(of, isAgreed);
+  return wrongOwn(of, isAgreed);
+}
+
+/** Of a layer as it is drawn, wherever it is. */
+function wrongOwn({ edit: { kind }, by, located, rest, seen }: Trial, isAgreed: boolean): string | null {
   // What hides more of a layer than is seen of it may hide it altogether.
-  if (!isFound) return seen > 0.5 ? 'missed' : null;
+  if (located.state !== 'found') return seen > 0.5 ? 'missed' : null;
   if (farFrom(located.at, by, located.at.recoloured ? 1 : 0.5))
     return `off by ${(located.at.x - by.x).toFixed(2)}, ${(located.at.y - by.y).toFixed(2)}`;
   if (kind === 'as it is' && !isAgreed) return `does not agree: ${JSON.stringify(located.at)} ${rest.share}`;
