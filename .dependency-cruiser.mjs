@@ -48,7 +48,11 @@ const config = {
       'core-is-pure',
       '^src/core/',
       {
-        pathNot: ['^src/core/', '^node_modules/(zod|culori|fastest-levenshtein|@noble/hashes)/', '^node_modules/@types/culori/'],
+        pathNot: [
+          '^src/core/',
+          '^node_modules/(zod|culori|fastest-levenshtein|@noble/hashes)/',
+          '^node_modules/@types/culori/',
+        ],
       },
       'core imports nothing but zod and the mathematics of colours, of digests and of words that are alike',
     ),

@@ -18,6 +18,7 @@ const config = {
   testEnvironment: 'node',
   // What is asserted is results: a busy machine may take its time.
   testTimeout: 300_000,
+  globalSetup: '<rootDir>/scripts/jest-shared.mjs',
   setupFiles: ['<rootDir>/scripts/property-seed.mjs', '<rootDir>/scripts/jest.dom.ts'],
   // Those of parts of the page say on their first line that they need one: `@jest-environment jsdom`.
   testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/demo/**/*.test.ts'],

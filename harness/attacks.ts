@@ -4,7 +4,7 @@ import { setTimeout as pause } from 'node:timers/promises';
 import Database from 'better-sqlite3';
 import { unzipSync, zipSync, type Zippable } from 'fflate';
 import { namingLetters, swellingWoff } from '../src/server/testing/hostile-fonts';
-import { ask, edit, editor, read } from './client';
+import { archived, ask, edit, editor, made, read } from './client';
 import { say, seen, type Seen } from './report';
 import { memoryOf, withServer, type Served } from './server';
 
@@ -74,33 +74,9 @@ function idleArchive(own: Uint8Array): Uint8Array {
   return zipSync({ ...unzipSync(own), ...(Object.fromEntries(beside) as Zippable) });
 }
 
-interface Job {
-  id: string;
-  state: string;
-}
-
-/** Makes the archive of the demo as a job, and waits for its end. @returns how it ended, and the address of the job */
-async function exported({ address }: Served): Promise<{ state: string; route: string }> {
-  const jobs = `/api/v1/projects/${DEMO}/jobs`;
-  const asked = { kind: 'export', options: { as: 'archive' } };
-  let job = (await (await ask(address, 'POST', jobs, asked)).json()) as Job;
-  const route = `${jobs}/${job.id}`;
-  while (['waiting', 'running'].includes(job.state)) {
-    await pause(100);
-    job = (await (await ask(address, 'GET', route)).json()) as Job;
-  }
-  return { state: job.state, route };
-}
-
-/** The archive of the demo. */
-async function archiveOf(served: Served): Promise<Uint8Array> {
-  const { route } = await exported(served);
-  return new Uint8Array(await (await ask(served.address, 'GET', `${route}/result`)).arrayBuffer());
-}
-
 const archives = () =>
   withServer(async (served) => {
-    const file = idleArchive(await archiveOf(served));
+    const file = idleArchive(await made(served.address, DEMO, await archived(served.address, DEMO)));
     // Making it takes a minute, in which the server has closed what it was connected by.
     await pause(1000);
     const answers: number[] = [];
@@ -175,7 +151,7 @@ const flip = () =>
     const bytes = Buffer.from(whole);
     bytes.writeUInt8(bytes.readUInt8(bytes.length >> 1) ^ 1, bytes.length >> 1);
     writeFileSync(file, bytes);
-    const { state } = await exported(served);
+    const { state } = await archived(served.address, DEMO);
     const lost = async () =>
       (
         (await (await ask(served.address, 'GET', `/api/v1/projects/${DEMO}/lost-files`)).json()) as {

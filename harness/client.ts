@@ -1,5 +1,7 @@
 import type { Documents } from '../src/core/project/documents';
+import { setTimeout as pause } from 'node:timers/promises';
 import { changeBetween } from '../src/core/patch/change';
+import { isOver, Job } from '../src/formats/job';
 
 /** A request as a page of the server itself would send it. @throws when there is no answer */
 export const ask = (address: string, method: string, route: string, body?: unknown, headers = {}) =>
@@ -67,3 +69,28 @@ export function lostOf(who: Editor, now: Stored): number {
   const isThere = now.revision >= who.stored.revision && known.includes(now.documents.project.name);
   return isThere ? 0 : Math.max(1, who.stored.revision - now.revision);
 }
+
+const jobsOf = (id: string) => `/api/v1/projects/${id}/jobs`;
+
+/** The end of a job, whenever that is. */
+export async function ended(address: string, id: string, job: Pick<Job, 'id'>): Promise<Job> {
+  for (;;) {
+    const now = Job.parse(await (await ask(address, 'GET', `${jobsOf(id)}/${job.id}`)).json());
+    if (isOver(now)) return now;
+    await pause(50);
+  }
+}
+
+/** Asks for the archive of a project. @returns the job that makes it */
+export async function archiving(address: string, id: string): Promise<Job> {
+  const asked = await ask(address, 'POST', jobsOf(id), { kind: 'export', options: { as: 'archive' } });
+  return Job.parse(await asked.json());
+}
+
+/** What became of the archive of a project, once it is over. */
+export const archived = async (address: string, id: string): Promise<Job> =>
+  ended(address, id, await archiving(address, id));
+
+/** What a job has made. */
+export const made = async (address: string, id: string, job: Pick<Job, 'id'>): Promise<Uint8Array> =>
+  new Uint8Array(await (await ask(address, 'GET', `${jobsOf(id)}/${job.id}/result`)).arrayBuffer());

@@ -1,9 +1,7 @@
 import { existsSync, mkdirSync, readdirSync, renameSync, rmSync } from 'node:fs';
 import path from 'node:path';
-import { setTimeout } from 'node:timers/promises';
 import Database from 'better-sqlite3';
-import { isOver, Job } from '../src/formats/job';
-import { ask, edit, editor, read } from './client';
+import { archived, ask, edit, editor, read } from './client';
 import { fill, mount, mountSmall, unmount } from './disk';
 import { seen, type Seen } from './report';
 import { newStore, prepare, readyStore, removeStore, serve, withServer } from './server';
@@ -76,17 +74,6 @@ const lostFile = () =>
       `${lost.length} named, page ${page.status}`,
     );
   });
-
-/** An archive that is asked for, once it is over. */
-async function archived(address: string, id: string): Promise<Job> {
-  const options = { as: 'archive' };
-  const asked = await ask(address, 'POST', `/api/v1/projects/${id}/jobs`, { kind: 'export', options });
-  for (let job = Job.parse(await asked.json()); ;) {
-    if (isOver(job)) return job;
-    await setTimeout(100);
-    job = Job.parse(await (await ask(address, 'GET', `/api/v1/projects/${id}/jobs/${job.id}`)).json());
-  }
-}
 
 /** A disk that has room for the half of an archive. */
 async function halfAnArchive(address: string, store: string, id: string): Promise<Seen> {

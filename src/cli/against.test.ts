@@ -12,7 +12,7 @@ import { narrowedDemo } from '@/server/testing/narrowed';
 import { ownStore } from '@/server/testing/store';
 import { coulee, spawnedIn } from './testing';
 
-ownStore();
+ownStore('the demo');
 const P = 'larkmoor-ferries';
 const folder = mkdtempSync(path.join(tmpdir(), 'coulee-against-'));
 const at = (name: string) => path.join(folder, name);
@@ -21,7 +21,7 @@ const stored = () => ['--store', process.env.STORE_DIR!, '--project', P];
 
 /** Signed off as it is, and changed for the worse since. */
 beforeAll(async () => {
-  await narrowedDemo();
+  narrowedDemo();
   const { revision } = loadProject(P);
   await signOff({ id: crypto.randomUUID(), by: 'Ines', why: '', revision }, { project: P });
   await coulee('export', ...stored(), '--out', at('signed'));

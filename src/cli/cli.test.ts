@@ -24,7 +24,7 @@ import { narrowedDemo } from '@/server/testing/narrowed';
 import { buildSource, createEmptyProject, deleteProject } from '@/server/services/projects';
 import { ownStore } from '@/server/testing/store';
 
-ownStore();
+ownStore('the demo');
 const folder = mkdtempSync(path.join(tmpdir(), 'coulee-cli-'));
 const exported = path.join(folder, 'ferries');
 afterAll(() => rmSync(folder, { recursive: true, force: true }));
@@ -33,7 +33,7 @@ const spawned = spawnedIn(folder);
 const stored = () => ['--store', process.env.STORE_DIR!, '--project', 'Larkmoor Ferries'];
 
 beforeAll(async () => {
-  await narrowedDemo();
+  narrowedDemo();
   expect(await coulee('export', ...stored(), '--out', exported)).toMatchObject({ code: 0, err: '' });
 });
 

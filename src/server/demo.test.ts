@@ -11,7 +11,7 @@ import { tellingCases } from '@/core/solve/telling';
 import { demo } from './testing/demo';
 import { ownStore } from './testing/store';
 
-ownStore();
+ownStore('the demo');
 
 const MINUTES = 60_000;
 

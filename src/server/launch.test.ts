@@ -9,7 +9,7 @@ import { survey, surveyInput } from '@/core/survey/survey';
 import { demo } from './testing/demo';
 import { ownStore } from './testing/store';
 
-ownStore();
+ownStore('the demo');
 
 const MINUTES = 60_000;
 

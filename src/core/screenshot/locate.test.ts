@@ -87,6 +87,17 @@ describe('how far a layer lies from where it is ruled', () => {
     expect(Math.abs(edges.bottom!)).toBeLessThan(0.5);
   });
 
+  it('is not told by an edge of something that hides its own', () => {
+    const up = over(photo, { ...BOX, y: BOX.y - 13 });
+    // It was pushed under a band that reaches 7 px into it.
+    const hidden = painted((x, y) => (y < BOX.y - 6 ? [250, 250, 250] : up(x, y)));
+    const found = displaced(shown(hidden), 20)!;
+    expect(Math.abs(found.y + 13)).toBeLessThan(0.5);
+    expect(Math.abs(found.x)).toBeLessThan(0.5);
+    expect(found.edges.top === null || Math.abs(found.edges.top + 13) < 1).toBe(true);
+    expect(found.edges.bottom).toBeCloseTo(-13, 0);
+  });
+
   it('is seen through noise, and past what is left out', () => {
     let seed = 1;
     const noise = () => ((seed = (seed * 1103515245 + 12345) % 2147483648) / 2147483648 - 0.5) * 16;

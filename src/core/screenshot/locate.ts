@@ -40,9 +40,25 @@ const NEARBY = 2;
 
 const NO_EDGES: Edges = { left: null, right: null, top: null, bottom: null };
 
-/** The middle of two edges, where both are known. */
-const middleOf = (one: number | null, two: number | null): number | null =>
-  one === null || two === null ? null : (one + two) / 2;
+/** Px by which two edges of a layer lie apart at least where one of them is hidden by something, or it is of another size. */
+const EDGES_APART = 0.5;
+
+type Pair = readonly [number | null, number | null];
+
+/**
+ * Where a layer lies along an axis, and those of its two edges that are its own: they are sharper than what lies between them, but
+ * one that is hidden by something else is the edge of that.
+ */
+function alongAxis(cost: (at: number) => number, near: number, pair: Pair): { at: number; edges: Pair } {
+  const [one, two] = pair;
+  if (one === null || two === null) return { at: refined(cost, near), edges: pair };
+  const middle = (one + two) / 2;
+  if (Math.abs(one - two) <= EDGES_APART) return { at: middle, edges: pair };
+  const at = refined(cost, near);
+  if (cost(at) >= cost(Math.round(middle * 4) / 4)) return { at: middle, edges: pair };
+  const own = (edge: number) => (Math.abs(edge - at) <= EDGES_APART ? edge : null);
+  return { at, edges: [own(one), own(two)] };
+}
 
 /** By how many levels what is explained of a layer is off, in the median of the most different channel. */
 function colourOff({ whole, shot, ignored }: Shown, px: readonly number[], by: Point): number {
@@ -87,11 +103,11 @@ function foundAt(shown: Shown, footprint: Footprint, about: Point): Displaced {
   const cost = (by: Point) => supportOf(shown, footprint, { by, scale: 1 }).fineCost;
   const near = searchAround(cost, about, NEARBY, 1);
   const edges = edgesAt(shown, footprint, near);
-  // Edges are sharper than what lies between them.
-  const x = middleOf(edges.left, edges.right) ?? refined((at) => cost({ x: at, y: near.y }), near.x);
-  const y = middleOf(edges.top, edges.bottom) ?? refined((at) => cost({ x: near.x, y: at }), near.y);
+  const x = alongAxis((at) => cost({ x: at, y: near.y }), near.x, [edges.left, edges.right]);
+  const y = alongAxis((at) => cost({ x: near.x, y: at }), near.y, [edges.top, edges.bottom]);
+  const own = { left: x.edges[0], right: x.edges[1], top: y.edges[0], bottom: y.edges[1] };
   const recoloured = colourOff(shown, footprint.px, near) > OTHER_COLOUR;
-  return { x, y, edges, scale: 1, recoloured };
+  return { x: x.at, y: y.at, edges: own, scale: 1, recoloured };
 }
 
 const strengthOf = ({ says, explained }: Support) => says * explained;

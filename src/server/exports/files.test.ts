@@ -7,7 +7,6 @@ import { shownPictures } from '@/core/project/documents';
 import { DEFAULT_PATTERN } from '@/formats/files/names';
 import { hashOf, keepResult, openOriginal, openResult } from '../blobs';
 import { Problem } from '../problem';
-import { seedDemo } from '../seed';
 import { fileFacts } from '../services/pictures';
 import { loadProject } from '../services/projects';
 import { ownStore } from '../testing/store';
@@ -15,8 +14,7 @@ import { makeFiles } from './files';
 import { readableOf } from './made';
 import { zipOf } from './zip';
 
-ownStore();
-beforeAll(seedDemo, 180_000);
+ownStore('the demo');
 
 const results = () => path.join(process.env.STORE_DIR!, 'results');
 const leftBehind = () => {

@@ -7,13 +7,12 @@ import { isOver } from '@/formats/job';
 import { Review } from '@/core/review/schema';
 import { getDb } from '../db/client';
 import { jobs } from '../db/schema';
-import { seedDemo } from '../seed';
 import { DAY_MS, loadProject } from '../services/projects';
 import { storeFolder } from '../settings';
 import { ownStore } from '../testing/store';
 import { callOff, hearJob, jobOf, resultOf, resumeJobs, startJob, sweepJobs } from './jobs';
 
-const store = ownStore();
+const store = ownStore('the demo');
 const PROJECT = 'larkmoor-ferries';
 const review: JobAsked = { kind: 'review', options: { as: 'json' } };
 const film = (more: object = {}): JobAsked => ({
@@ -27,8 +26,6 @@ const film = (more: object = {}): JobAsked => ({
     ...more,
   },
 });
-
-beforeAll(() => seedDemo(), 180_000);
 
 /** Waits for the end of a job. @returns it, and every state that it was seen in */
 async function ended(id: string) {

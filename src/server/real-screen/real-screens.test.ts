@@ -8,14 +8,14 @@ import { ownStore } from '../testing/store';
 import { networks } from './networks';
 import { letRealScreenIn, realScreens, sendAway, showThere, switchOff } from './real-screens';
 
-ownStore();
+ownStore('the demo');
 const P = 'larkmoor-ferries';
 const OTHER = 'another';
 const NONE = 'c'.repeat(64);
 
 beforeAll(async () => {
   process.env.SCREEN_HOST = '127.0.0.1';
-  await narrowedDemo();
+  narrowedDemo();
   const { documents } = loadProject(P);
   createProject({ ...documents, project: { ...documents.project, id: OTHER, name: 'Another' } });
 });

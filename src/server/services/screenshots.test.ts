@@ -18,7 +18,7 @@ import { saveChange } from './save';
 import { holdAgain, holdScreenshot, listScreenshots, screenshotDifference } from './screenshots';
 import { upgradeProjects } from './upgrade';
 
-ownStore();
+ownStore('the demo');
 const P = 'larkmoor-ferries';
 const by = { project: P };
 const of = { project: P, scene: 'winter-splash', case: FEW_CASE };
@@ -28,7 +28,7 @@ const EDGES = ['left', 'right', 'top', 'bottom'] as const;
 let own: Buffer;
 let size: { width: number; height: number };
 beforeAll(async () => {
-  await narrowedDemo();
+  narrowedDemo();
   own = await casePng({ projectId: P, sceneId: of.scene, caseId: of.case, glass: false });
   const { width, height } = await sharp(own).metadata();
   size = { width, height };

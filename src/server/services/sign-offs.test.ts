@@ -15,7 +15,7 @@ import { saveChange } from './save';
 import { caseSince, sinceSignOff } from './since';
 import { listSignOffs, loadSignOff, signOff } from './sign-offs';
 
-ownStore();
+ownStore('the demo');
 const P = 'larkmoor-ferries';
 const by = { project: P };
 const asked = (revision: number) => ({
@@ -42,7 +42,7 @@ const behindItsBack = (sql: string) => {
 
 let first: ReturnType<typeof asked>;
 beforeAll(async () => {
-  await narrowedDemo();
+  narrowedDemo();
   first = asked(loadProject(P).revision);
   await signOff(first, by);
 });

@@ -5,13 +5,11 @@ import { casesOf } from '@/core/screens/cases';
 import { distinctCases } from '@/core/screens/likeness';
 import { screensOf } from '../catalogue';
 import { fontsFor } from '../fonts/fonts';
-import { seedDemo } from '../seed';
 import { raster } from '../services/pictures';
 import { loadProject } from '../services/projects';
 
-/** The demo as it is seeded, with everything that a survey takes from outside. */
+/** The demo as it is in the store, with everything that a survey takes from outside. */
 export async function demo() {
-  await seedDemo();
   const { documents } = loadProject('larkmoor-ferries');
   const pixels = new Map<string, FilePixels>();
   for (const picture of documents.project.pictures)

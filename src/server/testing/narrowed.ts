@@ -1,12 +1,10 @@
 import { narrowed } from '../../../demo/narrowed';
 import { changeBetween } from '@/core/patch/change';
-import { seedDemo } from '../seed';
 import { loadProject } from '../services/projects';
 import { saveChange } from '../services/save';
 
-/** Seeds the demo, as little of it as is judged in a moment. */
-export async function narrowedDemo(): Promise<void> {
-  await seedDemo();
+/** Leaves as little of the demo in the store as is judged in a moment. */
+export function narrowedDemo(): void {
   const { revision, documents } = loadProject('larkmoor-ferries');
   saveChange(
     'larkmoor-ferries',
