@@ -37,8 +37,10 @@ function isFresh(built) {
 }
 
 const built = path.join(folder, '.next', 'coulee.mjs');
-if (isFresh(built)) await import(pathToFileURL(built));
-else {
+if (isFresh(built)) {
+  process.env.COULEE_DRAWING ??= path.join(folder, '.next', 'drawing', 'child.mjs');
+  await import(pathToFileURL(built));
+} else {
   const { register } = await import('tsx/esm/api');
   register();
   await import('../src/cli/main.ts');

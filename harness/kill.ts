@@ -1,4 +1,5 @@
 import { readdirSync } from 'node:fs';
+import { setTimeout as pause } from 'node:timers/promises';
 import { randomOf } from '../truth/random';
 import { copyDemo, edit, editor, lostOf, read, type Editor } from './client';
 import { seen, type Seen } from './report';
@@ -9,7 +10,8 @@ const EDITORS = 4;
 const AFTER_MS = { least: 100, most: 12_000 };
 
 async function editing(address: string, who: Editor): Promise<void> {
-  while ((await edit(address, who).catch(() => 0)) === 200);
+  // As fast as somebody types, so that there is room for everything else.
+  while ((await edit(address, who).catch(() => 0)) === 200) await pause(80);
 }
 
 /** What became of what was acknowledged before the kills. */

@@ -22,6 +22,10 @@ const statusOf = async (answer: Promise<Response>): Promise<number> => {
   return status;
 };
 
+/** A scene on a screen, at its px and without what lies over it. */
+const drawn = (address: string, id: string, scene: string) =>
+  ask(address, 'GET', `/api/v1/projects/${id}/scenes/${scene}/cases/${SCREEN}?glass=0`);
+
 async function someone(random: () => number): Promise<Buffer> {
   const background = { r: random() * 255, g: random() * 255, b: random() * 255 };
   const size = { width: 200 + Math.floor(random() * 300), height: 150 };
@@ -53,12 +57,7 @@ export interface Samples {
 
 export async function samplesOf(address: string, id: string): Promise<Samples> {
   const archive = await made(address, id, await archived(address, id));
-  const drawn = await ask(
-    address,
-    'GET',
-    `/api/v1/projects/${id}/scenes/${SCENE}/cases/${SCREEN}?glass=false`,
-  );
-  return { archive, shot: new Uint8Array(await drawn.arrayBuffer()) };
+  return { archive, shot: new Uint8Array(await (await drawn(address, id, SCENE)).arrayBuffer()) };
 }
 
 const archives = ({ archive }: Samples): Sending => ({
@@ -68,13 +67,12 @@ const archives = ({ archive }: Samples): Sending => ({
     return answer.ok ? ((await answer.json()) as { id: string }).id : null;
   },
   isKept: async (address, _, id) => {
+    // Beside the project that it was taken from everything has an id of its own.
+    const { documents } = await read(address, id);
+    const scene = documents.project.scenes[0]!;
     const lost = await ask(address, 'GET', `/api/v1/projects/${id}/lost-files`);
     const isWhole = lost.ok && ((await lost.json()) as { lost: string[] }).lost.length === 0;
-    // Every file is read for it.
-    const drawn = await statusOf(
-      ask(address, 'GET', `/api/v1/projects/${id}/scenes/${SCENE}/cases/${SCREEN}?scale=1`),
-    );
-    return isWhole && drawn === 200;
+    return isWhole && (await drawn(address, id, scene)).ok;
   },
 });
 

@@ -87,7 +87,7 @@ export async function sweep(): Promise<void> {
     ].map((b) => b.hash),
   );
   for (const file of await filesBelow(path.join(storeFolder(), 'results')))
-    if (await isOld(file)) await rm(file, { force: true });
+    if (file.endsWith('.part') || (await isOld(file))) await rm(file, { force: true });
   for (const folder of ['pictures', 'previews']) {
     for (const file of await filesBelow(path.join(storeFolder(), folder))) {
       const unknown = !kept.has(path.basename(file).slice(0, 64));

@@ -30,12 +30,19 @@ const idle = (): Idle => (shared.couleeIdle ??= []);
  */
 const MEMORY = { MALLOC_ARENA_MAX: '2', MALLOC_TRIM_THRESHOLD_: '65536' };
 
-const childFile = () => path.join(/* turbopackIgnore: true */ productFolder(), 'src/server/drawing/child.ts');
+/** What draws, as it was built where whoever started this process knows of it; otherwise its sources, which takes seconds to start. */
+function program(): { file: string; execArgv: string[] } {
+  const built = process.env.COULEE_DRAWING;
+  if (built) return { file: built, execArgv: [] };
+  const sources = path.join(/* turbopackIgnore: true */ productFolder(), 'src/server/drawing/child.ts');
+  return { file: sources, execArgv: ['--import', 'tsx'] };
+}
 
 function start(): Promise<ChildProcess> {
-  const child = fork(/* turbopackIgnore: true */ childFile(), {
+  const { file, execArgv } = program();
+  const child = fork(/* turbopackIgnore: true */ file, {
     cwd: productFolder(),
-    execArgv: ['--import', 'tsx'],
+    execArgv,
     serialization: 'advanced',
     stdio: ['ignore', 'ignore', 'inherit', 'ipc'],
     env: { ...process.env, ...MEMORY, NODE_OPTIONS: '' },

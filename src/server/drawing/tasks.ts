@@ -1,45 +1,35 @@
-import { layOver } from './beside';
-import { compare } from './compare';
-import { contact } from './contact';
-import { encode } from './encode';
-import { readArchive } from '../archives/read';
-import { examineFont } from '../fonts/read';
-import { examine } from './examine';
-import { inspect } from './inspect';
-import { icons } from './icons';
-import { make } from './make';
 import type { TaskProgress } from './progress';
-import { film, paint } from './paint';
-import { look, read, type ToRead } from './read';
-import { report } from './report';
-import { review } from './review';
-import { holdScreenshot } from './screenshot';
-import { since } from './since';
-import { upright, type ToSetUpright } from './upright';
-import { telling } from './telling';
+import type { ToRead } from './read';
+import type { ToSetUpright } from './upright';
+
+/** A task whose code is loaded when it is asked for: a process that starts for one does not wait for that of all others. */
+const later =
+  <Input extends unknown[], Result>(load: () => Promise<(...input: Input) => Promise<Result>>) =>
+  async (...input: Input): Promise<Result> =>
+    (await load())(...input);
 
 /** What a process of its own is asked to do. `onStep` says that it goes on, and how far it is where that is known. */
 export const TASKS = {
-  examine,
-  examineFont,
-  readArchive,
-  make,
-  inspect,
-  encode,
-  compare,
-  look,
-  read: (file: ToRead) => read(file),
-  paint,
-  film,
-  review,
-  report,
-  contact,
-  icons,
-  telling,
-  since,
-  layOver,
-  holdScreenshot,
-  upright: (asked: ToSetUpright) => upright(asked),
+  examine: later(async () => (await import('./examine')).examine),
+  examineFont: later(async () => (await import('../fonts/read')).examineFont),
+  readArchive: later(async () => (await import('../archives/read')).readArchive),
+  make: later(async () => (await import('./make')).make),
+  inspect: later(async () => (await import('./inspect')).inspect),
+  encode: later(async () => (await import('./encode')).encode),
+  compare: later(async () => (await import('./compare')).compare),
+  look: later(async () => (await import('./read')).look),
+  read: async (file: ToRead) => (await import('./read')).read(file),
+  paint: later(async () => (await import('./paint')).paint),
+  film: later(async () => (await import('./paint')).film),
+  review: later(async () => (await import('./review')).review),
+  report: later(async () => (await import('./report')).report),
+  contact: later(async () => (await import('./contact')).contact),
+  icons: later(async () => (await import('./icons')).icons),
+  telling: later(async () => (await import('./telling')).telling),
+  since: later(async () => (await import('./since')).since),
+  layOver: later(async () => (await import('./beside')).layOver),
+  holdScreenshot: later(async () => (await import('./screenshot')).holdScreenshot),
+  upright: async (asked: ToSetUpright) => (await import('./upright')).upright(asked),
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];
