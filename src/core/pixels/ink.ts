@@ -52,16 +52,14 @@ function weigher(raster: Raster): Weigher {
     return { by: 'alpha', weight, border: null };
   }
   const border = borderColour(raster);
-  const difference = (i: number) =>
-    Math.max(
-      Math.abs(data[i]! - border[0]),
-      Math.abs(data[i + 1]! - border[1]),
-      Math.abs(data[i + 2]! - border[2]),
-    );
   const [r, g, b] = border;
+  const isOff = (value: number, from: number) =>
+    value - from >= LEAST_DIFFERENCE || from - value >= LEAST_DIFFERENCE;
+  const weight = (i: number) =>
+    isOff(data[i]!, r) || isOff(data[i + 1]!, g) || isOff(data[i + 2]!, b) ? 1 : 0;
   return {
     by: 'border',
-    weight: (i) => (difference(i) >= LEAST_DIFFERENCE ? 1 : 0),
+    weight,
     border: hexOf({ r, g, b, a: 1 }),
   };
 }
@@ -78,9 +76,9 @@ export function inkOf(raster: Raster): Ink | null {
       const i = (y * width + x) * 4;
       const w = weight(i);
       if (w === 0) continue;
-      left = Math.min(left, x);
-      right = Math.max(right, x);
-      top = Math.min(top, y);
+      if (x < left) left = x;
+      if (x > right) right = x;
+      if (y < top) top = y;
       bottom = y;
       sum += w;
       sumX += w * (x + 0.5);

@@ -32,9 +32,10 @@ describe('the catalogue', () => {
     for (const s of screens) expect(kindGroupOf(s).kinds).toContain(s.kind);
   });
 
-  it('survives a round trip with fields that it does not know', () => {
-    const odd = { ...screens[0]!, madeIn: 'a test' };
+  it('survives a round trip with what others keep beside, and refuses it elsewhere', () => {
+    const odd = { ...screens[0]!, extensions: { madeIn: 'a test' } };
     expect(Screen.parse(JSON.parse(JSON.stringify(odd)))).toEqual(odd);
+    expect(Screen.safeParse({ ...screens[0]!, madeIn: 'a test' }).success).toBe(false);
   });
 
   it('names the entry and the field when something is wrong', () => {
