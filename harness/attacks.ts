@@ -5,52 +5,16 @@ import Database from 'better-sqlite3';
 import { unzipSync, zipSync, type Zippable } from 'fflate';
 import { namingLetters, swellingWoff } from '../src/server/testing/hostile-fonts';
 import { archived, ask, edit, editor, made, read } from './client';
+import { isFine, meanwhile, sayMeanwhile } from './meanwhile';
 import { say, seen, type Seen } from './report';
-import { memoryOf, withServer, type Served } from './server';
+import { withServer } from './server';
 
-/** ms within which the server answers for its health, whatever is thrown at it. */
-const MOST_HEALTH_MS = 300;
 const MB = 1024 * 1024;
 const DEMO = 'larkmoor-ferries';
 
-/** What the server says while something is thrown at it: the longest that its health took, ms, and its own memory. */
-interface Meanwhile {
-  worstMs: number;
-  memoryBytes: number;
-  /** how often nobody answered */
-  unanswered: number;
-}
-
-/** Asks for the health over and over while something goes on. */
-async function meanwhile(served: Served, work: () => Promise<unknown>): Promise<Meanwhile> {
-  const found: Meanwhile = { worstMs: 0, memoryBytes: 0, unanswered: 0 };
-  let isOver = false;
-  const watching = (async () => {
-    while (!isOver) {
-      const asked = performance.now();
-      try {
-        await (await ask(served.address, 'GET', '/api/v1/health')).arrayBuffer();
-      } catch {
-        found.unanswered++;
-      }
-      found.worstMs = Math.max(found.worstMs, performance.now() - asked);
-      found.memoryBytes = Math.max(found.memoryBytes, memoryOf(served.child.pid!));
-      await pause(20);
-    }
-  })();
-  try {
-    await work();
-  } finally {
-    isOver = true;
-    await watching;
-  }
-  return found;
-}
-
-const sayMeanwhile = ({ worstMs, memoryBytes, unanswered }: Meanwhile) =>
-  `health at worst after ${Math.round(worstMs)} ms, ${unanswered} times not at all, ${Math.round(memoryBytes / MB)} MB in all`;
-
-const isFine = ({ worstMs, unanswered }: Meanwhile) => worstMs <= MOST_HEALTH_MS && unanswered === 0;
+/** How many answers had which status. */
+const sayStatuses = (answers: readonly number[]) =>
+  [...new Set(answers)].map((s) => `${answers.filter((a) => a === s).length} × ${s}`).join(', ');
 
 /** Sends files of one kind and says what became of them. @param statuses that may come back */
 const sending = (what: string, route: string, files: () => Uint8Array[], statuses: number[]) =>
@@ -64,7 +28,7 @@ const sending = (what: string, route: string, files: () => Uint8Array[], statuse
       await Promise.all(all);
     });
     const isKept = isFine(during) && answers.every((s) => statuses.includes(s));
-    return seen(`${what} silences nobody`, isKept, `${answers.join(', ')}; ${sayMeanwhile(during)}`);
+    return seen(`${what}: nobody is silenced`, isKept, `${sayStatuses(answers)}; ${sayMeanwhile(during)}`);
   });
 
 /** An archive with 2 GB of JSON that nothing names. */
@@ -170,6 +134,12 @@ const flip = () =>
     );
   });
 
+/** A drawing that takes seconds in a kilobyte, each another one. */
+const slowDrawing = (n: number) =>
+  new TextEncoder().encode(
+    `<svg xmlns="http://www.w3.org/2000/svg" width="3000" height="3000"><filter id="f"><feTurbulence baseFrequency="0.0${n}" numOctaves="9"/></filter><rect width="3000" height="3000" filter="url(#f)"/></svg>`,
+  );
+
 /** What somebody might send to silence or to end the server, one after another, each to a server of its own. */
 export async function attacks(): Promise<Seen[]> {
   const fonts = `/api/v1/projects/${DEMO}/fonts?name=a.ttf`;
@@ -178,6 +148,13 @@ export async function attacks(): Promise<Seen[]> {
     () => sending('a font that names 10⁸ letters', fonts, () => [namingLetters(1e8)], [200, 201]),
     () =>
       sending('fonts that unpack to 1.5 GB', fonts, () => [1, 2, 3].map(() => swellingWoff(25, 60)), [413]),
+    () =>
+      sending(
+        'sixty drawings that take long',
+        `/api/v1/projects/${DEMO}/files?name=a.svg`,
+        () => Array.from({ length: 60 }, (_, i) => slowDrawing(i + 1)),
+        [201, 413, 422, 503],
+      ),
     archives,
     patch,
     lock,

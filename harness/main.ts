@@ -1,5 +1,6 @@
 import { parseArgs } from 'node:util';
 import { attacks } from './attacks';
+import { big } from './big';
 import { faults } from './faults';
 import { fuzz } from './fuzz';
 import { kill } from './kill';
@@ -13,6 +14,7 @@ const RUNS: Record<string, { count: number; run: (seed: number, count: number) =
   faults: { count: 1, run: faults },
   load: { count: 60, run: load },
   attacks: { count: 1, run: attacks },
+  big: { count: 1, run: big },
 };
 
 const { values, positionals } = parseArgs({
@@ -24,7 +26,7 @@ const seed = Number(values.seed);
 const count = Number(values.count ?? chosen?.count);
 if (!chosen || !Number.isInteger(seed) || !(count >= 1)) {
   console.error(
-    'Say what: npm run harness -- kill|fuzz|faults|load|attacks [--seed N] [--count N]\nThe count is of kills, of inputs, or of seconds under load.',
+    'Say what: npm run harness -- kill|fuzz|faults|load|attacks|big [--seed N] [--count N]\nThe count is of kills, of inputs, or of seconds under load.',
   );
   process.exit(2);
 }

@@ -18,7 +18,7 @@ import { documentObject } from '../values/object';
  * Version of the documents that this build writes; older ones are migrated, newer ones refused.
  * 2: no shape beside two given extents; a limit on letters that fonts lack. 3: what is drawn is judged whatever its role.
  * 4: a limit on files that are far larger than drawn; a named value may stand for another. 5: a limit on logos that are
- * heavier on one side. 6: a limit on lines that are thinner than a px.
+ * heavier on one side. 6: a limit on lines that are thinner than a px. 7: keys that nobody knows stand under `extensions` alone.
  */
 export const SCHEMA_VERSION = 7;
 

@@ -1,12 +1,12 @@
 'use client';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { takeIn, tooMany } from '@/core/project/import-screens';
 import { guessUnit, planImport, type ImportPlan, type ImportWays } from '@/core/screens/import';
 import type { Screen } from '@/core/screens/screen';
 import { guessMapping } from '@/core/screens/table';
 import { countOf } from '@/core/words/words';
-import { readTable, type ReadTable } from '@/formats/screens/read';
+import type { ReadTable } from '@/formats/screens/read';
 import { newId } from '@/workers/new-id';
 import { messageOf } from '../api';
 import { useDropTarget } from '../parts/useDropTarget';
@@ -15,6 +15,7 @@ import { edit } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { ImportColumns } from './ImportColumns';
 import { ImportPreview } from './ImportPreview';
+import { readBeside } from './read-beside';
 import { useAllScreens } from './useSets';
 
 /** A file that was chosen, and what it holds. */
@@ -25,8 +26,14 @@ interface Opened {
   ways: ImportWays;
 }
 
-function open(name: string, bytes: Uint8Array, screens: readonly Screen[], header?: boolean): Opened {
-  const read = readTable(bytes, header);
+/** @throws Error in words where it is no table */
+async function open(
+  name: string,
+  bytes: Uint8Array,
+  screens: readonly Screen[],
+  header?: boolean,
+): Promise<Opened> {
+  const read = await readBeside(bytes, header);
   const ways = { mapping: guessMapping(read.table.columns), decimalComma: read.decimalComma };
   return { name, bytes, read, ways: { ...ways, unit: guessUnit(read.table, ways, screens) } };
 }
@@ -64,16 +71,25 @@ function FileWell({ onFile, problem }: { onFile: (file: File) => void; problem: 
 function useFile(screens: readonly Screen[]) {
   const [opened, setOpened] = useState<Opened | null>(null);
   const [problem, setProblem] = useState<string | null>(null);
-  const onFile = (file: File) => {
-    file
-      .arrayBuffer()
-      .then((buffer) => {
-        setOpened(open(file.name, new Uint8Array(buffer), screens));
+  /** of what is read that which was asked for last is shown, whichever ends first */
+  const asked = useRef(0);
+  const read = (name: string, bytesOf: () => Promise<Uint8Array>, header?: boolean) => {
+    const n = ++asked.current;
+    bytesOf()
+      .then((bytes) => open(name, bytes, screens, header))
+      .then((found) => {
+        if (n !== asked.current) return;
+        setOpened(found);
         setProblem(null);
       })
-      .catch((error: unknown) => setProblem(`${file.name} was not read: ${messageOf(error)}`));
+      .catch((error: unknown) => {
+        if (n === asked.current) setProblem(`${name} was not read: ${messageOf(error)}`);
+      });
   };
-  const setHeader = (header: boolean) => setOpened((o) => o && open(o.name, o.bytes, screens, header));
+  const onFile = (file: File) => read(file.name, async () => new Uint8Array(await file.arrayBuffer()));
+  const setHeader = (header: boolean) => {
+    if (opened) read(opened.name, () => Promise.resolve(opened.bytes), header);
+  };
   const setWays = (ways: ImportWays) => setOpened((o) => o && { ...o, ways });
   return { opened, problem, onFile, setHeader, setWays };
 }
