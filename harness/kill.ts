@@ -7,7 +7,7 @@ import { samplesOf, sendings, sendUntilGone, type Sending } from './sent';
 import { newStore, prepare, readyStore, removeStore, serve, type Served } from './server';
 
 const EDITORS = 4;
-const AFTER_MS = { least: 100, most: 12_000 };
+const AFTER_MS = { least: 100, most: 20_000 };
 
 async function editing(address: string, who: Editor): Promise<void> {
   // As fast as somebody types, so that there is room for everything else.

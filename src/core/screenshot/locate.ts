@@ -37,6 +37,7 @@ const FEW = 900;
 const ALIKE = 0.25;
 /** Px about a place that was found within which it is looked for once more. */
 const NEARBY = 2;
+const MOST_STEPS = 6;
 
 const NO_EDGES: Edges = { left: null, right: null, top: null, bottom: null };
 
@@ -99,9 +100,19 @@ function scaledEdges({ width, height }: Rect, by: Point, scale: number): Edges {
   return { left: by.x - grown.x, right: by.x + grown.x, top: by.y - grown.y, bottom: by.y + grown.y };
 }
 
+/** The best place that is reached from one by steps of a few px. */
+function walkedTo(cost: (by: Point) => number, from: Point): Point {
+  for (let step = 0; step < MOST_STEPS; step++) {
+    const to = searchAround(cost, from, NEARBY, 1);
+    if (to.x === from.x && to.y === from.y) break;
+    from = to;
+  }
+  return from;
+}
+
 function foundAt(shown: Shown, footprint: Footprint, about: Point): Displaced {
   const cost = (by: Point) => supportOf(shown, footprint, { by, scale: 1 }).fineCost;
-  const near = searchAround(cost, about, NEARBY, 1);
+  const near = walkedTo(cost, about);
   const edges = edgesAt(shown, footprint, near);
   const x = alongAxis((at) => cost({ x: at, y: near.y }), near.x, [edges.left, edges.right]);
   const y = alongAxis((at) => cost({ x: near.x, y: at }), near.y, [edges.top, edges.bottom]);

@@ -28,7 +28,10 @@ export interface Support {
   cost: number;
   /** share of its px that are looked at, 0..1: the others lie under what is above it */
   looked: number;
-  /** the same in the mean of those on the screen alone: for places that lie less than a px apart */
+  /**
+   * the same where more than a little counts as a little: for places that lie a few px apart, of which what covers a part of it
+   * says nothing
+   */
   fineCost: number;
 }
 
@@ -54,6 +57,7 @@ export function supportOf(shown: Shown, { px, middle, through }: Held, pose: Pos
   let weighed = 0;
   let all = 0;
   let cost = 0;
+  let fine = 0;
   let count = 0;
   let looked = 0;
   for (const i of px) {
@@ -70,6 +74,7 @@ export function supportOf(shown: Shown, { px, middle, through }: Held, pose: Pos
     const withIt = apartMoved(shown, i, at, through);
     const withoutIt = apart(without, at.j, shot, at.j, at.next, at.k);
     cost += min(withIt, MOST_APART) - min(withoutIt, MOST_APART);
+    fine += min(withIt, EXPLAINED) - min(withoutIt, EXPLAINED);
     if (withIt > EXPLAINED && withoutIt > EXPLAINED) continue;
     says += withoutIt * withoutIt - withIt * withIt;
     weighed += weight;
@@ -81,7 +86,7 @@ export function supportOf(shown: Shown, { px, middle, through }: Held, pose: Pos
     // Where most of it would lie beyond the screen nothing says that it does.
     looked: looked / px.length,
     cost: count * 2 < looked ? Infinity : cost / looked,
-    fineCost: count * 2 < looked ? Infinity : cost / count,
+    fineCost: count * 2 < looked ? Infinity : fine / looked,
   };
 }
 

@@ -15,8 +15,8 @@ const STEPS = [
   { scale: 0.003, by: 0.25 },
 ];
 const ROUNDS = 6;
-/** Its size is told by its ends, so that most of it and of what is around it has to be seen. */
-const WHOLE = { explained: 0.6, around: 0.6 };
+/** Its size is told by its ends, so that most of it and of what is around it has to be seen, and to be as it is drawn. */
+const WHOLE = { says: 0.5, explained: 0.6, around: 0.6 };
 
 /** The best pose that can be walked to from one, by ever smaller steps. */
 function walked(cost: (pose: Pose) => number, from: Pose): Pose {
@@ -67,7 +67,9 @@ export function findRescaled(
   });
   const [best] = found.toSorted((a, b) => costOf(a.pose) - costOf(b.pose));
   if (!best || best.pose.scale <= 0.35) return null;
+  if (Math.max(Math.abs(best.pose.by.x), Math.abs(best.pose.by.y)) > reach) return null;
   const around = aroundAsWithout(shown, ring, best.pose, middle);
-  const isWhole = best.support.explained >= WHOLE.explained && (around ?? 1) >= WHOLE.around;
+  const { says, explained } = best.support;
+  const isWhole = says >= WHOLE.says && explained >= WHOLE.explained && (around ?? 1) >= WHOLE.around;
   return isWhole && isThere(best.support, around) ? best : null;
 }
