@@ -1,5 +1,5 @@
 import type { Operation } from '../src/core/patch/patch';
-import type { Screen } from '../src/core/screens/screen';
+import { screensOf } from '../src/server/catalogue';
 import { ask, copyDemo, read } from './client';
 import { isFine, meanwhile, sayMeanwhile } from './meanwhile';
 import { quantile, seen, type Seen } from './report';
@@ -44,9 +44,8 @@ async function addScenes(address: string, id: string): Promise<void> {
 
 /** Adds screens of its own to a project, each a little larger than the one before. */
 async function addScreens(address: string, id: string): Promise<void> {
-  const { screens } = (await (await ask(address, 'GET', '/api/v1/screens')).json()) as { screens: Screen[] };
-  const like = screens.find((s) => s.kind === 'phone')!;
   const { documents } = await read(address, id);
+  const like = screensOf(documents.project).find((s) => s.kind === 'phone')!;
   const count = documents.project.screens.length;
   const list = Array.from({ length: SCREENS }, (_, i) => {
     const px = { width: like.framebufferPx.width + i, height: like.framebufferPx.height + i };

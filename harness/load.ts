@@ -10,12 +10,14 @@ const THINK_MS = { least: 200, most: 1000 };
 /** Of ten things that are done, so many are this. */
 const CASES = 1.5;
 const IMPORTS = 0.5;
+const PAGES = 1;
 const CASE = 'phone-375x667-2x-home.0.light';
 
 interface Log {
   saves: number[];
   cases: number[];
   imports: number[];
+  pages: number[];
   faults: string[];
   refused: number;
 }
@@ -50,6 +52,12 @@ async function drawing(address: string, id: string, caseId: string): Promise<num
   return answer.status;
 }
 
+async function opening(address: string, id: string): Promise<number> {
+  const page = await ask(address, 'GET', `/projects/${id}`);
+  await page.arrayBuffer();
+  return page.status;
+}
+
 /** One who works until the time is up. */
 async function client(
   address: string,
@@ -65,7 +73,9 @@ async function client(
         ? await timed(log.imports, () => importing(address, who.id, random))
         : dice < IMPORTS + CASES
           ? await timed(log.cases, () => drawing(address, who.id, CASE))
-          : await timed(log.saves, () => edit(address, who));
+          : dice < IMPORTS + CASES + PAGES
+            ? await timed(log.pages, () => opening(address, who.id))
+            : await timed(log.saves, () => edit(address, who));
     if (status === 503) log.refused++;
     else if (status >= 500 || status === 0) log.faults.push(`${status}`);
     else if (status >= 400) log.faults.push(`${status}`);
@@ -75,16 +85,19 @@ async function client(
   }
 }
 
+const mb = (bytes: number) => `${Math.round(bytes / 1e6)} MB`;
+
 const ms = (values: readonly number[]) =>
-  `${values.length}, p50 ${Math.round(quantile(values, 0.5))} ms, p95 ${Math.round(quantile(values, 0.95))} ms`;
+  `${values.length}, ${[0.5, 0.95].map((share) => `p${share * 100} ${Math.round(quantile(values, share))} ms`).join(', ')}, worst ${Math.round(Math.max(...values))} ms`;
 
 /** Fifty people who work at the same time, one of whom imports drawings that take long. @param seconds how long */
 export const load = (seed: number, seconds: number): Promise<Seen[]> =>
   withServer(async ({ address, child }) => {
     const random = randomOf(seed).next;
-    const log: Log = { saves: [], cases: [], imports: [], faults: [], refused: 0 };
+    const log: Log = { saves: [], cases: [], imports: [], pages: [], faults: [], refused: 0 };
     const editors: Editor[] = [];
     for (let i = 0; i < CLIENTS; i++) editors.push(await editor(address));
+    const before = memoryOf(child.pid!);
     let peak = 0;
     const watch = setInterval(() => (peak = Math.max(peak, memoryOf(child.pid!))), 250);
     try {
@@ -115,7 +128,12 @@ export const load = (seed: number, seconds: number): Promise<Seen[]> =>
       ),
       seen('a save is answered', log.saves.length > 0, ms(log.saves)),
       seen('a case is drawn beside slow drawings', log.cases.length > 0, ms(log.cases)),
-      seen('a picture is taken in', true, ms(log.imports)),
-      seen('memory is bounded', peak < 4e9, `${Math.round(peak / 1e6)} MB at most`),
+      seen('a picture is taken in', log.imports.length > 0, ms(log.imports)),
+      seen('a page is opened', log.pages.length > 0, ms(log.pages)),
+      seen(
+        'memory is bounded',
+        peak < 4e9,
+        `${mb(before)} before, ${mb(peak)} at most, ${mb(memoryOf(child.pid!))} after`,
+      ),
     ];
   });
