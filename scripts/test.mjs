@@ -64,6 +64,7 @@ check(
   ...tool('dependency-cruiser/bin/dependency-cruise.mjs', 'src', '--config', '.dependency-cruiser.mjs'),
 );
 check('nothing unused', ...tool('knip/bin/knip.js'));
+check('notices', process.execPath, [path.join(root, 'scripts', 'notices.mjs'), '--check']);
 
 check('command line', process.execPath, [path.join(root, 'scripts', 'build-parts.mjs')]);
 
