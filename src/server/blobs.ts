@@ -86,6 +86,29 @@ const resultFile = (hash: string) => path.join(storeFolder(), 'results', hash.sl
 const previewFile = (hash: string, widthPx: number) =>
   path.join(storeFolder(), 'previews', hash.slice(0, 2), `${hash}-${widthPx}.webp`);
 
+/** What was worked out of a file lies beside its previews, its own digest before it. */
+const derivedFile = (hash: string, what: string) =>
+  path.join(storeFolder(), 'previews', hash.slice(0, 2), `${hash}-${what}`);
+const DIGEST_BYTES = 32;
+const digestOf = (bytes: Uint8Array) => createHash('sha256').update(bytes).digest();
+
+/** Keeps what was worked out of a file. @param what it is, with its version: what is of another one is not used */
+export const storeDerived = (hash: string, what: string, bytes: Buffer): Promise<void> =>
+  writeWhole(derivedFile(hash, what), Buffer.concat([digestOf(bytes), bytes]));
+
+/** What was worked out of a file and kept; `null` where it is not there, or is not as it was kept. */
+export async function readDerived(hash: string, what: string): Promise<Buffer | null> {
+  let kept: Buffer;
+  try {
+    kept = await readFile(derivedFile(hash, what));
+  } catch (error) {
+    if ((error as NodeJS.ErrnoException).code === 'ENOENT') return null;
+    throw error;
+  }
+  const bytes = kept.subarray(DIGEST_BYTES);
+  return digestOf(bytes).equals(kept.subarray(0, DIGEST_BYTES)) ? bytes : null;
+}
+
 /** Stores bytes under their hash, which the caller has; the same bytes are stored once. */
 export async function storeOriginal(hash: string, bytes: Buffer): Promise<void> {
   await writeWhole(originalFile(hash), bytes);
