@@ -8,11 +8,14 @@ import { bin, build, env, install, root, run } from './lib.mjs';
 const RESULTS = path.join(root, 'test-results');
 const CHROMIUM = ['/usr/bin/chromium', '/usr/bin/chromium-browser'];
 const total = { passed: 0, failed: 0 };
+let begun = Date.now();
 
 function record(name, passed, failed) {
   total.passed += passed;
   total.failed += failed;
-  console.log(`${failed > 0 ? 'FAILED' : 'ok'}  ${name}: ${passed} passed, ${failed} failed\n`);
+  const seconds = Math.round((Date.now() - begun) / 1000);
+  begun = Date.now();
+  console.log(`${failed > 0 ? 'FAILED' : 'ok'}  ${name}: ${passed} passed, ${failed} failed, ${seconds} s\n`);
 }
 
 /** A check that passes or fails as a whole. */

@@ -1,12 +1,14 @@
 import sharp, { type Metadata, type Sharp } from 'sharp';
 import type { KeptFile } from '@/core/pictures/kept-file';
-import { isTooNarrow, previewWidths } from '@/core/pictures/previews';
+import { isTooNarrow, previewWidths, previewWithin } from '@/core/pictures/previews';
+import { MOST_READ_PIXELS } from '@/core/pixels/file';
+import { packPixels } from '../pictures/kept-pixels';
 import { profileOf } from '../pictures/profile';
 import type { PictureType } from '../pictures/sniff';
 import { svgProblem } from '../pictures/svg';
 import { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
-import { resampleable } from './decode';
+import { rawOf, resampleable } from './decode';
 
 const millions = (n: number) => Math.round(n / 1e5) / 10;
 
@@ -21,6 +23,8 @@ export interface Examined extends Pick<
   'widthPx' | 'heightPx' | 'profile' | 'transparent' | 'turned' | 'pictures'
 > {
   previews: Preview[];
+  /** the pixels that contrast is told from, packed */
+  pixels: Buffer;
 }
 
 export interface ToExamine {
@@ -107,5 +111,8 @@ export async function examine(asked: ToExamine): Promise<Examined> {
   const decoded = await pyramid(bytes, { ...header, vector: type === 'svg' }).catch(() => {
     throw broken(name);
   });
-  return { ...header, ...decoded };
+  const width = previewWithin(header, MOST_READ_PIXELS);
+  const { data, info } = await rawOf(sharp(decoded.previews.find((p) => p.widthPx === width)!.bytes));
+  const pixels = await packPixels({ width: info.width, height: info.height, data });
+  return { ...header, ...decoded, pixels };
 }

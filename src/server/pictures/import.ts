@@ -9,6 +9,7 @@ import type { Examined } from '../drawing/examine';
 import { DRAWING } from '../drawing/limits';
 import { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
+import { keepPixels } from './kept-pixels';
 import { sniff, type PictureType } from './sniff';
 
 const accepted = 'PNG, JPEG, WebP, AVIF or SVG';
@@ -61,8 +62,9 @@ export async function isWhole(
 
 /** Stores the bytes, then the row that says that they are there. */
 async function stored(bytes: Buffer, hash: string, type: PictureType, found: Examined): Promise<KeptFile> {
-  const { previews, ...header } = found;
+  const { previews, pixels, ...header } = found;
   for (const p of previews) await storePreview(hash, p.widthPx, p.bytes);
+  await keepPixels(hash, pixels);
   await storeOriginal(hash, bytes);
   const file = { hash, type, bytes: bytes.length, ...header, vector: type === 'svg' };
   const createdAt = new Date().toISOString();

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
 import { gunzipSync } from 'node:zlib';
 import { packRaster } from '@/core/pixels/file';
+import { keptPixels } from '../pictures/kept-pixels';
 import { storeFolder } from '../settings';
 import { ownStore } from '../testing/store';
 import { packedRaster, raster } from './pictures';
@@ -24,6 +25,8 @@ function keptFile(hash: string): string {
 describe('the pixels of a file', () => {
   it('are those that are worked out, also when they come from where they were kept', async () => {
     const hash = hashOfDemo();
+    // Since the file was taken in.
+    expect(await keptPixels(hash)).not.toBeNull();
     const wanted = Buffer.from(packRaster(await raster(hash)));
     expect(gunzipSync(await packedRaster(hash))).toEqual(wanted);
     const kept = readFileSync(keptFile(hash));

@@ -1,19 +1,18 @@
-import { promisify } from 'node:util';
-import { gzip } from 'node:zlib';
 import { eq, inArray } from 'drizzle-orm';
 import { filesOfProject, type Documents } from '@/core/project/documents';
 import type { FileFacts } from '@/formats/files/names';
-import { MOST_READ_PIXELS, packRaster } from '@/core/pixels/file';
+import { MOST_READ_PIXELS } from '@/core/pixels/file';
 import type { Raster } from '@/core/pixels/raster';
 import { MOST_LOOKED_AT, Statistics } from '@/core/pixels/statistics';
 import { previewWidths } from '@/core/pictures/previews';
-import { hasPreview, readDerived, readOriginal, readPreview, storeDerived } from '../blobs';
+import { hasPreview, readOriginal, readPreview } from '../blobs';
 import { getDb, writing } from '../db/client';
 import { blobs, fonts } from '../db/schema';
 import { drawn } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { log } from '../log';
 import { keepFile } from '../pictures/import';
+import { keepPixels, keptPixels, packPixels } from '../pictures/kept-pixels';
 import { notFound } from '../problem';
 
 type Row = typeof blobs.$inferSelect;
@@ -50,22 +49,18 @@ export async function raster(hash: string, signal?: AbortSignal): Promise<Raster
   return drawn({ kind: 'read', ...job }, asker);
 }
 
-const packed = promisify(gzip);
-
-/** As rasters are worked out and packed: one of another version is not used. */
-const RASTER = 'raster-1.gz';
-
 /**
- * The same as the core writes it, packed by gzip. It is worked out once, as it never changes, and kept beside the previews.
+ * The same as the core writes it, packed by gzip. It never changes, and is kept since
+ * the file was taken in; of one that was taken in earlier it is worked out once.
  * @throws Problem 404 when the file is not kept
  */
 export async function packedRaster(hash: string, signal?: AbortSignal): Promise<Buffer> {
   rowOf(hash);
-  const kept = await readDerived(hash, RASTER);
+  const kept = await keptPixels(hash);
   if (kept) return kept;
-  const bytes = await packed(packRaster(await raster(hash, signal)));
+  const bytes = await packPixels(await raster(hash, signal));
   try {
-    await storeDerived(hash, RASTER, bytes);
+    await keepPixels(hash, bytes);
   } catch (error) {
     // It can be worked out again, also where nothing can be written.
     log.warn(error, 'The pixels of a file could not be kept.');
