@@ -14,7 +14,7 @@ interface Lens {
   isAside?: true;
 }
 
-/** The lenses in the order of the bar. Where the code of each is loaded from stands in `workbench/lenses.tsx`. */
+/** The lenses in the order of the bar. Where the code of each is loaded from stands in `workbench/lens-views.tsx`. */
 export const LENSES = [
   { id: 'screens', label: 'screens', needs: {} },
   { id: 'fits', label: 'fits', needs: {} },

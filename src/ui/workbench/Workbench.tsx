@@ -27,7 +27,7 @@ import { Announcer } from './Announcer';
 import { ConflictDialog } from './ConflictDialog';
 import { KeysDialog } from './KeysDialog';
 import { LensBoundary } from './LensBoundary';
-import { LENS_VIEWS, loadAll, MIDDLE_VIEWS } from './lenses';
+import { LENS_VIEWS, loadAll, MIDDLE_VIEWS } from './lens-views';
 import { LostFiles } from './LostFiles';
 import { Message } from './Message';
 import { OnNote } from '../real-screen/OnNote';

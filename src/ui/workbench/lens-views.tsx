@@ -8,7 +8,7 @@ import type { View } from '../state/view';
 type Views<K extends string> = Record<K, () => Promise<ComponentType>>;
 
 /** Lenses besides that of the screens; the code of each is loaded when it is opened. */
-const LENSES: Views<Exclude<LensId, 'screens'>> = {
+const CODE_OF_LENSES: Views<Exclude<LensId, 'screens'>> = {
   fits: () => import('../fits/FitsLens').then((m) => m.FitsLens),
   findings: () => import('../findings/FindingsLens').then((m) => m.FindingsLens),
   launch: () => import('../launch/LaunchLens').then((m) => m.LaunchLens),
@@ -19,7 +19,7 @@ const LENSES: Views<Exclude<LensId, 'screens'>> = {
 };
 
 /** What can take the place of the field. */
-const MIDDLES: Views<Exclude<View['middle'], 'field'>> = {
+const CODE_OF_MIDDLES: Views<Exclude<View['middle'], 'field'>> = {
   valley: () => import('../valley/LargeValley').then((m) => m.LargeValley),
   map: () => import('../map/SizeMapView').then((m) => m.SizeMapView),
   window: () => import('../window/FreeWindow').then((m) => m.FreeWindow),
@@ -67,8 +67,8 @@ function all<K extends string>(views: Views<K>, part: 'main' | 'div'): Record<K,
   ) as Record<K, ComponentType>;
 }
 
-export const LENS_VIEWS = all(LENSES, 'main');
-export const MIDDLE_VIEWS = all(MIDDLES, 'div');
+export const LENS_VIEWS = all(CODE_OF_LENSES, 'main');
+export const MIDDLE_VIEWS = all(CODE_OF_MIDDLES, 'div');
 
 /** How long the page is left to itself before the rest is loaded. */
 const REST_MS = 4000;
@@ -77,7 +77,7 @@ const REST_MS = 4000;
 export function loadAll(): () => void {
   const clock = setTimeout(() => {
     // What cannot be loaded now is tried again when it is opened.
-    for (const load of Object.values({ ...LENSES, ...MIDDLES })) load().catch(() => {});
+    for (const load of Object.values({ ...CODE_OF_LENSES, ...CODE_OF_MIDDLES })) load().catch(() => {});
   }, REST_MS);
   return () => clearTimeout(clock);
 }
