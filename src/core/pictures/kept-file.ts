@@ -5,7 +5,7 @@ import { Hash } from './picture';
 export const UNPROFILED_CMYK = 'CMYK without a profile';
 
 /** What is kept of a picture file, and what a picture made of it needs to know. */
-export const KeptFile = z.strictObject({
+export const KeptFile = z.object({
   hash: Hash,
   /** png, jpeg, webp, avif or svg */
   type: z.string(),

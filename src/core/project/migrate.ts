@@ -66,15 +66,11 @@ const MIGRATIONS: Record<number, (documents: Versioned) => Versioned> = {
   3: (documents) => withLimits(documents, limitsSince(4)),
   4: (documents) => withLimits(documents, limitsSince(5)),
   5: (documents) => withLimits(documents, limitsSince(6)),
-  // Up to version 6 keys that nobody knows were kept where they stood.
-  6: (documents) => Versioned.parse(keptApart(documents)),
+  6: (documents) => documents,
 };
 
-/** With the keys that this version does not name under `extensions`. */
-function keptApart(documents: Versioned): unknown {
-  const current = { ...documents, project: { ...documents.project, schema: SCHEMA_VERSION } };
-  return withUnnamedKept(Documents, current);
-}
+/** The first version that refuses keys which nobody knows; earlier ones kept them where they stood. */
+const KEYS_REFUSED = 7;
 
 /** The version of documents that are not read yet. @throws ZodError */
 export const schemaOf = (json: unknown): number => Versioned.parse(json).project.schema;
@@ -87,6 +83,8 @@ export function readDocuments(json: unknown): Documents {
   let current = Versioned.parse(json);
   const { schema } = current.project;
   if (schema > SCHEMA_VERSION) throw new NewerSchema(schema);
+  // Before anything else, so that the migrations find what they look at.
+  if (schema < KEYS_REFUSED) current = Versioned.parse(withUnnamedKept(Documents, current));
   for (let version = schema; version < SCHEMA_VERSION; version++) {
     current = MIGRATIONS[version]!(current);
     current = { ...current, project: { ...current.project, schema: version + 1 } };

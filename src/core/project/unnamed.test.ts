@@ -77,6 +77,22 @@ describe('a key that nobody knows, in documents of an older version,', () => {
     expect(scenes['winter-splash']!.layers[1]!.extensions).toEqual({ note: { by: 'us' } });
   });
 
+  it('hides nothing from what earlier versions are brought up by', () => {
+    // Version 1 knew two given extents with a shape, which goes.
+    const { scenes } = readDocuments(
+      older((d) => {
+        d.project.schema = 1;
+        const layer = (d.scenes['winter-splash']!.layers as Loose[]).find((l) => l.kind === 'picture')!;
+        const axis = { kind: 'middle', region: 'safe', shift: { value: 0, unit: 'lu' }, note: 'ours' };
+        const extent = { kind: 'length', length: { value: 200, unit: 'lu' } };
+        layer.placing = { x: { ...axis, extent }, y: { ...axis, extent }, ratio: { value: 2, strict: true } };
+      }),
+    );
+    const layer = scenes['winter-splash']!.layers.find((l) => l.kind === 'picture')!;
+    expect(layer.placing).not.toHaveProperty('ratio');
+    expect(JSON.stringify(layer.placing)).not.toContain('ours');
+  });
+
   it('goes where a value has no place for it, as it did', () => {
     const { scenes } = readDocuments(
       older((d) => ((d.scenes['winter-splash']!.margin as Loose).left = { value: 1, unit: 'lu', more: 2 })),

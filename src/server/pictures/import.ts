@@ -1,5 +1,5 @@
 import { eq } from 'drizzle-orm';
-import type { KeptFile } from '@/core/pictures/kept-file';
+import { KeptFile } from '@/core/pictures/kept-file';
 import { previewWidths } from '@/core/pictures/previews';
 import { hasOriginal, hasPreview, hashOf, isIntact, storeOriginal, storePreview } from '../blobs';
 import { getDb, writing } from '../db/client';
@@ -48,7 +48,8 @@ const examined = (bytes: Buffer, type: PictureType, name: string, asker: For): P
   );
 
 function known(hash: string): KeptFile | null {
-  return getDb().select().from(blobs).where(eq(blobs.hash, hash)).get() ?? null;
+  const row = getDb().select().from(blobs).where(eq(blobs.hash, hash)).get();
+  return row ? KeptFile.parse(row) : null;
 }
 
 /** Whether everything that belongs to a file lies in the store: its bytes, and its previews. */

@@ -1,4 +1,5 @@
 import { asc, eq } from 'drizzle-orm';
+import { withUnnamedKept } from '@/core/project/unnamed';
 import { Screen } from '@/core/screens/screen';
 import { getDb } from '../db/client';
 import { sharedScreens } from '../db/schema';
@@ -13,7 +14,7 @@ export const listShared = (): Screen[] =>
     .from(sharedScreens)
     .orderBy(asc(sharedScreens.sharedAt), asc(sharedScreens.id))
     .all()
-    .map(({ body }) => Screen.parse(JSON.parse(body)));
+    .map(({ body }) => Screen.parse(withUnnamedKept(Screen, JSON.parse(body))));
 
 /** Shares a screen, in place of the one of its id. @throws Problem 409 where there are too many */
 export function share(screen: Screen): void {
