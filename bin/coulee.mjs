@@ -4,6 +4,7 @@ import '../scripts/node-version.mjs';
 import { readdirSync, statSync } from 'node:fs';
 import path from 'node:path';
 import { fileURLToPath, pathToFileURL } from 'node:url';
+import { builtDrawing } from '../scripts/lib.mjs';
 
 const folder = path.dirname(path.dirname(fileURLToPath(import.meta.url)));
 process.env.COULEE_FOLDER = folder;
@@ -38,7 +39,7 @@ function isFresh(built) {
 
 const built = path.join(folder, '.next', 'coulee.mjs');
 if (isFresh(built)) {
-  process.env.COULEE_DRAWING ??= path.join(folder, '.next', 'drawing', 'child.mjs');
+  process.env.COULEE_DRAWING ??= builtDrawing;
   await import(pathToFileURL(built));
 } else {
   const { register } = await import('tsx/esm/api');

@@ -3,8 +3,11 @@ import path from 'node:path';
 import { setTimeout as pause } from 'node:timers/promises';
 import Database from 'better-sqlite3';
 import { unzipSync, zipSync, type Zippable } from 'fflate';
+import type { Change } from '../src/core/patch/change';
+import type { Operation } from '../src/core/patch/patch';
 import { namingLetters, swellingWoff } from '../src/server/testing/hostile-fonts';
-import { archived, ask, edit, editor, made, read } from './client';
+import { archived, ask, edit, editor, made, read, save } from './client';
+import { slowDrawing } from './files';
 import { isFine, meanwhile, sayMeanwhile } from './meanwhile';
 import { say, seen, type Seen } from './report';
 import { withServer } from './server';
@@ -63,23 +66,22 @@ const patch = () =>
   withServer(async (served) => {
     const id = DEMO;
     const { revision } = await read(served.address, id);
-    const paths = Array.from({ length: 5000 }, (_, i) => ({
+    const paths = Array.from({ length: 5000 }, (_, i): Operation => ({
       op: 'add',
       path: '/project/named/-',
       value: { id: `v${i}`, name: `Value ${i}`, kind: 'length', value: { value: i, unit: 'lu' } },
     }));
     let status = 0;
     const during = await meanwhile(served, async () => {
-      const change = {
+      const change: Change = {
         id: crypto.randomUUID(),
         patch: paths,
-        inverse: paths.map((_, i) => ({ op: 'remove', path: `/project/named/${paths.length - 1 - i}` })),
+        inverse: paths.map((_, i): Operation => ({
+          op: 'remove',
+          path: `/project/named/${paths.length - 1 - i}`,
+        })),
       };
-      const answer = await ask(served.address, 'PATCH', `/api/v1/projects/${id}`, change, {
-        'if-match': `"${revision}"`,
-      });
-      await answer.arrayBuffer();
-      ({ status } = answer);
+      ({ status } = await save(served.address, { id, revision }, change));
     });
     const isKept = during.worstMs <= 1000 && status < 500;
     return seen('a change of 5,000 steps keeps nobody waiting', isKept, `${status}; ${sayMeanwhile(during)}`);
@@ -133,12 +135,6 @@ const flip = () =>
       `export ${state}, ${named.length} named, ${left.length} after the right bytes`,
     );
   });
-
-/** A drawing that takes seconds in a kilobyte, each another one. */
-const slowDrawing = (n: number) =>
-  new TextEncoder().encode(
-    `<svg xmlns="http://www.w3.org/2000/svg" width="3000" height="3000"><filter id="f"><feTurbulence baseFrequency="0.0${n}" numOctaves="9"/></filter><rect width="3000" height="3000" filter="url(#f)"/></svg>`,
-  );
 
 /** What somebody might send to silence or to end the server, one after another, each to a server of its own. */
 export async function attacks(): Promise<Seen[]> {

@@ -1,6 +1,7 @@
+import type { Change } from '../src/core/patch/change';
 import type { Operation } from '../src/core/patch/patch';
 import { screensOf } from '../src/server/catalogue';
-import { ask, copyDemo, read } from './client';
+import { copyDemo, read, save } from './client';
 import { isFine, meanwhile, sayMeanwhile } from './meanwhile';
 import { quantile, seen, type Seen } from './report';
 import { withServer, type Served } from './server';
@@ -9,15 +10,17 @@ const SCENES = 490;
 const SCREENS = 2000;
 const CHANGES = 20;
 
+/** Saves a change that has to be taken. @throws Error with what the server says of it */
+async function saved(address: string, at: { id: string; revision: number }, change: Change): Promise<void> {
+  const { status, said } = await save(address, at, change);
+  if (status !== 200) throw new Error(said);
+}
+
 /** Operations of one step: each is undone by the one at the same place from the end. */
-async function step(address: string, id: string, patch: Operation[], inverse: Operation[]): Promise<number> {
+async function step(address: string, id: string, patch: Operation[], inverse: Operation[]): Promise<void> {
   const { revision } = await read(address, id);
   const change = { id: crypto.randomUUID(), patch, inverse: inverse.toReversed() };
-  const headers = { 'if-match': `"${revision}"` };
-  const answer = await ask(address, 'PATCH', `/api/v1/projects/${id}`, change, headers);
-  if (!answer.ok) throw new Error(await answer.text());
-  await answer.arrayBuffer();
-  return answer.status;
+  await saved(address, { id, revision }, change);
 }
 
 /** Adds copies of its first scene to a project. */
@@ -62,25 +65,22 @@ async function addScreens(address: string, id: string): Promise<void> {
 
 /** Changes a margin over and over. @returns how long each took, ms */
 async function margins({ address }: Served, id: string): Promise<number[]> {
-  const { documents } = await read(address, id);
+  const stored = await read(address, id);
+  const { documents } = stored;
   const scene = documents.project.scenes[0]!;
   const { left } = documents.scenes[scene]!.margin;
   const path = `/scenes/${scene}/margin/left`;
   const valueOf = (n: number) => (n === 0 ? left : { value: n, unit: 'lu' });
-  let { revision } = await read(address, id);
+  let { revision } = stored;
   const took: number[] = [];
   for (let n = 1; n <= CHANGES; n++) {
-    const change = {
+    const change: Change = {
       id: crypto.randomUUID(),
       patch: [{ op: 'replace', path, value: valueOf(n) }],
       inverse: [{ op: 'replace', path, value: valueOf(n - 1) }],
     };
     const asked = performance.now();
-    const answer = await ask(address, 'PATCH', `/api/v1/projects/${id}`, change, {
-      'if-match': `"${revision}"`,
-    });
-    if (!answer.ok) throw new Error(await answer.text());
-    await answer.arrayBuffer();
+    await saved(address, { id, revision }, change);
     took.push(performance.now() - asked);
     revision++;
   }

@@ -1,6 +1,6 @@
 import type { Documents } from '../src/core/project/documents';
 import { setTimeout as pause } from 'node:timers/promises';
-import { changeBetween } from '../src/core/patch/change';
+import { changeBetween, type Change } from '../src/core/patch/change';
 import { isOver, Job } from '../src/formats/job';
 
 /** A request as a page of the server itself would send it. @throws when there is no answer */
@@ -22,6 +22,17 @@ export interface Stored {
 
 export async function read(address: string, id: string): Promise<Stored> {
   return (await (await ask(address, 'GET', `/api/v1/projects/${id}`)).json()) as Stored;
+}
+
+/** Sends a change of a project as it was at a revision. @returns the HTTP status, and what was said of it */
+export async function save(
+  address: string,
+  { id, revision }: { id: string; revision: number },
+  change: Change | null,
+): Promise<{ status: number; said: string }> {
+  const headers = { 'if-match': `"${revision}"` };
+  const answer = await ask(address, 'PATCH', `/api/v1/projects/${id}`, change, headers);
+  return { status: answer.status, said: await answer.text() };
 }
 
 /** A copy of the demo project. @returns its id */
@@ -52,15 +63,12 @@ export async function edit(address: string, who: Editor): Promise<number> {
   who.sent = `Name ${++who.tried}`;
   const after = { ...documents, project: { ...documents.project, name: who.sent } };
   const change = changeBetween(crypto.randomUUID(), documents, after);
-  const answer = await ask(address, 'PATCH', `/api/v1/projects/${who.id}`, change, {
-    'if-match': `"${revision}"`,
-  });
-  await answer.arrayBuffer();
-  if (answer.ok) {
+  const { status } = await save(address, { id: who.id, revision }, change);
+  if (status === 200) {
     who.acknowledged++;
     who.stored = { revision: revision + 1, documents: after };
   }
-  return answer.status;
+  return status;
 }
 
 /** What became of what was acknowledged. @returns how many changes are lost */

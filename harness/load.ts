@@ -1,5 +1,5 @@
-import sharp from 'sharp';
 import { ask, edit, editor, lostOf, read, type Editor } from './client';
+import { plainPng, slowDrawing } from './files';
 import { quantile, seen, type Seen } from './report';
 import { randomOf } from '../truth/random';
 import { memoryOf, withServer } from './server';
@@ -29,16 +29,8 @@ async function timed(log: number[], work: () => Promise<number>): Promise<number
   return status;
 }
 
-/** A drawing that takes seconds in a kilobyte, as somebody’s export may be. */
-const slow = new TextEncoder().encode(
-  '<svg xmlns="http://www.w3.org/2000/svg" width="3000" height="3000"><filter id="f"><feTurbulence baseFrequency="0.02" numOctaves="9"/></filter><rect width="3000" height="3000" filter="url(#f)"/></svg>',
-);
-
 async function importing(address: string, id: string, random: () => number): Promise<number> {
-  const background = { r: random() * 255, g: random() * 255, b: random() * 255 };
-  const png = await sharp({ create: { width: 1200, height: 900, channels: 3, background } })
-    .png()
-    .toBuffer();
+  const png = await plainPng({ width: 1200, height: 900 }, random);
   return (await ask(address, 'POST', `/api/v1/projects/${id}/files?name=a.png`, png)).status;
 }
 
@@ -108,7 +100,7 @@ export const load = (seed: number, seconds: number): Promise<Seen[]> =>
             address,
             'POST',
             `/api/v1/projects/${editors[0]!.id}/files?name=slow.svg`,
-            slow,
+            slowDrawing(2),
           );
           if (answer.status >= 500) log.faults.push(`slow drawing ${answer.status}`);
         }

@@ -2,7 +2,8 @@ import { setTimeout as pause } from 'node:timers/promises';
 import sharp from 'sharp';
 import { changeBetween } from '../src/core/patch/change';
 import { Evidence } from '../src/core/project/proof';
-import { archived, archiving, ask, ended, made, read } from './client';
+import { archived, archiving, ask, ended, made, read, save } from './client';
+import { plainPng } from './files';
 
 const SCREEN = 'phone-375x667-2x-home.0.light';
 const SCENE = 'winter-splash';
@@ -26,14 +27,6 @@ const statusOf = async (answer: Promise<Response>): Promise<number> => {
 const drawn = (address: string, id: string, scene: string) =>
   ask(address, 'GET', `/api/v1/projects/${id}/scenes/${scene}/cases/${SCREEN}?glass=0`);
 
-async function someone(random: () => number): Promise<Buffer> {
-  const background = { r: random() * 255, g: random() * 255, b: random() * 255 };
-  const size = { width: 200 + Math.floor(random() * 300), height: 150 };
-  return sharp({ create: { ...size, channels: 3, background } })
-    .png()
-    .toBuffer();
-}
-
 const pictures: Sending = {
   what: 'a picture',
   send: async (address, id, random) => {
@@ -41,7 +34,7 @@ const pictures: Sending = {
       address,
       'POST',
       `/api/v1/projects/${id}/files?name=a.png`,
-      await someone(random),
+      await plainPng({ width: 200 + Math.floor(random() * 300), height: 150 }, random),
     );
     return answer.status === 201 ? ((await answer.json()) as { hash: string }).hash : null;
   },
@@ -83,9 +76,7 @@ async function keepEvidence(address: string, id: string, evidence: Evidence): Pr
     const kept = [...(documents.project.evidence ?? []), evidence];
     const after = { ...documents, project: { ...documents.project, evidence: kept } };
     const change = changeBetween(crypto.randomUUID(), documents, after);
-    const status = await statusOf(
-      ask(address, 'PATCH', `/api/v1/projects/${id}`, change, { 'if-match': `"${revision}"` }),
-    );
+    const { status } = await save(address, { id, revision }, change);
     if (status === 200) return true;
     if (status !== 412) return false;
   }

@@ -1,8 +1,7 @@
-// What the framework does not build, each in one file: the command line, what draws, and what runs on a real screen.
+// What the framework does not build: the command line and what runs on a real screen, each in one file, and what draws.
 import path from 'node:path';
 import { build } from 'esbuild';
-
-const root = path.resolve(import.meta.dirname, '..');
+import { builtDrawing, root } from './lib.mjs';
 
 const common = { absWorkingDir: root, bundle: true, tsconfig: 'tsconfig.json', logLevel: 'warning' };
 /** It starts at once; packages stay where they are. */
@@ -27,7 +26,7 @@ export async function buildDrawing(folder) {
 
 if (process.argv[1] === import.meta.filename) {
   await build({ ...forNode, entryPoints: ['src/cli/main.ts'], outfile: '.next/coulee.mjs' });
-  await buildDrawing('.next/drawing');
+  await buildDrawing(path.dirname(builtDrawing));
   await build({
     ...common,
     entryPoints: ['src/real-screen/main.ts'],

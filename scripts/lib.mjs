@@ -6,6 +6,8 @@ import path from 'node:path';
 
 export const root = path.resolve(import.meta.dirname, '..');
 export const env = { ...process.env, NEXT_TELEMETRY_DISABLED: '1' };
+/** The process that decodes and draws, as `build-parts.mjs` builds it. */
+export const builtDrawing = path.join(root, '.next', 'drawing', 'child.mjs');
 export const bin = (name) => path.join(root, 'node_modules', name);
 
 /** Runs a command to its end with its output shown; returns whether it succeeded. */

@@ -1,14 +1,13 @@
 // The server itself, started by start.mjs: what no page and no route could answer is answered here.
 import { createServer, STATUS_CODES } from 'node:http';
-import path from 'node:path';
 import next from 'next';
-import { root } from './lib.mjs';
+import { builtDrawing, root } from './lib.mjs';
 
 const hostname = process.env.HOST ?? '127.0.0.1';
 const port = Number(process.env.PORT ?? 3000);
 const dev = process.argv.includes('--dev');
 // As it was built; in development its sources may change at any time.
-if (!dev) process.env.COULEE_DRAWING ??= path.join(root, '.next', 'drawing', 'child.mjs');
+if (!dev) process.env.COULEE_DRAWING ??= builtDrawing;
 const app = next({ dev, dir: root, hostname, port });
 
 const METHODS = ['GET', 'HEAD', 'POST', 'PUT', 'PATCH', 'DELETE', 'OPTIONS'];

@@ -2,8 +2,7 @@
 import './node-version.mjs';
 import { spawn } from 'node:child_process';
 import { createServer } from 'node:net';
-import path from 'node:path';
-import { build, env, install, root, run } from './lib.mjs';
+import { build, builtDrawing, env, install, root, run } from './lib.mjs';
 import { supervise } from './supervise.mjs';
 
 const host = process.env.HOST ?? '127.0.0.1';
@@ -34,7 +33,7 @@ const address = `http://${host.includes(':') ? `[${host}]` : host}:${port}`;
 install();
 if (!(development ? run(process.execPath, ['scripts/build-parts.mjs']) : build())) process.exit(1);
 // Both ways it was just built.
-const withDrawing = { ...env, COULEE_DRAWING: path.join(root, '.next', 'drawing', 'child.mjs') };
+const withDrawing = { ...env, COULEE_DRAWING: builtDrawing };
 if (!run(process.execPath, ['--import', 'tsx', 'scripts/prepare.ts'], { env: withDrawing })) process.exit(1);
 
 const serving = supervise({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { misnamedShape } from '../words/problems';
 
 type Loose = Record<string, unknown>;
 type Path = readonly PropertyKey[];
@@ -15,8 +16,7 @@ function unnamedIn(issues: readonly z.core.$ZodIssue[], at: Path = []): Unnamed[
     const path = [...at, ...issue.path];
     if (issue.code === 'unrecognized_keys') return [{ path, keys: issue.keys }];
     if (issue.code !== 'invalid_union') return [];
-    // Of several shapes it is the one in which nothing but keys is wrong.
-    const only = issue.errors.find((e) => e.length > 0 && e.every((i) => i.code === 'unrecognized_keys'));
+    const only = misnamedShape(issue);
     return only ? unnamedIn(only, path) : [];
   });
 }

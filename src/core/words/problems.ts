@@ -80,12 +80,15 @@ function words(issue: z.core.$ZodRawIssue): string | undefined {
 // One place for all schemas: what they find wrong is read by people who do not know the library that found it.
 z.config({ customError: words });
 
+/** Of several shapes that one in which nothing is wrong but names that it does not know: it is the one that is meant. */
+export const misnamedShape = ({ errors }: z.core.$ZodIssueInvalidUnion): z.core.$ZodIssue[] | undefined =>
+  errors.find((e) => e.length > 0 && e.every((i) => i.code === 'unrecognized_keys'));
+
 /** Of what each of several shapes has to say, that of the shape which was nearest: it was followed furthest. */
 function nearest(issue: z.core.$ZodIssue): z.core.$ZodIssue {
   if (issue.code !== 'invalid_union') return issue;
   const first = issue.errors.flatMap((e) => e[0] ?? []);
-  // A shape in which nothing is wrong but names that it does not know is the one that is meant.
-  const misnamed = issue.errors.find((e) => e.length > 0 && e.every((i) => i.code === 'unrecognized_keys'));
+  const misnamed = misnamedShape(issue);
   const best = misnamed?.[0] ?? first.toSorted((a, b) => b.path.length - a.path.length)[0];
   if (!best || (best.path.length === 0 && !misnamed)) return issue;
   return nearest({ ...best, path: [...issue.path, ...best.path] });

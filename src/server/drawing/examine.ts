@@ -1,14 +1,14 @@
 import sharp, { type Metadata, type Sharp } from 'sharp';
 import type { KeptFile } from '@/core/pictures/kept-file';
-import { isTooNarrow, previewWidths, previewWithin } from '@/core/pictures/previews';
-import { MOST_READ_PIXELS } from '@/core/pixels/file';
+import { isTooNarrow, previewWidths } from '@/core/pictures/previews';
 import { packPixels } from '../pictures/kept-pixels';
 import { profileOf } from '../pictures/profile';
 import type { PictureType } from '../pictures/sniff';
 import { svgProblem } from '../pictures/svg';
 import { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
-import { rawOf, resampleable } from './decode';
+import { resampleable } from './decode';
+import { read } from './read';
 
 const millions = (n: number) => Math.round(n / 1e5) / 10;
 
@@ -111,8 +111,12 @@ export async function examine(asked: ToExamine): Promise<Examined> {
   const decoded = await pyramid(bytes, { ...header, vector: type === 'svg' }).catch(() => {
     throw broken(name);
   });
-  const width = previewWithin(header, MOST_READ_PIXELS);
-  const { data, info } = await rawOf(sharp(decoded.previews.find((p) => p.widthPx === width)!.bytes));
-  const pixels = await packPixels({ width: info.width, height: info.height, data });
+  // As they are read of a file that is kept, which this one is not yet.
+  const made = {
+    original: () => Promise.resolve(bytes),
+    preview: (_: string, width: number) =>
+      Promise.resolve(decoded.previews.find((p) => p.widthPx === width)!.bytes),
+  };
+  const pixels = await packPixels(await read({ ...header, hash: name, vector: type === 'svg' }, made));
   return { ...header, ...decoded, pixels };
 }
