@@ -10,11 +10,11 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { openCase } from '../state/open-case';
 import { caseName } from '../words';
-import { acceptanceOf, onScreens } from './acceptance';
-import { AcceptForm } from './AcceptForm';
-import { Because } from './Because';
-import { Mends } from './Mends';
-import { useAnswers } from './useAnswers';
+import { acceptanceOf, onScreens } from '../cause/acceptance';
+import { AcceptForm } from '../cause/AcceptForm';
+import { Because } from '../cause/Because';
+import { Mends } from '../cause/Mends';
+import { useAnswers } from '../cause/useAnswers';
 
 /** Takes the finding as it is on chosen screens. */
 function Accept({ finding }: { finding: SceneFinding }) {

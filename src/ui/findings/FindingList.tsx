@@ -11,7 +11,7 @@ import { useLook } from '../state/look';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { FindingDetail } from './FindingDetail';
 import { folded, rowsOf, type FindingRows } from './rows';
-import { sayCases, sayFindingCases } from './say-cases';
+import { sayCases, sayFindingCases } from '../cause/say-cases';
 
 interface OpenProps {
   /** the finding, or the row of several, that is open */

@@ -6,10 +6,10 @@ import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/
 import { useFindingsAreOlder } from '../state/older';
 import { FINDING_ORDERS, type View } from '../state/view';
 import { NOTHING_TO_JUDGE, OUTCOME_SHAPES } from '../words';
-import { MirrorNote } from '../scene/MirrorNote';
+import { MirrorNote } from '../parts/MirrorNote';
 import { Choices } from '../parts/Choices';
 import { Older, OlderNote, SurveyShare } from '../parts/Older';
-import { AppliedNote } from './AppliedNote';
+import { AppliedNote } from '../cause/AppliedNote';
 import { FindingList } from './FindingList';
 import { LimitsList } from './LimitsList';
 import { ScreenList } from './ScreenList';

@@ -6,7 +6,7 @@ import { LIMIT_ROLES, MEASURE, measuresFor, type Limit, type MeasureName } from 
 import { measureNoun, sayValue, typedAs } from '@/core/measure/words';
 import { SIDES as PLAIN_SIDES } from '@/core/geometry/rect';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 import { OUTCOME_SHAPES } from '../words';

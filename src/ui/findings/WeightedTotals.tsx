@@ -9,7 +9,7 @@ import { weightedTotals } from '@/core/solve/summary';
 import { useCounted, useScene, useWorkbench } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import { WORDS } from '../valley/limits';
-import { WeightsFrom } from '../sets/WeightsFrom';
+import { WeightsFrom } from '../parts/WeightsFrom';
 
 /** A mean under half a tenth of a per cent is rounding. */
 const LEAST_SAID = 0.0005;

@@ -18,12 +18,12 @@ import { useTelling } from '../state/telling';
 import { useScene, useWorkbench } from '../state/context';
 import { useSettled } from '../state/settled';
 import { caseSize } from '../words';
-import { MirrorNote } from '../scene/MirrorNote';
+import { MirrorNote } from '../parts/MirrorNote';
 import { Choices } from '../parts/Choices';
 import { ChosenScreens } from '../parts/ChosenScreens';
 import { ValueEditor } from './ValueEditor';
 import { VariantRow } from './VariantRow';
-import { WeightsFrom } from '../sets/WeightsFrom';
+import { WeightsFrom } from '../parts/WeightsFrom';
 
 /** As many as there is room for. */
 const most = () => (window.innerWidth >= 1600 ? 11 : 7);

@@ -2,7 +2,7 @@
 import { Form } from 'react-bootstrap';
 import type { Compared, ComparedValues } from '@/core/findings/variants';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbench } from '../state/context';
 
 interface Props {

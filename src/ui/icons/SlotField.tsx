@@ -6,7 +6,7 @@ import { caseId, findCase } from '@/core/screens/cases';
 import { turnedSize } from '@/core/screens/turn';
 import { sayDensity, saySize } from '@/core/words/numbers';
 import { CaseCell } from '../screens/CaseCell';
-import { useWalk } from '../screens/useWalk';
+import { useWalk } from '../parts/useWalk';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 
 /** CSS px that the longer side of a slot takes at most; those that are smaller are shown as large as they are. */

@@ -10,7 +10,7 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { AssignRow } from './AssignRow';
-import { guessRoles, hasBackgroundIn, newScene, placeIn, type ShownAs } from './place-picture';
+import { guessRoles, hasBackgroundIn, newScene, placeIn, type ShownAs } from '@/core/project/place-picture';
 
 const LISTS = [
   ['density', 'Density'],
@@ -124,7 +124,7 @@ function takeAssigned(
   { roleOf, newNaming }: { roleOf: (picture: string) => ShownAs; newNaming: Naming | null },
 ): void {
   const { sceneId } = store.getState();
-  const first = newScene('Splash');
+  const first = newScene('Splash', newId);
   edit(store, ({ project, scenes }) => {
     if (project.scenes.length === 0) {
       scenes[first.id] = first;
@@ -134,7 +134,7 @@ function takeAssigned(
     project.pictures = takeFiles(project.pictures, files, newId);
     const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
     for (const picture of project.pictures.filter((p) => !known.has(p.id)))
-      placeIn(scene, picture, roleOf(picture.name));
+      placeIn(scene, picture, roleOf(picture.name), newId);
     if (newNaming) project.naming = newNaming;
   });
 }

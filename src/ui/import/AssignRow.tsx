@@ -2,7 +2,7 @@
 import { Button, Form } from 'react-bootstrap';
 import type { Assigned } from '@/core/pictures/assign';
 import { sayFile } from '../words';
-import { SHOWN, SHOWN_WORDS, type ShownAs } from './place-picture';
+import { SHOWN, SHOWN_WORDS, type ShownAs } from '@/core/project/place-picture';
 
 const CUTS = ['any', 'portrait', 'landscape'] as const;
 

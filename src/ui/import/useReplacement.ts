@@ -16,7 +16,7 @@ import {
 import { derive, messageOf, uploadFile } from '../api';
 import { masterOf } from '../drawing/PictureThumb';
 import { useWorkbench } from '../state/context';
-import { fileOf } from './place-picture';
+import { fileOf } from '@/core/project/place-picture';
 
 type File_ = Arrived['file'];
 

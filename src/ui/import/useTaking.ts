@@ -13,7 +13,7 @@ import type { WorkbenchStore } from '../state/workbench';
 import type { Incoming } from './dropped';
 import { importFont, isFont, sayScripts } from './fonts';
 import { isRunning, type ImportItem } from './items';
-import { fileOf, placeImported } from './place-picture';
+import { fileOf, placeImported } from '@/core/project/place-picture';
 import { createQueue, type Batch, type TakenFile, type Waiting } from './queue';
 import { useItems } from './useItems';
 
@@ -51,7 +51,8 @@ function belongTogether(
 function place(store: WorkbenchStore, taken: readonly Pick<TakenFile, 'kept' | 'name'>[]): void {
   let placed: string | undefined;
   edit(store, (docs) => {
-    for (const { kept, name } of taken) placed = placeImported(docs, store.getState().sceneId, kept, name);
+    for (const { kept, name } of taken)
+      placed = placeImported(docs, store.getState().sceneId, kept, name, newId);
   });
   const { documents, sceneId } = store.getState();
   if (placed && !documents.scenes[sceneId]) store.setState({ sceneId: placed });

@@ -9,7 +9,7 @@ import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useClock } from './clock';
-import { launchOf, type Starting } from './launched';
+import { launchOf, type Starting } from '../state/launched';
 
 /** The present picture of a film, which is made at once. */
 function useFrame(params: ParamsOf<typeof drawFrame>) {

@@ -6,7 +6,7 @@ import { createFilm } from '@/render/film';
 import { usePixels } from '../drawing/CaseCanvas';
 import { useWorkbench } from '../state/context';
 import { useClock } from './clock';
-import type { Film } from './launched';
+import type { Film } from '../state/launched';
 
 interface Props {
   film: Film;

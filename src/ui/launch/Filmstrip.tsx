@@ -6,7 +6,7 @@ import { naturalSize } from '@/core/screens/turn';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { caseName, caseSize } from '../words';
 import { FilmCanvas } from './FilmCanvas';
-import type { Film } from './launched';
+import type { Film } from '../state/launched';
 
 /** CSS px that the longer side of a screen takes. */
 const STRIP_ROOM = 84;

@@ -11,7 +11,7 @@ import { useWorkbench } from '../state/context';
 import { useIsMeasured, useOutside } from '../state/outside';
 import { caseName } from '../words';
 import { Choices } from '../parts/Choices';
-import type { Film } from './launched';
+import type { Film } from '../state/launched';
 
 /** CSS px that the drawing may take. */
 const ROOM = { width: 250, height: 300 };

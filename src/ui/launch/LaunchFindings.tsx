@@ -8,16 +8,16 @@ import type { LaunchAcceptance } from '@/core/project/launch-limits';
 import type { LaunchAdvice } from '@/core/launch/advice';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { findCase } from '@/core/screens/cases';
-import { acceptanceOf, onScreens } from '../findings/acceptance';
-import { AcceptForm } from '../findings/AcceptForm';
+import { acceptanceOf, onScreens } from '../cause/acceptance';
+import { AcceptForm } from '../cause/AcceptForm';
 import type { Launch } from '@/core/project/launch';
-import { sayFindingCases } from '../findings/say-cases';
+import { sayFindingCases } from '../cause/say-cases';
 import { caseName, OUTCOME_SHAPES } from '../words';
-import { Trying } from '../findings/Trying';
+import { Trying } from '../cause/Trying';
 import { OlderNote } from '../parts/Older';
-import { useLaunchAnswers } from '../findings/useAnswers';
+import { useLaunchAnswers } from '../cause/useAnswers';
 import { undescribed } from '@/core/launch/described';
-import { editLaunch, launchOf } from './launched';
+import { editLaunch, launchOf } from '../state/launched';
 
 /** How many things of a scene are named; of the others it is said how many they are. */
 const NAMED = 2;

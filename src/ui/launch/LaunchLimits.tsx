@@ -12,11 +12,11 @@ import {
   type LaunchRule,
 } from '@/core/project/launch-limits';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbenchStore } from '../state/context';
 import { commit } from '../state/edit';
 import { OUTCOME_SHAPES } from '../words';
-import { editLaunch } from './launched';
+import { editLaunch } from '../state/launched';
 import { ListPart, useLive } from './parts';
 
 const ENDS = ['warn', 'fail'] as const;

@@ -9,7 +9,7 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { OUTCOME_SHAPES } from '../words';
 import type { LaunchFinding } from '@/core/launch/findings';
 import { newId } from '@/workers/new-id';
-import { editLaunch } from './launched';
+import { editLaunch } from '../state/launched';
 import { ScenePart, TimePart, useLive } from './parts';
 import { StageSentence, type PartProps } from './StageSentence';
 import { TargetList } from './TargetList';

@@ -5,7 +5,7 @@ import { ENTER_WORDS, stageSentence, UNTIL_WORDS, type StagePart } from '@/core/
 import { SYSTEM_WORDS } from '@/core/launch/system';
 import { SYSTEMS, waitingStage, type Launch, type Stage, type System } from '@/core/project/launch';
 import { useWorkbenchStore } from '../state/context';
-import { editLaunch } from './launched';
+import { editLaunch } from '../state/launched';
 import { EasingPart, ListPart, TimePart, useLive } from './parts';
 
 const ENTERS = (['none', 'fade'] as const).map((value) => ({ value, label: ENTER_WORDS[value] }));

@@ -5,10 +5,10 @@ import { coverageOf, isIn, type Launch, type Target } from '@/core/project/launc
 import { SYSTEM_WORDS } from '@/core/launch/system';
 import { newId } from '@/workers/new-id';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit } from '../state/edit';
-import { editLaunch } from './launched';
+import { editLaunch } from '../state/launched';
 import { ListPart, useLive } from './parts';
 import { TargetScreens } from './TargetScreens';
 

@@ -6,11 +6,11 @@ import type { Target } from '@/core/project/launch';
 import { KINDS } from '@/core/screens/screen';
 import { matchesText } from '@/core/screens/search';
 import { Ticks } from '../parts/Ticks';
-import { NameField } from '../scene/editors/NameField';
+import { NameField } from '../parts/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit } from '../state/edit';
 import { kindName, kindWord } from '../words';
-import { editLaunch } from './launched';
+import { editLaunch } from '../state/launched';
 import { useLive } from './parts';
 
 const FAMILIES = [

@@ -7,7 +7,7 @@ import { useWorkbench } from '../state/context';
 import { Choices } from '../parts/Choices';
 import { whilePressed } from '../parts/pointing';
 import { SPEEDS, useClock, useClockState } from './clock';
-import type { Film, Starting } from './launched';
+import type { Film, Starting } from '../state/launched';
 
 const START_WORDS: Record<Start, { label: string; title: string }> = {
   cold: { label: 'cold', title: 'With everything to load' },

@@ -1,7 +1,7 @@
 import type { LaunchMend } from '@/core/launch/mend-kit';
 import type { Patch } from '@/core/patch/patch';
 import { derive } from '../api';
-import { fileOf } from '../import/place-picture';
+import { fileOf } from '@/core/project/place-picture';
 
 /**
  * A patch with the files that it needs: each is made on the server, and what stood for it gives way to it.

@@ -4,8 +4,8 @@ import { Form } from 'react-bootstrap';
 import { easingOf, EASING_KEYWORDS } from '@/core/project/easing';
 import { sayMs } from '@/core/words/numbers';
 import { EditorPopover } from '../parts/EditorPopover';
-import { ListEditor } from '../scene/editors/ListEditor';
-import { NumberField } from '../scene/editors/NumberField';
+import { ListEditor } from '../parts/ListEditor';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
 

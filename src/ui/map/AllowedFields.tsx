@@ -1,7 +1,7 @@
 'use client';
 import { Button } from 'react-bootstrap';
 import { saySpan } from '@/core/map/words';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useAllowedWindow } from './useAllowedWindow';
 
 const AXES = ['width', 'height'] as const;

@@ -5,7 +5,7 @@ import { distinctCases } from '@/core/screens/likeness';
 import { useCounted, useWorkbench } from '../state/context';
 import { useLook } from '../state/look';
 import { caseName } from '../words';
-import { MarkShape } from '../valley/MarkShape';
+import { MarkShape } from '../parts/MarkShape';
 import type { MapScale } from './map-scale';
 
 /** Every screen as it is held, judged with its own insets. */

@@ -6,7 +6,7 @@ import { areaBetween } from '@/core/pictures/areas';
 import { unmarkedIn, type Cut, type Picture } from '@/core/pictures/picture';
 import { masterOfCut } from '../drawing/PictureThumb';
 import { Preview } from '../drawing/Preview';
-import { NameField } from '../scene/editors/NameField';
+import { NameField } from '../parts/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, editLive, inCut } from '../state/edit';
 import { CUT_WORDS } from '../words';

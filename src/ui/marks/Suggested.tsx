@@ -7,7 +7,7 @@ import type { Cut } from '@/core/pictures/picture';
 import type { Statistics } from '@/core/pixels/statistics';
 import { diff } from '@/core/patch/patch';
 import type { OutcomesWith } from '@/workers/answering';
-import { OutcomeChange } from '../findings/OutcomeChange';
+import { OutcomeChange } from '../parts/OutcomeChange';
 import { useAsked, type Asking } from '../state/ask';
 import { useScene } from '../state/context';
 import { inCut } from '../state/edit';

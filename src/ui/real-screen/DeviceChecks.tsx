@@ -17,7 +17,7 @@ import { Choices } from '../parts/Choices';
 import { DropScreenshot } from '../screenshot/DropScreenshot';
 import { EvidenceList } from '../screenshot/EvidenceList';
 import { useEvidence } from '../screenshot/useScreenshots';
-import { keptName } from '../sign-off/kept-name';
+import { keptName } from '../state/kept-name';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 

@@ -6,7 +6,7 @@ import * as api from '@/formats/api/real-screens';
 import { asSent, type Showing, type Visitor } from '@/formats/real-screen/shown';
 import { ask, messageOf } from '../api';
 import { sizeOfFile } from '../drawing/pixels';
-import { launchOf, useFilms, type Starting } from '../launch/launched';
+import { launchOf, useFilms, type Starting } from '../state/launched';
 import { useCaseResult } from '../state/case-result';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { sceneOf } from '../state/workbench';

@@ -7,7 +7,7 @@ import { kindName } from '@/core/screens/words';
 import { sayDensity, sayNumber, saySize } from '@/core/words/numbers';
 import type { Visitor } from '@/formats/real-screen/shown';
 import { useWorkbench } from '../state/context';
-import { useScreenEdits } from '../sets/useSets';
+import { useScreenEdits } from '../state/useSets';
 import { useRealScreens } from './real-screens';
 
 /** What was read in each position. */

@@ -6,7 +6,7 @@ import { hashesIn } from '@/render/drawing';
 import { createFilm } from '@/render/film';
 import type { Fonts } from '@/render/fonts';
 import { drawingOf } from '@/render/painter';
-import type { Film } from '../launch/launched';
+import type { Film } from '../state/launched';
 
 /** Pictures a second while something fades, on glass. */
 const FADE_FPS = 50;

@@ -4,8 +4,8 @@ import { Form } from 'react-bootstrap';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 import { EditorPopover } from '../parts/EditorPopover';
-import { ListEditor } from './editors/ListEditor';
-import { putIn } from '../import/place-picture';
+import { ListEditor } from '../parts/ListEditor';
+import { putIn } from '@/core/project/place-picture';
 import { otherPresets, picturePresets, type Preset } from './new-layer';
 
 function AddEditor({ onDone }: { onDone: () => void }) {

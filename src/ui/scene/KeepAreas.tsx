@@ -7,8 +7,8 @@ import { useWorkbenchStore } from '../state/context';
 import { commit, editLive, inCut } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NameField } from './editors/NameField';
-import { NumberField } from './editors/NumberField';
+import { NameField } from '../parts/NameField';
+import { NumberField } from '../parts/NumberField';
 
 const SIDES = [
   ['x', 'From the left', 'width'],

@@ -12,8 +12,8 @@ import { InkOffer } from './InkOffer';
 import { EditorPopover } from '../parts/EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
-import { NameField } from './editors/NameField';
-import { NumberField } from './editors/NumberField';
+import { NameField } from '../parts/NameField';
+import { NumberField } from '../parts/NumberField';
 import { useHolding } from './useHolding';
 import { ScrimOffer } from './ScrimOffer';
 

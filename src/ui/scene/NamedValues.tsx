@@ -11,7 +11,7 @@ import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
 import { EditorPopover } from '../parts/EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
-import { NameField } from './editors/NameField';
+import { NameField } from '../parts/NameField';
 import { LengthField } from './editors/LengthField';
 import { Swatch } from './Swatch';
 import { TokensPart } from './TokensPart';

@@ -13,7 +13,7 @@ import { commit, editLive } from '../state/edit';
 import { EditorPopover } from '../parts/EditorPopover';
 import { ColourEditor } from './editors/ColourEditor';
 import { LengthField } from './editors/LengthField';
-import { NumberField } from './editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { faultOf, useCauses } from './causes';
 
 const BAR_WORDS = {

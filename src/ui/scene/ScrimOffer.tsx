@@ -8,7 +8,7 @@ import { findCase } from '@/core/screens/cases';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { editBy } from '../state/edit';
 import { caseName } from '../words';
-import { Costs } from '../findings/Costs';
+import { Costs } from '../parts/Costs';
 
 /** Contrasts that WCAG 2.2 asks for: of what has to be made out and of large text, and of text. */
 const ASKED = [3, 4.5] as const;

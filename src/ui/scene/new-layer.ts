@@ -15,7 +15,7 @@ import { USUAL_LINE } from '@/core/text/style';
 import type { Layer, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
 import { guessRole } from '@/core/scene/role';
 import { newId } from '@/workers/new-id';
-import { groundLayer, newPictureLayer } from '../import/place-picture';
+import { groundLayer, newPictureLayer } from '@/core/project/place-picture';
 
 /** A usual rule that a layer is added with. */
 export interface Preset {
@@ -80,19 +80,19 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
       value: 'fill',
       label: 'fills the whole screen',
       note: 'A background, pinned to all four edges',
-      make: () => newPictureLayer(picture, 'background', fillScreen()),
+      make: () => newPictureLayer(picture, 'background', fillScreen(), newId),
     },
     {
       value: 'middle',
       label: 'in the middle of the safe area',
       note: 'A logo, 40 % of the width, at most 220',
-      make: () => newPictureLayer(picture, 'logo', middleOfSafeArea()),
+      make: () => newPictureLayer(picture, 'logo', middleOfSafeArea(), newId),
     },
     {
       value: 'strip',
       label: 'a strip at the bottom',
       note: 'From side to side, 64 high, above the bar',
-      make: () => newPictureLayer(picture, role, stripAtBottom()),
+      make: () => newPictureLayer(picture, role, stripAtBottom(), newId),
     },
     ...(logo
       ? [
@@ -100,7 +100,7 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
             value: 'under',
             label: `under ${logo.name}`,
             note: '16 below it, in the middle across',
-            make: () => newPictureLayer(picture, role, underLayer(logo.id)),
+            make: () => newPictureLayer(picture, role, underLayer(logo.id), newId),
           },
         ]
       : []),
@@ -111,7 +111,12 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
             label: `in ${panel.name}`,
             note: held ? `In the middle across, 12 below ${held.name}` : 'In the middle across, at its top',
             make: () => ({
-              ...newPictureLayer(picture, role, acrossThePanel(held?.id ?? null, isHugging(panel.placing.x))),
+              ...newPictureLayer(
+                picture,
+                role,
+                acrossThePanel(held?.id ?? null, isHugging(panel.placing.x)),
+                newId,
+              ),
               parent: panel.id,
             }),
           },
@@ -151,7 +156,7 @@ export function otherPresets(scene: Scene): Preset[] {
       value: 'ground',
       label: 'a ground',
       note: 'A colour or gradient over the whole screen, behind everything',
-      make: groundLayer,
+      make: () => groundLayer(newId),
     },
   ];
 }

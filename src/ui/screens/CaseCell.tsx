@@ -12,9 +12,9 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useIsMeasured } from '../state/outside';
 import { sceneOf } from '../state/workbench';
 import { caseName, caseSize, caseText, OUTCOME_SHAPES } from '../words';
-import { sayAlike } from './arrange';
+import { sayAlike } from '../state/arrange';
 import { Guides } from './Guides';
-import { useInView } from './useInView';
+import { useInView } from '../drawing/useInView';
 
 interface Props {
   shown: Case;

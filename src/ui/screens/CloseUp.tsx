@@ -17,7 +17,7 @@ import { sayDensity, saySize } from '@/core/words/numbers';
 import { CaseCanvas } from '../drawing/CaseCanvas';
 import { CloseDrawer } from '../parts/DrawerWays';
 import { useElementSize } from '../drawing/useElementSize';
-import { WorstHere } from '../findings/WorstHere';
+import { WorstHere } from '../cause/WorstHere';
 import { useCaseResult, useChosenCase } from '../state/case-result';
 import { useScene, useWorkbench } from '../state/context';
 import { Screenshots } from '../screenshot/Screenshots';

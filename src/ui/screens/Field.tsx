@@ -5,15 +5,15 @@ import { FieldHint, LaunchHint } from '../hints/texts';
 import { turnedSize } from '@/core/screens/turn';
 import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
 import { withAppearance } from '../state/view';
-import { asksOutcomes, casesOfGroup, isTelling, sayGroup, type CaseGroup } from './arrange';
-import { useArranged } from './useArranged';
+import { asksOutcomes, casesOfGroup, isTelling, sayGroup, type CaseGroup } from '../state/arrange';
+import { useArranged } from '../state/useArranged';
 import { CaseCell } from './CaseCell';
-import { useFinding } from './useFoundCases';
+import { useFinding } from '../state/useFoundCases';
 import { useShownCase } from './useShownCase';
 import { SurveyShare } from '../parts/Older';
 import { countCases } from '../words';
 import { useElementSize } from '../drawing/useElementSize';
-import { useWalk } from './useWalk';
+import { useWalk } from '../parts/useWalk';
 
 /** CSS px per lu at which all screens are drawn: larger where there are few. */
 const FIELD_SCALE = { telling: 0.18, all: 0.15 } as const;

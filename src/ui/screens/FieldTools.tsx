@@ -9,7 +9,7 @@ import { ORIENTATIONS } from '@/core/screens/turn';
 import { sceneOf } from '../state/workbench';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { backgroundOf, edit, inLayer } from '../state/edit';
-import { useFinding } from './useFoundCases';
+import { useFinding } from '../state/useFoundCases';
 import { useLook } from '../state/look';
 import type { View } from '../state/view';
 import { FIT_WORDS, ORIENTATION_LABELS, OUTCOME_SHAPES } from '../words';

@@ -7,7 +7,7 @@ import { useScene } from '../state/context';
 import type { Row } from './figures';
 import { acrossRows, lieRows, otherRows } from './placeRows';
 import { lossRows, sizeRows } from './sizeRows';
-import { Why } from './Why';
+import { Why } from '../cause/Why';
 
 const rows = (layer: PlacedResult, isEmpty: boolean) =>
   [

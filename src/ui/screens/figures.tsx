@@ -1,7 +1,7 @@
 import { Fragment, type ReactNode } from 'react';
 import type { FigureName } from '@/core/measure/descriptor';
 import { SIDES, type PerSide } from '@/core/geometry/rect';
-import { Why } from './Why';
+import { Why } from '../cause/Why';
 
 /** A line of the table of figures. */
 export interface Row {

@@ -2,7 +2,7 @@
 import { useEffect, useRef } from 'react';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import type { View } from '../state/view';
-import type { CaseGroup } from './arrange';
+import type { CaseGroup } from '../state/arrange';
 
 /** What of a view decides which cases are shown, as one word. */
 const filtersOf = ({ appearance, kind, orientation, outcome, text, ratios, finding }: View): string =>

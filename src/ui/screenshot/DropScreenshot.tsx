@@ -13,7 +13,7 @@ import { newId } from '@/workers/new-id';
 import { FileField } from '../parts/FileField';
 import { Sent } from '../parts/Sent';
 import { useDropTarget } from '../parts/useDropTarget';
-import { useScreenEdits } from '../sets/useSets';
+import { useScreenEdits } from '../state/useSets';
 import { useWorkbench } from '../state/context';
 import { APPEARANCE_LABELS } from '../words';
 import { useScreenshots } from './useScreenshots';

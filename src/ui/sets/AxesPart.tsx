@@ -9,7 +9,7 @@ import {
   type WindowRange,
 } from '@/core/screens/axes';
 import { countCases, countOf } from '@/core/words/words';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useCounted, useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 

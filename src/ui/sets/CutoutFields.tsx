@@ -1,7 +1,7 @@
 'use client';
 import { Button, Form } from 'react-bootstrap';
 import type { Cutout } from '@/core/screens/screen';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { nothing, type PartProps } from './part-props';
 
 const SHAPES: Record<Cutout['shape'], string> = {

@@ -16,7 +16,7 @@ import type { WorkbenchStore } from '../state/workbench';
 import { ImportColumns } from './ImportColumns';
 import { ImportPreview } from './ImportPreview';
 import { readBeside } from './read-beside';
-import { useAllScreens } from './useSets';
+import { useAllScreens } from '../state/useSets';
 
 /** A file that was chosen, and what it holds. */
 interface Opened {

@@ -2,7 +2,7 @@
 import { Button } from 'react-bootstrap';
 import { turnedInsets } from '@/core/screens/own';
 import type { Screen } from '@/core/screens/screen';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { nothing, type PartProps } from './part-props';
 
 const HELD = [

@@ -4,7 +4,7 @@ import { Button, Form } from 'react-bootstrap';
 import { checkScreen } from '@/core/screens/check';
 import { KINDS, type Screen } from '@/core/screens/screen';
 import { saySize } from '@/core/words/numbers';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { kindWord } from '../words';
 import { CutoutFields } from './CutoutFields';
 import { InsetFields } from './InsetFields';

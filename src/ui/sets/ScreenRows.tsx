@@ -5,7 +5,7 @@ import type { Screen } from '@/core/screens/screen';
 import type { ScreenSet } from '@/core/screens/set';
 import { saySize, sayDensity, sayNumber } from '@/core/words/numbers';
 import { kindName } from '../words';
-import { useSetEdits } from './useSets';
+import { useSetEdits } from '../state/useSets';
 
 const ORIGINS: Record<Screen['origin'], string> = {
   catalogue: 'catalogue',

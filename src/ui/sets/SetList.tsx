@@ -2,11 +2,11 @@
 import { Button } from 'react-bootstrap';
 import type { ScreenSet } from '@/core/screens/set';
 import { countOf } from '@/core/words/words';
-import { NameField } from '../scene/editors/NameField';
+import { NameField } from '../parts/NameField';
 import { useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
 import { AxesPart } from './AxesPart';
-import { putInUse, useSetEdits, useSetInUse } from './useSets';
+import { putInUse, useSetEdits, useSetInUse } from '../state/useSets';
 
 interface Props {
   sets: readonly ScreenSet[];

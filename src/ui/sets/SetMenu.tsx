@@ -4,7 +4,7 @@ import { countOf } from '@/core/words/words';
 import { EditorPopover } from '../parts/EditorPopover';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useLook } from '../state/look';
-import { putInUse, useAllScreens, useSetInUse } from './useSets';
+import { putInUse, useAllScreens, useSetInUse } from '../state/useSets';
 
 /** All screens and each set, one of which is in use. */
 function SetList({ onChosen }: { onChosen: () => void }) {

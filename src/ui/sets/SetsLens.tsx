@@ -17,7 +17,7 @@ import { ScreenFilters } from './ScreenFilters';
 import { ScreenRows } from './ScreenRows';
 import { SetList } from './SetList';
 import { SharedScreens } from './SharedScreens';
-import { useAllScreens, useScreenEdits, useSetEdits } from './useSets';
+import { useAllScreens, useScreenEdits, useSetEdits } from '../state/useSets';
 
 /** Whose weights are summed, wherever they are. */
 function WeightsNote() {

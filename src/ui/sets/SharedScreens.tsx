@@ -8,7 +8,7 @@ import { ask, messageOf } from '../api';
 import { EditorPopover } from '../parts/EditorPopover';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import type { WorkbenchStore } from '../state/workbench';
-import { useScreenEdits } from './useSets';
+import { useScreenEdits } from '../state/useSets';
 
 /** Does something with the server, and says what came of it. */
 function telling(store: WorkbenchStore, doing: Promise<unknown>, done: string): Promise<void> {

@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { pxOf, withDensity, withPx } from '@/core/screens/own';
 import { saySize } from '@/core/words/numbers';
 import { Choices } from '../parts/Choices';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { nothing, type PartProps } from './part-props';
 
 const UNITS = [

@@ -3,7 +3,7 @@ import { Button } from 'react-bootstrap';
 import { useState } from 'react';
 import { buildLines } from '@/formats/build-line';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { copyText } from './clipboard';
+import { copyText } from '../parts/clipboard';
 import { useTargets } from './useSheet';
 
 /** The line that judges this project where nobody looks, and what its end means. */

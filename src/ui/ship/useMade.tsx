@@ -5,7 +5,7 @@ import { scenesInOrder } from '@/core/project/documents';
 import type { ExportWanted } from '@/formats/job';
 import { Making } from '../parts/Making';
 import { useJob } from '../parts/useJob';
-import { useArranged } from '../screens/useArranged';
+import { useArranged } from '../state/useArranged';
 import { useWorkbench } from '../state/context';
 import { useTargets } from './useSheet';
 

@@ -9,7 +9,7 @@ import { screenTargets, type ScreenTarget } from '@/formats/sheet/targets';
 import { useOutside } from '../state/outside';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { waitsForFonts } from '../state/workbench';
-import { copyText } from './clipboard';
+import { copyText } from '../parts/clipboard';
 import { readTaken, writeTaken, type Taken } from './taken';
 
 /** The sets of screens that something can be built for, and the one that is chosen. */

@@ -8,7 +8,7 @@ import { readSignOff } from '@/formats/api/sign-offs';
 import { messageOf } from '../api';
 import { FoundCounts } from '../parts/FoundCounts';
 import { downloadFrom } from '../parts/download';
-import { copyText } from '../ship/clipboard';
+import { copyText } from '../parts/clipboard';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { useLook } from '../state/look';
 import type { Listed } from './useSignOffs';

@@ -4,7 +4,7 @@ import { Button, Form } from 'react-bootstrap';
 import { Making } from '../parts/Making';
 import { useWorkbench } from '../state/context';
 import { isAllSaved } from '../state/once-saved';
-import { keepName, keptName } from './kept-name';
+import { keepName, keptName } from '../state/kept-name';
 import { SignOffList } from './SignOffList';
 import { SinceView } from './SinceView';
 import { useSignOffs } from './useSignOffs';

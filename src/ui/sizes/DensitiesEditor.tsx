@@ -5,7 +5,7 @@ import { sayDensity } from '@/core/words/numbers';
 import { USUAL_DENSITIES } from '@/core/pictures/master';
 import { sameDensity } from '@/core/pictures/picture';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
 

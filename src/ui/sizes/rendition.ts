@@ -1,7 +1,7 @@
 import type { DerivationAsked } from '@/core/pictures/derive';
 import type { Rendition } from '@/core/pictures/picture';
 import { derive } from '../api';
-import { fileOf } from '../import/place-picture';
+import { fileOf } from '@/core/project/place-picture';
 
 /**
  * Has a file made of a master on the server.

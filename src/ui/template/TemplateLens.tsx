@@ -14,11 +14,11 @@ import { templateSvg, TEMPLATE_GROUPS, TEMPLATE_WORDS } from '@/formats/template
 import { messageOf } from '../api';
 import { Choices } from '../parts/Choices';
 import { download } from '../parts/download';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { masterOf, PictureThumb } from '../drawing/PictureThumb';
 import { useCounted, useScene, useWorkbench, useWorkbenchStore } from '../state/context';
 import { backgroundOf } from '../state/edit';
-import { useSetInUse } from '../sets/useSets';
+import { useSetInUse } from '../state/useSets';
 import { pngOf } from './png';
 
 const HELD = [

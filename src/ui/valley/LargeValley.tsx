@@ -14,7 +14,7 @@ import {
   type Valley,
   type ValleyMeasure,
 } from '@/core/solve/valley';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbench } from '../state/context';
 import { BackToField } from '../parts/BackToField';
 import { Choices } from '../parts/Choices';

@@ -7,7 +7,7 @@ import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
 import { caseName } from '../words';
 import { GripKnob } from '../parts/GripKnob';
-import { MarkShape } from './MarkShape';
+import { MarkShape } from '../parts/MarkShape';
 import { RATIO_LABELS, xOf, yOf, type ValleyScale } from './scale';
 import { WORDS, type ValleyProps } from './limits';
 import { distinct, judgedBy } from './marks';

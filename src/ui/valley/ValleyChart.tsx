@@ -20,7 +20,7 @@ import { caseName } from '../words';
 import { AllowedBounds } from './AllowedBounds';
 import type { Range } from './allowed';
 import { LimitLines } from './LimitLines';
-import { MarkShape } from './MarkShape';
+import { MarkShape } from '../parts/MarkShape';
 import { distinct, judgedBy } from './marks';
 import { RATIO_LABELS, xOf, yOf } from './scale';
 import type { ValleyData } from './useValley';

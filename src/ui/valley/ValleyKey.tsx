@@ -1,7 +1,7 @@
 'use client';
 import { EditorPopover } from '../parts/EditorPopover';
 import { WORDS, type ValleyProps } from './limits';
-import { MarkShape } from './MarkShape';
+import { MarkShape } from '../parts/MarkShape';
 
 const PLAIN = { failsBesides: false, solid: true };
 

@@ -2,7 +2,7 @@
 import { Button } from 'react-bootstrap';
 import { sayRatio, sayShare } from '@/core/words/numbers';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NumberField } from '../scene/editors/NumberField';
+import { NumberField } from '../parts/NumberField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { ratiosOf } from '../state/view';
 import { OUTCOME_SHAPES } from '../words';

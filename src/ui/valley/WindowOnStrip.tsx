@@ -5,7 +5,7 @@ import type { ValleyMeasure } from '@/core/solve/valley';
 import type { Mark } from '@/core/solve/mark';
 import { GripKnob } from '../parts/GripKnob';
 import { WORDS } from './limits';
-import { MarkShape } from './MarkShape';
+import { MarkShape } from '../parts/MarkShape';
 import { xOf, yOf, type ValleyScale } from './scale';
 
 /** A window of any size, as the strip shows it. */

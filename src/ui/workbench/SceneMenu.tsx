@@ -7,9 +7,9 @@ import type { Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { duplicateScene, launchesOf, removeScene } from '@/core/project/scenes';
 import { newId } from '@/workers/new-id';
-import { newScene } from '../import/place-picture';
+import { newScene } from '@/core/project/place-picture';
 import { EditorPopover } from '../parts/EditorPopover';
-import { NameField } from '../scene/editors/NameField';
+import { NameField } from '../parts/NameField';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 import type { WorkbenchStore } from '../state/workbench';
@@ -25,7 +25,7 @@ function open(store: WorkbenchStore, scene: Scene): void {
 
 function add(store: WorkbenchStore): void {
   const { length } = store.getState().documents.project.scenes;
-  open(store, newScene(`Scene ${length + 1}`));
+  open(store, newScene(`Scene ${length + 1}`, newId));
 }
 
 /** What an icon would show: the first logo of the scenes, else the first picture; `null` without any. */

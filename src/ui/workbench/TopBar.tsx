@@ -10,11 +10,11 @@ import { sceneOf } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { APPEARANCE_LABELS } from '../words';
 import { Choices } from '../parts/Choices';
-import { Sign } from './Sign';
+import { Sign } from '../parts/Sign';
 import { SaveState } from './SaveState';
 import { SceneMenu } from './SceneMenu';
 import { Tally } from './Tally';
-import { ThemeSwitch } from './ThemeSwitch';
+import { ThemeSwitch } from '../parts/ThemeSwitch';
 
 /** What of the project is looked at. */
 function Lenses() {

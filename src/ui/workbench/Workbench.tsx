@@ -20,7 +20,7 @@ import { watchLost } from '../state/lost-files';
 import { watchOutside } from '../state/outside';
 import { watchSaving } from '../state/save-client';
 import { watchSurvey } from '../state/survey-client';
-import { MirrorNote } from '../scene/MirrorNote';
+import { MirrorNote } from '../parts/MirrorNote';
 import { createWorkbench, sceneOf, type WorkbenchStart, type WorkbenchState } from '../state/workbench';
 import type { Theme } from '../theme/theme';
 import { Announcer } from './Announcer';

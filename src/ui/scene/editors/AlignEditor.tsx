@@ -8,7 +8,7 @@ import { editLive, setFocalPoint } from '../../state/edit';
 import { Choices } from '../../parts/Choices';
 import { heldPoint, sayCut, useShown } from '../useShown';
 import { SolvedPosition } from './SolvedPosition';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 interface Props {
   value: Align;

@@ -2,7 +2,7 @@
 import { Form } from 'react-bootstrap';
 import { namedOf, resolveColour, type Colour, type NamedValue } from '@/core/values/values';
 import { useState } from 'react';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 import { alphaOf, readColour, withAlpha } from '@/core/values/css-colour';
 
 interface Props {

@@ -5,7 +5,7 @@ import { isRepeating, type Fit, type FitSize, type Repeat } from '@/core/fit/rul
 import { percent, type Length, type NamedValue } from '@/core/values/values';
 import { FIT_WORDS } from '../../words';
 import { LengthField } from './LengthField';
-import { ListEditor } from './ListEditor';
+import { ListEditor } from '../../parts/ListEditor';
 
 interface Props {
   value: Fit;

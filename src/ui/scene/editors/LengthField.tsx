@@ -1,7 +1,7 @@
 'use client';
 import { Form } from 'react-bootstrap';
 import { namedOf, type Length, type NamedValue } from '@/core/values/values';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 interface Props {
   label: string;

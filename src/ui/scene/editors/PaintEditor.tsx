@@ -4,7 +4,7 @@ import { paintColours, type Gradient, type Paint } from '@/core/values/paint';
 import type { NamedValue } from '@/core/values/values';
 import { Choices } from '../../parts/Choices';
 import { ColourEditor } from './ColourEditor';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 interface Props {
   value: Paint;

@@ -2,7 +2,7 @@
 import { Form } from 'react-bootstrap';
 import type { Ratio } from '@/core/placing/rule';
 import { sayRatioOf } from '@/core/sentences/words';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 interface Props {
   value: Ratio;

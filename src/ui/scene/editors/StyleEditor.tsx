@@ -4,7 +4,7 @@ import { FONTS, fontHash, type ProjectFont, type TextStyle } from '@/core/text/s
 import { useWorkbench } from '../../state/context';
 import { FontPicker } from '../FontPicker';
 import { Choices } from '../../parts/Choices';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 interface Props {
   value: TextStyle;

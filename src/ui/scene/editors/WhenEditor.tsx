@@ -2,7 +2,7 @@
 import { Form } from 'react-bootstrap';
 import type { When } from '@/core/scene/when';
 import { Choices } from '../../parts/Choices';
-import { NumberField } from './NumberField';
+import { NumberField } from '../../parts/NumberField';
 
 interface Props {
   value: When;

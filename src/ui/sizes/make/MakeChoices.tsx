@@ -5,7 +5,7 @@ import { densitiesThere, isAmong } from '@/core/pictures/making';
 import type { FileSet } from '@/core/pictures/master';
 import { sayDensity, saySize } from '@/core/words/numbers';
 import { Choices } from '../../parts/Choices';
-import { NumberField } from '../../scene/editors/NumberField';
+import { NumberField } from '../../parts/NumberField';
 import { CUT_WORDS } from '../../words';
 import { firstAsking, hasFrame, intoCut, KEEP_WORDS, sourceOf, withRatio, type Asking } from './asking';
 

@@ -8,7 +8,7 @@ import { sayFigure, sayValue } from '@/core/measure/words';
 import { applyMend } from '../state/applied';
 import { useWorkbenchStore } from '../state/context';
 import { countCases } from '../words';
-import { Costs } from './Costs';
+import { Costs } from '../parts/Costs';
 import { MendPreview } from './MendPreview';
 import { sayOutcomes } from './say-cases';
 import { Trying } from './Trying';

@@ -1,7 +1,7 @@
 'use client';
 import { useId, useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
-import { takesHold } from '../../parts/pointing';
+import { takesHold } from './pointing';
 
 interface Props {
   label: string;

@@ -8,7 +8,7 @@ import { distinctCases, type DistinctCase } from '@/core/screens/likeness';
 import { survey, surveyInput, type CaseResult } from '@/core/survey/survey';
 import { PixelProvider } from '../drawing/CaseCanvas';
 import { projectPixels, sizeOfFile } from '../drawing/pixels';
-import { BeforeAfter } from '../screens/BeforeAfter';
+import { BeforeAfter } from '../drawing/BeforeAfter';
 import { useCounted, useWorkbench } from '../state/context';
 import { useIsMeasured, useOutside, useWanted } from '../state/outside';
 import { countCases } from '../words';

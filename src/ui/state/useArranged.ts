@@ -1,6 +1,6 @@
 'use client';
 import { useMemo } from 'react';
-import { useWorkbench } from '../state/context';
+import { useWorkbench } from './context';
 import { arrange, asksOutcomes, type CaseGroup } from './arrange';
 import { useFoundCases } from './useFoundCases';
 

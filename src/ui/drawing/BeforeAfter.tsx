@@ -3,7 +3,7 @@ import type { Case } from '@/core/screens/cases';
 import type { MostChanged } from '@/core/measure/change';
 import { sayFigure, sayValue } from '@/core/measure/words';
 import type { CaseResult } from '@/core/survey/survey';
-import { CaseCanvas } from '../drawing/CaseCanvas';
+import { CaseCanvas } from './CaseCanvas';
 import { caseSize, OUTCOME_SHAPES } from '../words';
 import { useInView } from './useInView';
 

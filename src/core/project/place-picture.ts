@@ -1,4 +1,4 @@
-import type { Documents } from '@/core/project/documents';
+import type { Documents } from './documents';
 import type { Arrived, Assigned } from '@/core/pictures/assign';
 import type { Picture, Rendition } from '@/core/pictures/picture';
 import { fillScreen, middleOfSafeArea } from '@/core/placing/presets';
@@ -8,13 +8,15 @@ import type { Bars } from '@/core/screens/bar-rules';
 import { lu } from '@/core/values/values';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { guessRole } from '@/core/scene/role';
-import { newId } from '@/workers/new-id';
 
 const bars: Bars = {
   status: { shown: true },
   title: { shown: false, height: 56 },
   navigation: { shown: true, style: 'gesture' },
 };
+/** Makes an id that no other thing has; the core makes none of its own, as it is random. */
+type NewId = () => string;
+
 const zero = lu(0);
 const noMargin = { left: zero, right: zero, top: zero, bottom: zero };
 const once = { x: 'no-repeat', y: 'no-repeat' } as const;
@@ -54,7 +56,7 @@ export const renditionOf = (kept: KeptFile): Rendition => ({
   appearance: 'light',
 });
 
-export const newPicture = (file: KeptFile, fileName: string): Picture => ({
+export const newPicture = (file: KeptFile, fileName: string, newId: NewId): Picture => ({
   id: newId(),
   name: fileName.replace(/\.[^.]+$/, '').slice(0, 120) || 'Picture',
   cuts: [{ cut: 'any', renditions: [renditionOf(file)], keepAreas: [], focalPoint: { x: 0.5, y: 0.5 } }],
@@ -63,7 +65,12 @@ export const newPicture = (file: KeptFile, fileName: string): Picture => ({
 const focal = { kind: 'focal' } as const;
 
 /** A layer that shows a picture: a background covers its box, anything else is shown whole in it. */
-export function newPictureLayer(picture: Picture, role: LayerRole, placing: Placing): PictureLayer {
+export function newPictureLayer(
+  picture: Picture,
+  role: LayerRole,
+  placing: Placing,
+  newId: NewId,
+): PictureLayer {
   const fills = role === 'background';
   return {
     kind: 'picture',
@@ -83,7 +90,7 @@ export function newPictureLayer(picture: Picture, role: LayerRole, placing: Plac
   };
 }
 
-export const groundLayer = (): Layer => ({
+export const groundLayer = (newId: NewId): Layer => ({
   kind: 'ground',
   id: newId(),
   name: 'Ground',
@@ -92,8 +99,8 @@ export const groundLayer = (): Layer => ({
   colour: { light: '#ffffff', dark: '#101418' },
 });
 
-export function newScene(name: string): Scene {
-  return { id: newId(), name, role: 'splash', bars, margin: noMargin, layers: [groundLayer()] };
+export function newScene(name: string, newId: NewId): Scene {
+  return { id: newId(), name, role: 'splash', bars, margin: noMargin, layers: [groundLayer(newId)] };
 }
 
 /**
@@ -105,17 +112,18 @@ export function placeImported(
   sceneId: string,
   file: KeptFile,
   fileName: string,
+  newId: NewId,
 ): string {
   const { project, scenes } = documents;
-  const picture = newPicture(file, fileName);
+  const picture = newPicture(file, fileName, newId);
   project.pictures.push(picture);
   if (project.scenes.length === 0) {
-    const scene = newScene('Splash');
+    const scene = newScene('Splash', newId);
     scenes[scene.id] = scene;
     project.scenes.push(scene.id);
   }
   const scene = scenes[sceneId] ?? scenes[project.scenes[0]!]!;
-  placeIn(scene, picture, guessRole({ ...file, name: fileName }, hasBackgroundIn(scene)));
+  placeIn(scene, picture, guessRole({ ...file, name: fileName }, hasBackgroundIn(scene)), newId);
   return scene.id;
 }
 
@@ -130,9 +138,12 @@ export const SHOWN_WORDS: Record<ShownAs, string> = {
 };
 
 /** Puts a picture into a scene by the usual rule of its role. */
-export function placeIn(scene: Scene, picture: Picture, role: ShownAs): void {
+export function placeIn(scene: Scene, picture: Picture, role: ShownAs, newId: NewId): void {
   if (role === 'nothing') return;
-  putIn(scene, newPictureLayer(picture, role, role === 'background' ? fillScreen() : middleOfSafeArea()));
+  putIn(
+    scene,
+    newPictureLayer(picture, role, role === 'background' ? fillScreen() : middleOfSafeArea(), newId),
+  );
 }
 
 /** What each picture of files that came together is likely to be, by its name; one of them may be the background. */

@@ -3,7 +3,7 @@ import { casesOf, type Case } from '@/core/screens/cases';
 import { readCatalogue } from '@/core/screens/catalogue';
 import { turn } from '@/core/screens/turn';
 import type { CaseSummary } from '@/core/solve/summary';
-import { readView, writeView } from '../state/view';
+import { readView, writeView } from './view';
 import { arrange, type CaseGroup } from './arrange';
 import { matchesText } from '@/core/screens/search';
 

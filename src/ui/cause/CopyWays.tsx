@@ -2,7 +2,7 @@
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { messageOf } from '../api';
-import { copyText } from '../ship/clipboard';
+import { copyText } from '../parts/clipboard';
 import { inPx } from './figure-px';
 
 interface Props {

@@ -1,6 +1,6 @@
 'use client';
 import type { Reason } from '@/core/explain/reason';
-import { Steps } from '../screens/Why';
+import { Steps } from './Why';
 import type { Answers } from './useAnswers';
 
 interface BecauseProps {

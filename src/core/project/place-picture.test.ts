@@ -22,12 +22,15 @@ const empty = (): Documents => ({
   scenes: {},
 });
 
+let made = 0;
+const newId = () => `00000000-0000-4000-8000-${String(++made).padStart(12, '0')}`;
+
 describe('files that are dropped into an empty project', () => {
   it('are all placed: the first large opaque one behind everything, what is see-through as a logo', () => {
     const documents = empty();
     const names = ['one.png', 'two.png', 'three.png', 'four.png'];
     const scenes = names.map((name, i) =>
-      placeImported(documents, '', file(i + 1, { transparent: i === 2 }), name),
+      placeImported(documents, '', file(i + 1, { transparent: i === 2 }), name, newId),
     );
     expect(new Set(scenes)).toEqual(new Set(documents.project.scenes));
     const scene = documents.scenes[scenes[0]!]!;

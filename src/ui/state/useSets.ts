@@ -5,9 +5,9 @@ import { nameOfCopy } from '@/core/values/values';
 import type { Screen } from '@/core/screens/screen';
 import type { ScreenSet } from '@/core/screens/set';
 import { newId } from '@/workers/new-id';
-import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit } from '../state/edit';
-import type { WorkbenchStore } from '../state/workbench';
+import { useWorkbench, useWorkbenchStore } from './context';
+import { edit } from './edit';
+import type { WorkbenchStore } from './workbench';
 
 /** What a set has at least is said where somebody takes its last screen out. */
 const LAST = 'A set has one screen at least. Remove the set itself, or put another screen in first.';

@@ -5,9 +5,9 @@ import { createLaunchSurvey, type StageResult } from '@/core/launch/survey';
 import { timelineOf, type Start, type Timeline } from '@/core/launch/timeline';
 import type { Documents } from '@/core/project/documents';
 import type { Case } from '@/core/screens/cases';
-import { edit } from '../state/edit';
-import { useOutside } from '../state/outside';
-import type { WorkbenchStore } from '../state/workbench';
+import { edit } from './edit';
+import { useOutside } from './outside';
+import type { WorkbenchStore } from './workbench';
 
 /** The first launch of documents; a project has one unless somebody writes more. */
 export const launchOf = ({ project }: Documents): Launch | undefined => project.launches?.[0];

@@ -8,7 +8,7 @@ import type { CaseSummary } from '@/core/solve/summary';
 import type { Mark } from '@/core/solve/mark';
 import { countCases } from '@/core/words/words';
 import { OUTCOME_SHAPES } from '../words';
-import { ratiosOf, type View } from '../state/view';
+import { ratiosOf, type View } from './view';
 import { matchesText } from '@/core/screens/search';
 
 export interface CaseGroup {

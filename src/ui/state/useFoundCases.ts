@@ -1,7 +1,7 @@
 'use client';
 import { useMemo } from 'react';
 import type { SceneFinding } from '@/core/findings/scene';
-import { useWorkbench } from '../state/context';
+import { useWorkbench } from './context';
 
 /** The finding that the view is narrowed to; `null` without one, and once it is mended. */
 export const useFinding = (): SceneFinding | null =>
