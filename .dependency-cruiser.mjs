@@ -1,49 +1,12 @@
+import { houseRules } from './scripts/floors.mjs';
+
 /** The floors of the house: imports point downwards only. */
 const floor = (name, from, to, comment) => ({ name, severity: 'error', comment, from: { path: from }, to });
-
-/** The rooms of the core, from the ground up; each may use those before it. */
-const ROOMS = [
-  'geometry',
-  'values',
-  'patch',
-  'words',
-  'pixels',
-  'fit',
-  'screens',
-  'placing',
-  'pictures',
-  'text',
-  'tokens',
-  'scene',
-  'measure',
-  'project',
-  'icons',
-  'survey',
-  'solve',
-  'map',
-  'sentences',
-  'explain',
-  'findings',
-  'files',
-  'launch',
-  'review',
-  'since',
-  'screenshot',
-];
-
-/** A room uses no room above it. Its tests may, as they look at it from where it is used. */
-const rooms = ROOMS.slice(0, -1).map((room, i) => ({
-  name: `core-${room}`,
-  severity: 'error',
-  comment: `core/${room} uses no room of the core above it`,
-  from: { path: `^src/core/${room}/`, pathNot: '\\.test\\.ts$' },
-  to: { path: `^src/core/(${ROOMS.slice(i + 1).join('|')})/` },
-}));
 
 const config = {
   forbidden: [
     { name: 'no-circular', severity: 'error', from: {}, to: { circular: true } },
-    ...rooms,
+    ...houseRules,
     floor(
       'core-is-pure',
       '^src/core/',

@@ -23,7 +23,11 @@ const config = {
   globalSetup: '<rootDir>/scripts/jest-shared.mjs',
   setupFiles: ['<rootDir>/scripts/property-seed.mjs', '<rootDir>/scripts/jest.dom.ts'],
   // Those of parts of the page say on their first line that they need one: `@jest-environment jsdom`.
-  testMatch: ['<rootDir>/src/**/*.test.{ts,tsx}', '<rootDir>/demo/**/*.test.ts'],
+  testMatch: [
+    '<rootDir>/src/**/*.test.{ts,tsx}',
+    '<rootDir>/demo/**/*.test.ts',
+    '<rootDir>/scripts/**/*.test.mjs',
+  ],
   moduleNameMapper: { '^@/(.*)$': '<rootDir>/src/$1' },
   transform: { '^.+\\.(t|j|mj)sx?$': swc },
   transformIgnorePatterns: [

@@ -10,7 +10,7 @@ import { readOriginal } from '../src/server/blobs';
 import { getDb, migrateDb } from '../src/server/db/client';
 import { make } from '../src/server/drawing/make';
 import { zipOf, type Entry } from '../src/server/exports/zip';
-import { keepFile } from '../src/server/pictures/import';
+import { keepFile } from '../src/server/importing/picture';
 import { median, report } from './measure';
 
 const ROUNDS = 5;

@@ -4,7 +4,7 @@ import path from 'node:path';
 import sharp from 'sharp';
 import { previewWidths } from '../src/core/pictures/previews';
 import { getDb, migrateDb } from '../src/server/db/client';
-import { keepFile } from '../src/server/pictures/import';
+import { keepFile } from '../src/server/importing/picture';
 import { statistics } from '../src/server/services/pictures';
 import { median, report } from './measure';
 

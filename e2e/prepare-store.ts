@@ -1,8 +1,8 @@
 import { readFile } from 'node:fs/promises';
 import { DEMO_PROJECT } from '../demo/documents';
 import { getDb, migrateDb } from '../src/server/db/client';
-import { keepFont } from '../src/server/fonts/import';
-import { seedDemo } from '../src/server/seed';
+import { keepFont } from '../src/server/importing/font';
+import { seedDemo } from '../src/server/store/seed';
 import { createProject, loadProject } from '../src/server/services/projects';
 import { storeFolder } from '../src/server/settings';
 import { filesOf } from '../src/core/project/documents';

@@ -1,11 +1,11 @@
 import { getDb, migrateDb } from '../src/server/db/client';
 import { holdStore } from '../src/server/db/hold';
 import { Problem } from '../src/server/problem';
-import { seedDemo } from '../src/server/seed';
+import { seedDemo } from '../src/server/store/seed';
 import { upgradeProjects } from '../src/server/services/upgrade';
 import { storeFolder } from '../src/server/settings';
 import { storeFault } from '../src/server/store-faults';
-import { sweep } from '../src/server/sweep';
+import { sweep } from '../src/server/store/sweep';
 
 /** Before the server starts: tables up to date, nothing left over, the demo in an empty store. */
 async function prepare(folder: string): Promise<void> {

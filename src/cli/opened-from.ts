@@ -8,8 +8,8 @@ import { hashesOf, type ReadFolder } from '@/formats/folder';
 import { screensOf } from '@/server/catalogue';
 import { pyramid } from '@/server/drawing/examine';
 import type { FileBytes, ToRead } from '@/server/drawing/read';
-import { fileHost, filesBy } from '@/server/file-host';
-import { fontTypeOf } from '@/server/fonts/import';
+import { fileHost, filesBy } from '@/server/drawing/file-host';
+import { fontTypeOf } from '@/server/importing/font';
 import { sniff } from '@/server/pictures/sniff';
 import type { Opened } from './opened';
 

@@ -1,5 +1,5 @@
 import type { Project } from '@/core/project/project';
-import { fileStem } from './file-name';
+import { fileStem } from './text/file-name';
 
 const COMMAND = 'npm exec --offline -- coulee';
 /** A line that goes on below. */

@@ -8,7 +8,7 @@ import type { Review } from '@/core/review/schema';
 import { halfWide } from '@/core/testing/fonts';
 import { SCREENS } from '@/core/testing/scenes';
 import { REVIEW_FORMATS, REVIEW_FORMAT_IDS } from './all';
-import { fileStem } from './file-name';
+import { fileStem } from './text/file-name';
 import { documentFiles, FolderFault, hashesOf, readFolder } from './folder';
 import { placesByHash, placesByName } from './places';
 import type { Picture } from '@/core/pictures/picture';

@@ -4,7 +4,7 @@ import { scenesInOrder, type Documents } from '@/core/project/documents';
 import type { Scene } from '@/core/scene/scene';
 import { resolveColour, type Appearance } from '@/core/values/values';
 import { outFiles, type FileFacts } from './files/names';
-import { MEDIA_TYPES } from './media-types';
+import { MEDIA_TYPES } from './text/media-types';
 
 const Icon = z.object({
   src: z.string().describe('where it lies beside the manifest, by the naming of files'),

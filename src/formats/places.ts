@@ -1,6 +1,6 @@
 import type { Documents } from '@/core/project/documents';
 import type { KeptSignOff } from '@/core/review/sign-off';
-import { fileStem } from './file-name';
+import { fileStem } from './text/file-name';
 import { DEFAULT_PATTERN, namesBy, type FileFacts } from './files/names';
 import { hashesOf } from './folder';
 

@@ -15,7 +15,7 @@ import { halfWide } from '@/core/testing/fonts';
 import { SCREENS } from '@/core/testing/scenes';
 import { reviewJunit } from './review-junit';
 import { reviewSarif } from './review-sarif';
-import { escapeXml } from './xml';
+import { escapeXml } from './text/xml';
 
 /** What is written is held against the schemas that were published for it, as packages ship them. */
 

@@ -2,7 +2,7 @@ import { openOn } from '@/core/findings/finding';
 import { allFindings } from '@/core/review/counts';
 import type { ReviewFinding } from '@/core/review/schema';
 import type { ReviewFormat } from './format';
-import { FORMULA } from './spreadsheet';
+import { FORMULA } from './text/spreadsheet';
 
 /** The columns, with what stands in each. */
 const COLUMNS: readonly [string, (f: ReviewFinding) => string | number][] = [

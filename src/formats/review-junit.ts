@@ -4,7 +4,7 @@ import { sayWhat } from '@/core/review/say';
 import type { Review, ReviewFinding } from '@/core/review/schema';
 import { countCases } from '@/core/words/words';
 import { failsFor, type FailOn, type ReviewFormat } from './format';
-import { escapeXml } from './xml';
+import { escapeXml } from './text/xml';
 
 const attribute = (name: string, value: string | number) => ` ${name}="${escapeXml(String(value))}"`;
 

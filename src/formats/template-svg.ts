@@ -2,7 +2,7 @@ import { bottom, right, type Rect } from '@/core/geometry/rect';
 import type { Template } from '@/core/solve/template';
 import { sayNumber } from '@/core/words/numbers';
 import { PALETTE } from '@/render/palette';
-import { escapeHtml } from './html';
+import { escapeHtml } from './text/html';
 
 /** Colours of the template by itself, whatever the look of the page; on light and on dark pictures. */
 const COLOURS = {

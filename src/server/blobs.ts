@@ -5,7 +5,7 @@ import path from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { noteDamage, noteWhole } from './damage';
-import { checkStoreThere } from './db/there';
+import { checkStoreThere } from './there';
 import { Problem } from './problem';
 import { storeFolder } from './settings';
 

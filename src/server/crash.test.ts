@@ -7,7 +7,7 @@ import { previewWidths } from '@/core/pictures/previews';
 import { getDb, openDb } from './db/client';
 import { blobs } from './db/schema';
 import { listProjects, loadProject } from './services/projects';
-import { sweep } from './sweep';
+import { sweep } from './store/sweep';
 
 const ROUNDS = 10;
 const store = mkdtempSync(path.join(tmpdir(), 'coulee-crash-'));

@@ -21,7 +21,7 @@ import { survey, surveyEach, surveyInput, type CaseResult } from '@/core/survey/
 import { filesOfScene, type Documents } from '@/core/project/documents';
 import { goingOn, type GoOn } from '@/render/review';
 import { askedOf, casesIn, launchAsked, memory } from './memory';
-import { newId } from './new-id';
+import { newId } from '@/workers/new-id';
 
 /** What can say why it is there. */
 type Explained = SceneFinding | LaunchFinding;

@@ -13,7 +13,7 @@ import { samePixels, type Earlier } from '@/core/survey/earlier';
 import { surveyInput, type Outside, type SurveyInput } from '@/core/survey/survey';
 import { filesOfScene, fontsOfScene, type Documents } from '@/core/project/documents';
 import { createFilePixels } from './file-pixels';
-import { newId } from './new-id';
+import { newId } from '@/workers/new-id';
 
 /** What the worker remembers from one question to the next. */
 interface Memory {

@@ -1,5 +1,5 @@
 import { sayDensity } from '@/core/words/numbers';
-import { escapeHtml, POLICY } from '../html';
+import { escapeHtml, POLICY } from '../text/html';
 import { imageHtml } from './sources';
 import { blockCss, type Block, Rules } from './rules';
 import { sceneSheet, type LayerSheet, type NotSaid, type ToWrite } from './scene';

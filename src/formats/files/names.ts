@@ -2,7 +2,7 @@ import { z } from 'zod';
 import { CUT_WORDS } from '@/core/pictures/words';
 import type { Cut, Picture, Rendition } from '@/core/pictures/picture';
 import { sayDensity } from '@/core/words/numbers';
-import { fileStem } from '../file-name';
+import { fileStem } from '../text/file-name';
 
 /** What a pattern may name of a file, with what it comes to. */
 const PARTS = {

@@ -1,4 +1,4 @@
-import { escapeHtml, PAPER } from '../html';
+import { escapeHtml, PAPER } from '../text/html';
 
 const STYLE = `
 ${PAPER}

@@ -8,7 +8,7 @@ import type { Review, ReviewFinding } from '@/core/review/schema';
 import { sayWeight } from '@/core/words/numbers';
 import { capitalised, countCases, countOf } from '@/core/words/words';
 import type { Report, ReportedFinding, ReportedPart, Shot } from '@/render/report/report';
-import { escapeHtml, standingPage } from '../html';
+import { escapeHtml, standingPage } from '../text/html';
 import { proofHtml } from './proof';
 import { sinceHtml } from './since';
 

@@ -1,6 +1,6 @@
 import { sayTime } from '@/core/words/words';
 import type { ReportedProof } from '@/render/report/report';
-import { escapeHtml } from '../html';
+import { escapeHtml } from '../text/html';
 
 type Target = ReportedProof['targets'][number];
 

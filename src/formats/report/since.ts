@@ -2,7 +2,7 @@ import { byCause, classesIn, DIRECTION_WORDS, differing, sayDifference, saySince
 import type { Direction, Since } from '@/core/since/schema';
 import { sayWeight } from '@/core/words/numbers';
 import { capitalised, sayTime } from '@/core/words/words';
-import { escapeHtml } from '../html';
+import { escapeHtml } from '../text/html';
 
 function countsHtml({ parts }: Since): string {
   const shown = classesIn(parts);

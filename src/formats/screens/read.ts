@@ -1,7 +1,7 @@
 import Papa from 'papaparse';
 import type { Table } from '@/core/screens/table';
 import { z } from 'zod';
-import { withoutApostrophe } from '../spreadsheet';
+import { withoutApostrophe } from '../text/spreadsheet';
 
 /** Larger tables are refused: counts of users come to far less. */
 const MOST_BYTES = 20 * 1024 * 1024;

@@ -1,5 +1,5 @@
 import Papa from 'papaparse';
-import { FORMULA } from '../spreadsheet';
+import { FORMULA } from '../text/spreadsheet';
 import type { Screen } from '@/core/screens/screen';
 
 const COLUMNS: readonly (readonly [string, (s: Screen) => string | number])[] = [

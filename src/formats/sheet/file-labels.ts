@@ -1,6 +1,6 @@
 import type { Picture } from '@/core/pictures/picture';
 import { sayDensity } from '@/core/words/numbers';
-import { fileStem } from '../file-name';
+import { fileStem } from '../text/file-name';
 
 /** What the files of pictures are called where their endings are not known: “harbour-dark@2x”, by their hash. */
 export function fileLabels(pictures: readonly Picture[]): ReadonlyMap<string, string> {

@@ -1,4 +1,4 @@
-import { escapeHtml, standingPage } from '../html';
+import { escapeHtml, standingPage } from '../text/html';
 import { sayAt, type Fact, type Row, type Section, type Sheet } from './schema';
 
 const cell = (tag: 'td' | 'th', text: string, scope = '') => `<${tag}${scope}>${escapeHtml(text)}</${tag}>`;

@@ -10,7 +10,7 @@ import {
 } from '@/formats/folder';
 import { HEADER_FILE, OWN_FOLDERS } from '@/formats/folder-names';
 import { hashOf } from '../blobs';
-import type { TaskProgress } from '../drawing/progress';
+import type { TaskProgress } from '../progress';
 import { describe, Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
 import { ARCHIVE_LIMITS, MB, openFiles, type OpenZip } from './zip';

@@ -7,7 +7,7 @@ import { migrate } from 'drizzle-orm/better-sqlite3/migrator';
 import { isLocked } from './hold';
 import { productFolder, storeFolder } from '../settings';
 import * as schema from './schema';
-import { checkStoreThere, databaseIn, rememberStore } from './there';
+import { checkStoreThere, databaseIn, rememberStore } from '../there';
 
 /** While another program holds the database, ms. */
 const BUSY = {

@@ -2,7 +2,7 @@ import sharp from 'sharp';
 import type { Raster } from '@/core/pixels/raster';
 import { differenceAt } from '@/core/pixels/worst-part';
 import type { Drawing } from '@/render/drawing';
-import { rawOf } from './decode';
+import { rawOf } from '../pictures/decode';
 import { paint } from './paint';
 
 /** The same case at two times, drawn at one scale. */

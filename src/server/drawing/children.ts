@@ -5,7 +5,7 @@ import { Problem } from '../problem';
 import { productFolder, storeFolder } from '../settings';
 import { DRAWING, OUT_OF_MEMORY } from './limits';
 import type { EndReport, Order, StepReport, TaskInput, TaskKind, TaskResult } from './tasks';
-import type { TaskProgress } from './progress';
+import type { TaskProgress } from '../progress';
 import { usageOf } from './usage';
 
 /**

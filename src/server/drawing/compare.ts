@@ -3,8 +3,8 @@ import type { Raster } from '@/core/pixels/raster';
 import { worstPart } from '@/core/pixels/worst-part';
 import type { Encoding } from '@/formats/files/encoding';
 import { readOriginal } from '../blobs';
-import { decode, rawOf } from './decode';
-import { besideDifference } from './difference';
+import { decode, rawOf } from '../pictures/decode';
+import { besideDifference } from '../pictures/difference';
 import { encodeFiles } from './encode';
 
 export interface ToCompare {

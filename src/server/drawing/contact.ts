@@ -2,8 +2,8 @@ import { fontsOfScene, sceneWith } from '@/core/project/documents';
 import { contactPdf, contactPng } from '@/render/contact';
 import type { ContactAsked } from '@/render/contact-cells';
 import { readOriginal, readOriginalNow } from '../blobs';
-import { fileHost } from '../file-host';
-import type { TaskProgress } from './progress';
+import { fileHost } from './file-host';
+import type { TaskProgress } from '../progress';
 import { STORED } from './read';
 import { saying } from './steps';
 

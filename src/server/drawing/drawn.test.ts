@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import type { Command, Drawing } from '@/render/drawing';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { ownStore } from '../testing/store';
 import { refuseTooLarge } from './cost';
 import { drawn } from './drawn';

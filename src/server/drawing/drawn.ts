@@ -4,7 +4,7 @@ import { inChild, TaskEnded } from './children';
 import { DRAWING } from './limits';
 import { inTurn } from './queue';
 import type { TaskInput, TaskKind, TaskResult } from './tasks';
-import type { TaskProgress } from './progress';
+import type { TaskProgress } from '../progress';
 
 /** For whom something is drawn. */
 export interface For {

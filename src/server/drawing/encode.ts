@@ -8,8 +8,8 @@ import { sayFileSize } from '@/core/words/numbers';
 import { countOf } from '@/core/words/words';
 import { readOriginal } from '../blobs';
 import { Problem } from '../problem';
-import { decode, rawOf } from './decode';
-import type { TaskProgress } from './progress';
+import { decode, rawOf } from '../pictures/decode';
+import type { TaskProgress } from '../progress';
 
 /** A file that is to be encoded. */
 export interface SourceFile {

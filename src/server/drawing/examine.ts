@@ -7,7 +7,7 @@ import type { PictureType } from '../pictures/sniff';
 import { svgProblem } from '../pictures/svg';
 import { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
-import { resampleable } from './decode';
+import { resampleable } from '../pictures/decode';
 import { read } from './read';
 
 const millions = (n: number) => Math.round(n / 1e5) / 10;

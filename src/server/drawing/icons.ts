@@ -10,7 +10,7 @@ import { drawingOf } from '@/render/painter';
 import { paintPng } from '@/render/sharp';
 import { readOriginal } from '../blobs';
 import { fontsFor } from '../fonts/fonts';
-import type { TaskProgress } from './progress';
+import type { TaskProgress } from '../progress';
 import { saying } from './steps';
 
 export interface ToIcons {

@@ -3,7 +3,7 @@ import sharp, { type Sharp } from 'sharp';
 import { pxOfPart, type DerivationAsked, Derivation } from '@/core/pictures/derive';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { readOriginal } from '../blobs';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { ownStore } from '../testing/store';
 import { make } from './make';
 

@@ -2,7 +2,7 @@ import type { Sharp } from 'sharp';
 import type { KeptFile } from '@/core/pictures/kept-file';
 import { pxOfPart, type Derivation } from '@/core/pictures/derive';
 import { readOriginal } from '../blobs';
-import { decode, resampleable } from './decode';
+import { decode, resampleable } from '../pictures/decode';
 
 /** In the format of the file it is made from, in sRGB; a vector becomes a PNG. */
 const encoded = (image: Sharp, type: string): Promise<Buffer> => {

@@ -1,7 +1,7 @@
 import { zipSync } from 'fflate';
 import sharp from 'sharp';
 import type { Drawing } from '@/render/drawing';
-import type { TaskProgress } from './progress';
+import type { TaskProgress } from '../progress';
 import { paintPng } from '@/render/sharp';
 import { readOriginal } from '../blobs';
 

@@ -6,7 +6,7 @@ import { inkOf, type Ink } from '@/core/pixels/ink';
 import type { Raster } from '@/core/pixels/raster';
 import { MOST_LOOKED_AT, statisticsOf, type Statistics } from '@/core/pixels/statistics';
 import { readOriginal, readPreview } from '../blobs';
-import { decode, rawOf } from './decode';
+import { decode, rawOf } from '../pictures/decode';
 
 /** The file whose pixels are asked for. */
 export type ToRead = Pick<KeptFile, 'hash' | 'vector' | 'widthPx' | 'heightPx'>;

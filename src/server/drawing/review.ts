@@ -5,7 +5,7 @@ import type { Review } from '@/core/review/schema';
 import { goingOn, reviewing } from '@/render/review';
 import { readOriginalNow } from '../blobs';
 import { screensOf } from '../catalogue';
-import { fileHost } from '../file-host';
+import { fileHost } from './file-host';
 import { STORED, type FileBytes } from './read';
 import { saying } from './steps';
 

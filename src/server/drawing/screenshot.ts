@@ -8,9 +8,9 @@ import { unexplained, type Explaining, type Unexplained } from '@/core/screensho
 import type { Drawing } from '@/render/drawing';
 import { readOriginal } from '../blobs';
 import { marked } from './beside';
-import { decode, rawOf } from './decode';
+import { decode, rawOf } from '../pictures/decode';
 import { paint } from './paint';
-import type { TaskProgress } from './progress';
+import type { TaskProgress } from '../progress';
 
 /** A real screenshot, held against the case that it is of. */
 export interface ToHold {

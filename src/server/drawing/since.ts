@@ -6,7 +6,7 @@ import { comparing } from '@/render/since';
 import { goingOn } from '@/render/review';
 import { readOriginalNow } from '../blobs';
 import { screensOf } from '../catalogue';
-import { fileHost } from '../file-host';
+import { fileHost } from './file-host';
 import { STORED } from './read';
 import type { AskedReview } from './review';
 import { saying } from './steps';

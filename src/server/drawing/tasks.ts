@@ -1,6 +1,6 @@
-import type { TaskProgress } from './progress';
+import type { TaskProgress } from '../progress';
 import type { ToRead } from './read';
-import type { ToSetUpright } from './upright';
+import type { ToSetUpright } from '../pictures/upright';
 
 /** A task whose code is loaded when it is asked for: a process that starts for one does not wait for that of all others. */
 const later =
@@ -29,7 +29,7 @@ export const TASKS = {
   since: later(async () => (await import('./since')).since),
   layOver: later(async () => (await import('./beside')).layOver),
   holdScreenshot: later(async () => (await import('./screenshot')).holdScreenshot),
-  upright: async (asked: ToSetUpright) => (await import('./upright')).upright(asked),
+  upright: async (asked: ToSetUpright) => (await import('../pictures/upright')).upright(asked),
 } satisfies Record<string, (input: never, onStep: (progress?: TaskProgress) => void) => Promise<unknown>>;
 export type TaskKind = keyof typeof TASKS;
 export type TaskInput<K extends TaskKind> = Parameters<(typeof TASKS)[K]>[0];

@@ -10,7 +10,7 @@ import { APPEARANCES } from '@/core/values/values';
 import type { Outcome } from '@/core/measure/judge';
 import { readOriginalNow } from '../blobs';
 import { screensOf } from '../catalogue';
-import { fileHost } from '../file-host';
+import { fileHost } from './file-host';
 import { STORED } from './read';
 
 /** A case that tells most, with what is worst on it. */

@@ -1,9 +1,9 @@
 import type { Documents } from '@/core/project/documents';
 import type { KeptSignOff } from '@/core/review/sign-off';
-import { fileStem } from '@/formats/file-name';
+import { fileStem } from '@/formats/text/file-name';
 import { documentFiles, sealed } from '@/formats/folder';
 import { placesByHash } from '@/formats/places';
-import type { TaskProgress } from '../drawing/progress';
+import type { TaskProgress } from '../progress';
 import type { Made } from './made';
 import type { Bytes } from './page';
 import { zipOf, type Entry } from './zip';

@@ -1,7 +1,7 @@
 import { sayFileSize } from '@/core/words/numbers';
 import { countOf } from '@/core/words/words';
 import { ENCODED_WORDS, encodedFacts, type BudgetFor, type Encoding } from '@/formats/files/encoding';
-import { fileStem } from '@/formats/file-name';
+import { fileStem } from '@/formats/text/file-name';
 import type { OutFile } from '@/formats/files/names';
 import type { EncodedFile, ToEncode } from '../drawing/encode';
 import { Problem } from '../problem';

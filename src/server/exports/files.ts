@@ -1,8 +1,8 @@
 import { shownPictures, type Documents } from '@/core/project/documents';
-import { fileStem } from '@/formats/file-name';
+import { fileStem } from '@/formats/text/file-name';
 import { outFiles, PatternFault, type FileFacts, type OutFile } from '@/formats/files/names';
 import { Problem } from '../problem';
-import type { TaskProgress } from '../drawing/progress';
+import type { TaskProgress } from '../progress';
 import type { Made } from './made';
 import type { Bytes } from './page';
 import { zipOf } from './zip';

@@ -1,7 +1,7 @@
 import { isIcon } from '@/core/icons/slots';
 import { sceneWith } from '@/core/project/documents';
 import { countOf } from '@/core/words/words';
-import { fileStem } from '@/formats/file-name';
+import { fileStem } from '@/formats/text/file-name';
 import type { DrawnIcon, ToIcons } from '../drawing/icons';
 import { notFound, Problem } from '../problem';
 import type { Made } from './made';

@@ -8,7 +8,7 @@ import { JobAsked, type Job } from '@/formats/job';
 import { keepResult, openResult, removeResult } from '../blobs';
 import { getDb, writing } from '../db/client';
 import { jobs } from '../db/schema';
-import type { TaskProgress } from '../drawing/progress';
+import type { TaskProgress } from '../progress';
 import { FairQueue } from '../drawing/queue';
 import { log } from '../log';
 import { notFound, Problem, UNKNOWN_FAULT } from '../problem';

@@ -1,5 +1,5 @@
 import { reviewFormat } from '@/formats/all';
-import { fileStem } from '@/formats/file-name';
+import { fileStem } from '@/formats/text/file-name';
 import type { JobAsked } from '@/formats/job';
 import { LARGEST } from '../drawing/cost';
 import { drawn, type For } from '../drawing/drawn';

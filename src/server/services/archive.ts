@@ -6,8 +6,8 @@ import { openFileBytes, refuse, type Archive } from '../archives/read';
 import { LARGEST } from '../drawing/cost';
 import { drawn, NOBODY, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
-import { keepFont } from '../fonts/import';
-import { keepFile } from '../pictures/import';
+import { keepFont } from '../importing/font';
+import { keepFile } from '../importing/picture';
 import { takeIn, type StoredProject } from './projects';
 import { checkDrawn } from './save';
 

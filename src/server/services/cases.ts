@@ -9,7 +9,7 @@ import { hashesIn } from '@/render/drawing';
 import { drawingOf } from '@/render/painter';
 import { svgOf } from '@/render/svg';
 import { readOriginal } from '../blobs';
-import { dataAddresses } from '../data-address';
+import { dataAddresses } from '../importing/data-address';
 import { knownScreens } from '../catalogue';
 import { costOf, refuseTooLarge } from '../drawing/cost';
 import { drawn } from '../drawing/drawn';

@@ -1,5 +1,5 @@
 import type { Encoding, EncodedFileSaid } from '@/formats/files/encoding';
-import { pngAddress } from '../drawing/difference';
+import { pngAddress } from '../pictures/difference';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { Problem } from '../problem';

@@ -11,7 +11,7 @@ import { blobs, fonts } from '../db/schema';
 import { drawn } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { log } from '../log';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { keepPixels, keptPixels, packPixels } from '../pictures/kept-pixels';
 import { notFound } from '../problem';
 

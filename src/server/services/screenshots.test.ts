@@ -11,7 +11,7 @@ import { storeFolder } from '../settings';
 import { FEW_CASE } from '../testing/narrowed';
 import { narrowedDemo } from '../testing/narrowed';
 import { ownStore } from '../testing/store';
-import { sweep } from '../sweep';
+import { sweep } from '../store/sweep';
 import { casePng } from './cases';
 import { loadProject } from './projects';
 import { saveChange } from './save';

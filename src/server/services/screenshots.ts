@@ -16,7 +16,7 @@ import { LARGEST } from '../drawing/cost';
 import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { fontsFor } from '../fonts/fonts';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { notFound, Problem } from '../problem';
 import { rowOf } from './pictures';
 import { loadProject } from './projects';

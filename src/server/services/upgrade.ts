@@ -6,7 +6,7 @@ import { SCHEMA_VERSION } from '@/core/project/project';
 import { Evidence } from '@/core/project/proof';
 import { backUp, getDb, writing, type Db } from '../db/client';
 import { evidence, projects } from '../db/schema';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { appendHistory, storedDocuments, writeDocuments, type Handle } from './projects';
 
 /** Makes other documents of those of a project: a step of its history like any other. @param besides in the same transaction */

@@ -4,7 +4,7 @@ import { hasOriginal, isIntact } from '../blobs';
 import { getDb } from '../db/client';
 import { isDamaged } from '../damage';
 import { blobs, fonts } from '../db/schema';
-import { isWhole } from '../pictures/import';
+import { isWhole } from '../importing/picture';
 
 /** A file that the store should hold whole, and does not. */
 export interface LostFile {

@@ -2,7 +2,7 @@ import { mkdirSync } from 'node:fs';
 import sharp from 'sharp';
 import { changeBetween } from '@/core/patch/change';
 import { getDb, migrateDb } from '../db/client';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { createEmptyProject, listProjects, loadProject } from '../services/projects';
 import { saveChange } from '../services/save';
 import { storeFolder } from '../settings';

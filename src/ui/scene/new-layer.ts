@@ -12,7 +12,7 @@ import { isHugging, type Placing } from '@/core/placing/rule';
 import type { Picture } from '@/core/pictures/picture';
 import { lu } from '@/core/values/values';
 import { USUAL_LINE } from '@/core/text/style';
-import type { Layer, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
+import type { Layer, LayerRole, PanelLayer, Scene, TextLayer } from '@/core/scene/scene';
 import { guessRole } from '@/core/scene/role';
 import { newId } from '@/workers/new-id';
 import { groundLayer, newPictureLayer } from '@/core/project/place-picture';
@@ -75,24 +75,25 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
   const [file] = picture.cuts[0]!.renditions;
   // Where it does not fill the screen it is no background.
   const role = guessRole({ ...file!, name: picture.name }, true);
+  const shown = (as: LayerRole, placing: Placing) => newPictureLayer(picture, as, placing, newId);
   return [
     {
       value: 'fill',
       label: 'fills the whole screen',
       note: 'A background, pinned to all four edges',
-      make: () => newPictureLayer(picture, 'background', fillScreen(), newId),
+      make: () => shown('background', fillScreen()),
     },
     {
       value: 'middle',
       label: 'in the middle of the safe area',
       note: 'A logo, 40 % of the width, at most 220',
-      make: () => newPictureLayer(picture, 'logo', middleOfSafeArea(), newId),
+      make: () => shown('logo', middleOfSafeArea()),
     },
     {
       value: 'strip',
       label: 'a strip at the bottom',
       note: 'From side to side, 64 high, above the bar',
-      make: () => newPictureLayer(picture, role, stripAtBottom(), newId),
+      make: () => shown(role, stripAtBottom()),
     },
     ...(logo
       ? [
@@ -100,7 +101,7 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
             value: 'under',
             label: `under ${logo.name}`,
             note: '16 below it, in the middle across',
-            make: () => newPictureLayer(picture, role, underLayer(logo.id), newId),
+            make: () => shown(role, underLayer(logo.id)),
           },
         ]
       : []),
@@ -111,12 +112,7 @@ export function picturePresets(scene: Scene, picture: Picture): Preset[] {
             label: `in ${panel.name}`,
             note: held ? `In the middle across, 12 below ${held.name}` : 'In the middle across, at its top',
             make: () => ({
-              ...newPictureLayer(
-                picture,
-                role,
-                acrossThePanel(held?.id ?? null, isHugging(panel.placing.x)),
-                newId,
-              ),
+              ...shown(role, acrossThePanel(held?.id ?? null, isHugging(panel.placing.x))),
               parent: panel.id,
             }),
           },

@@ -6,7 +6,7 @@ import { Button } from 'react-bootstrap';
 import type { Review } from '@/core/review/schema';
 import { REVIEW_FORMATS } from '@/formats/all';
 import { tokensText, TOKENS_TYPE } from '@/formats/design-tokens';
-import { fileStem } from '@/formats/file-name';
+import { fileStem } from '@/formats/text/file-name';
 import { PatternFault } from '@/formats/files/names';
 import { MANIFEST_TYPE, webManifest, writeManifest } from '@/formats/manifest';
 import { SHEET_FORMATS } from '@/formats/sheet/all';

@@ -1,7 +1,7 @@
 'use client';
 import { createContext, useCallback, useContext, useMemo, useState } from 'react';
 import { findCase } from '@/core/screens/cases';
-import { fileStem } from '@/formats/file-name';
+import { fileStem } from '@/formats/text/file-name';
 import { fileLabels } from '@/formats/sheet/file-labels';
 import { buildSheet } from '@/formats/sheet/build';
 import { figuresOf, type Sheet } from '@/formats/sheet/schema';

@@ -1,5 +1,5 @@
 import * as api from '@/formats/api/files';
-import { importedFont } from '@/server/fonts/import';
+import { importedFont } from '@/server/importing/font';
 import { serve } from '../../../../serve';
 
 /** Its bytes never change; they are only ever read as a font. */

@@ -1,6 +1,6 @@
 import { fetchFile } from '@/formats/api/files';
-import { fetchPicture } from '@/server/pictures/fetch';
-import { keepFile } from '@/server/pictures/import';
+import { fetchPicture } from '@/server/importing/fetch';
+import { keepFile } from '@/server/importing/picture';
 import { requireProject } from '@/server/services/projects';
 import { serve } from '../../../../serve';
 

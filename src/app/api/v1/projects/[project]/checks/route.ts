@@ -1,5 +1,5 @@
 import * as api from '@/formats/api/files';
-import { checkZip } from '@/server/services/folder-check';
+import { checkZip } from '@/server/exports/folder-check';
 import { loadProject } from '@/server/services/projects';
 import { zipOnDisk } from '../../../../on-disk';
 import { serve } from '../../../../serve';

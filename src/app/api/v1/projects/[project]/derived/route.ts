@@ -1,5 +1,5 @@
 import * as api from '@/formats/api/files';
-import { deriveFile } from '@/server/pictures/derive';
+import { deriveFile } from '@/server/importing/derive';
 import { requireProject } from '@/server/services/projects';
 import { serve } from '../../../../serve';
 

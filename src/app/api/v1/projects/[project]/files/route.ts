@@ -1,5 +1,5 @@
 import * as api from '@/formats/api/files';
-import { keepFile, tooLarge } from '@/server/pictures/import';
+import { keepFile, tooLarge } from '@/server/importing/picture';
 import { fileFacts } from '@/server/services/pictures';
 import { loadProject, requireProject } from '@/server/services/projects';
 import { INPUT_LIMITS } from '@/server/settings';

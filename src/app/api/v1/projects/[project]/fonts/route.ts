@@ -1,5 +1,5 @@
 import { addFont } from '@/formats/api/files';
-import { fontTooLarge, keepFont } from '@/server/fonts/import';
+import { fontTooLarge, keepFont } from '@/server/importing/font';
 import { requireProject } from '@/server/services/projects';
 import { INPUT_LIMITS } from '@/server/settings';
 import { fileName } from '../../../../file-name';

@@ -1,6 +1,6 @@
 import { addScreenshot } from '@/formats/api/screenshots';
 import { rectsIn } from '@/formats/rects';
-import { tooLarge } from '@/server/pictures/import';
+import { tooLarge } from '@/server/importing/picture';
 import { holdScreenshot } from '@/server/services/screenshots';
 import { INPUT_LIMITS } from '@/server/settings';
 import { fileName } from '../../../../../../../../file-name';

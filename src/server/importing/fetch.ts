@@ -4,7 +4,7 @@ import https from 'node:https';
 import { isIP, type LookupFunction } from 'node:net';
 import { Problem } from '../problem';
 import { FETCHING, INPUT_LIMITS } from '../settings';
-import { tooLarge } from './import';
+import { tooLarge } from './picture';
 import { isPublic } from './public-address';
 
 /** Every address that a name stands for. */

@@ -9,8 +9,8 @@ import type { Examined } from '../drawing/examine';
 import { DRAWING } from '../drawing/limits';
 import { Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
-import { keepPixels } from './kept-pixels';
-import { sniff, type PictureType } from './sniff';
+import { keepPixels } from '../pictures/kept-pixels';
+import { sniff, type PictureType } from '../pictures/sniff';
 
 const accepted = 'PNG, JPEG, WebP, AVIF or SVG';
 

@@ -8,7 +8,7 @@ import type { FolderRule } from '@/formats/files/folder';
 import type { Documents } from '@/core/project/documents';
 import type { Picture } from '@/core/pictures/picture';
 import { demoDocuments } from '../../../demo/documents';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { ownStore } from '../testing/store';
 import { checkZip, sharedFolder } from './folder-check';
 

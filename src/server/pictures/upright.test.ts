@@ -1,6 +1,6 @@
 import sharp from 'sharp';
 import { caseSvg } from '../services/cases';
-import { keepFile } from '../pictures/import';
+import { keepFile } from '../importing/picture';
 import { createProject } from '../services/projects';
 import { makePage } from '../exports/page';
 import { openOriginal, readOriginal, readOriginalNow } from '../blobs';

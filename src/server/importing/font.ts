@@ -6,7 +6,7 @@ import { fonts } from '../db/schema';
 import { drawn, NOBODY, type For } from '../drawing/drawn';
 import { notFound, Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
-import { megabytes } from './read';
+import { megabytes } from '../fonts/read';
 
 const ACCEPTED = 'TTF, OTF, WOFF or WOFF2';
 

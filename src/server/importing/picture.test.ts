@@ -5,9 +5,9 @@ import { blobs } from '../db/schema';
 import { Problem } from '../problem';
 import { preview } from '../services/pictures';
 import { ownStore } from '../testing/store';
-import { keepFile } from './import';
-import { sniff } from './sniff';
-import { svgProblem } from './svg';
+import { keepFile } from './picture';
+import { sniff } from '../pictures/sniff';
+import { svgProblem } from '../pictures/svg';
 
 const store = ownStore();
 const plain = (width: number, height: number, alpha = 1) =>

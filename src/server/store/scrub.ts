@@ -1,15 +1,15 @@
 import { setTimeout as pause } from 'node:timers/promises';
-import { readOriginal, readPreview, storePreview } from './blobs';
-import { getDb } from './db/client';
-import { blobs, fonts } from './db/schema';
-import { drawn, NOBODY } from './drawing/drawn';
-import { effortOf } from './pictures/import';
-import { log } from './log';
-import { sniff } from './pictures/sniff';
-import { Problem } from './problem';
-import { listProjects } from './services/projects';
-import { listSignOffs } from './services/sign-offs';
-import { whyNotIntact } from './services/verify';
+import { readOriginal, readPreview, storePreview } from '../blobs';
+import { getDb } from '../db/client';
+import { blobs, fonts } from '../db/schema';
+import { drawn, NOBODY } from '../drawing/drawn';
+import { effortOf } from '../importing/picture';
+import { log } from '../log';
+import { sniff } from '../pictures/sniff';
+import { Problem } from '../problem';
+import { listProjects } from '../services/projects';
+import { listSignOffs } from '../services/sign-offs';
+import { whyNotIntact } from '../services/verify';
 
 /** What a look at every byte of the store has found. */
 export interface Scrubbed {

@@ -1,8 +1,8 @@
 import { existsSync, mkdirSync, utimesSync, writeFileSync } from 'node:fs';
 import path from 'node:path';
-import { storeFolder } from './settings';
+import { storeFolder } from '../settings';
 import { sweep } from './sweep';
-import { ownStore } from './testing/store';
+import { ownStore } from '../testing/store';
 
 ownStore();
 

@@ -6,10 +6,10 @@ import { getDb } from '../db/client';
 import { fonts } from '../db/schema';
 import { createProject, loadProject } from '../services/projects';
 import { saveChange } from '../services/save';
-import { sweep } from '../sweep';
+import { sweep } from '../store/sweep';
 import { namingLetters, swellingWoff, swellingWoff2 } from '../testing/hostile-fonts';
 import { ownStore } from '../testing/store';
-import { importedFont, keepFont } from './import';
+import { importedFont, keepFont } from './font';
 
 const store = ownStore();
 const fileOf = (name: string) =>

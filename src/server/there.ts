@@ -1,7 +1,7 @@
 import { statSync } from 'node:fs';
 import path from 'node:path';
-import { Problem } from '../problem';
-import { storeFolder } from '../settings';
+import { Problem } from './problem';
+import { storeFolder } from './settings';
 
 /** Which file was opened as the database of the store: its place, and what the file system calls it. */
 interface Opened {

@@ -1,8 +1,8 @@
-import { MEDIA_TYPES } from '@/formats/media-types';
-import { drawn, type For } from './drawing/drawn';
-import { DRAWING } from './drawing/limits';
-import { sniff, type PictureType } from './pictures/sniff';
-import { Problem } from './problem';
+import { MEDIA_TYPES } from '@/formats/text/media-types';
+import { drawn, type For } from '../drawing/drawn';
+import { DRAWING } from '../drawing/limits';
+import { sniff, type PictureType } from '../pictures/sniff';
+import { Problem } from '../problem';
 
 /** An address that holds a file itself. Source: RFC 2397. */
 export const dataAddress = (bytes: Uint8Array, mediaType: string): string =>

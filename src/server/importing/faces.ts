@@ -5,8 +5,8 @@ import { fontHash, type FONTS, type TextStyle } from '@/core/text/style';
 import { familyOf } from '@/formats/css/layer';
 import type { FontFace } from '@/formats/css/page';
 import { SUBSETS } from '@/render/fonts';
-import { dataAddress } from '../data-address';
-import { fontFile, FONT_FAMILIES } from './fonts';
+import { dataAddress } from './data-address';
+import { fontFile, FONT_FAMILIES } from '../fonts/fonts';
 import { productFolder } from '../settings';
 
 type Ranges = Record<string, string>;

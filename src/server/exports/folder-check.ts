@@ -3,12 +3,12 @@ import { checkFolder, type FolderFault, type FolderFile } from '@/formats/files/
 import type { OutFile } from '@/formats/files/names';
 import { openFiles, type OpenZip } from '../archives/zip';
 import { drawn, type For } from '../drawing/drawn';
-import { allFiles } from '../exports/files';
+import { allFiles } from './files';
 import { noPicture } from '../pictures/folder-file';
-import { effortOf } from '../pictures/import';
+import { effortOf } from '../importing/picture';
 import { sniff } from '../pictures/sniff';
 import { Problem } from '../problem';
-import { fileFacts } from './pictures';
+import { fileFacts } from '../services/pictures';
 
 const refuse = (why: string) =>
   new Problem(422, `This folder cannot be checked: ${why} Nothing was changed.`);

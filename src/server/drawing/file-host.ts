@@ -3,9 +3,9 @@ import { filePixelsOf } from '@/core/pixels/file';
 import type { Ink } from '@/core/pixels/ink';
 import type { Documents } from '@/core/project/documents';
 import type { Host } from '@/render/host';
-import { read, readInk, type FileBytes, type ToRead } from './drawing/read';
-import { serverFonts } from './fonts/fonts';
-import { Problem } from './problem';
+import { read, readInk, type FileBytes, type ToRead } from './read';
+import { serverFonts } from '../fonts/fonts';
+import { Problem } from '../problem';
 
 /** The files that the pictures of a project name, by their hash. */
 export const filesBy = ({ project }: Documents): ReadonlyMap<string, ToRead> =>

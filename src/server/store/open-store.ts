@@ -1,12 +1,12 @@
-import { holdStore } from './db/hold';
-import { serverFonts } from './fonts/fonts';
-import { resumeJobs, sweepJobs } from './jobs/jobs';
-import { log } from './log';
-import { Problem } from './problem';
+import { holdStore } from '../db/hold';
+import { serverFonts } from '../fonts/fonts';
+import { resumeJobs, sweepJobs } from '../jobs/jobs';
+import { log } from '../log';
+import { Problem } from '../problem';
 import { scrubDaily } from './scrub';
-import { verifyStore } from './services/verify';
-import { storeFolder } from './settings';
-import { storeFault } from './store-faults';
+import { verifyStore } from '../services/verify';
+import { storeFolder } from '../settings';
+import { storeFault } from '../store-faults';
 
 /** Says which files are missing; the pages that use them say so as well. */
 async function reportLost(): Promise<void> {

@@ -1,5 +1,5 @@
 import sharp from 'sharp';
-import type { PictureType } from '../pictures/sniff';
+import type { PictureType } from './sniff';
 import { decode } from './decode';
 
 /** Of a photo that is encoded again, so that nobody sees it. */

@@ -8,7 +8,7 @@ import { drawn, type For } from '../drawing/drawn';
 import { DRAWING } from '../drawing/limits';
 import { notFound, Problem } from '../problem';
 import { INPUT_LIMITS } from '../settings';
-import { keepFile } from './import';
+import { keepFile } from './picture';
 
 /** Of the file that is made, px. */
 function sizeOf(asked: Derivation, file: KeptFile): { width: number; height: number } {

@@ -1,10 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import path from 'node:path';
 import sharp from 'sharp';
-import { demoDocuments, demoPictures, type DemoFile } from '../../demo/documents';
+import { demoDocuments, demoPictures, type DemoFile } from '../../../demo/documents';
 import type { Rendition } from '@/core/pictures/picture';
-import { keepFile } from './pictures/import';
-import { createProject, listProjects } from './services/projects';
+import { keepFile } from '../importing/picture';
+import { createProject, listProjects } from '../services/projects';
 
 async function keepDemoFile({ svg, widthPx, density, appearance }: DemoFile): Promise<Rendition> {
   const drawing = await readFile(path.resolve('demo', svg));

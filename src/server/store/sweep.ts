@@ -1,10 +1,10 @@
 import { and, eq, isNotNull, lt } from 'drizzle-orm';
 import { readdir, rm, stat } from 'node:fs/promises';
 import path from 'node:path';
-import { getDb } from './db/client';
-import { blobs, fonts, projects } from './db/schema';
-import { DAY_MS, DAYS_KEPT, HISTORY } from './services/projects';
-import { storeFolder } from './settings';
+import { getDb } from '../db/client';
+import { blobs, fonts, projects } from '../db/schema';
+import { DAY_MS, DAYS_KEPT, HISTORY } from '../services/projects';
+import { storeFolder } from '../settings';
 
 const KEEP_DELETED_MS = DAYS_KEPT * DAY_MS;
 /** A file that nothing refers to may belong to an import that is still going on. */

@@ -4,7 +4,7 @@ import { readOriginal } from '../blobs';
 import { raster, statistics } from '../services/pictures';
 import { ownStore } from '../testing/store';
 import { deriveFile } from './derive';
-import { keepFile } from './import';
+import { keepFile } from './picture';
 
 ownStore();
 
