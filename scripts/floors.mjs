@@ -24,6 +24,7 @@ export const FLOORS = {
     ['solve'],
     ['map'],
     ['sentences'],
+    ['steps'],
     ['explain'],
     ['findings'],
     ['files'],

@@ -122,7 +122,13 @@ export const listRevisions = {
   answer: {
     status: 200,
     about: 'Revisions with the time of the change that led to each',
-    json: z.array(z.object({ revision: Revision, at: z.string().describe('ISO 8601') })),
+    json: z.array(
+      z.object({
+        revision: Revision,
+        at: z.string().describe('ISO 8601'),
+        step: z.string().describe('what the change is called that led to it'),
+      }),
+    ),
   },
 } as const satisfies Operation;
 

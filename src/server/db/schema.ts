@@ -68,6 +68,8 @@ export const history = sqliteTable(
     changeId: text('change_id').notNull(),
     patch: text('patch').notNull(),
     inverse: text('inverse').notNull(),
+    /** what the step is called, as JSON; of steps of earlier versions it is told from what they changed */
+    step: text('step'),
     at: text('at').notNull(),
   },
   (t) => [

@@ -134,8 +134,12 @@ export function appendHistory(
   change: Change,
   at: string,
 ): void {
-  const { id: changeId, patch, inverse } = change;
-  const steps = { patch: JSON.stringify(patch), inverse: JSON.stringify(inverse) };
+  const { id: changeId, patch, inverse, step } = change;
+  const steps = {
+    patch: JSON.stringify(patch),
+    inverse: JSON.stringify(inverse),
+    step: step ? JSON.stringify(step) : null,
+  };
   db.insert(history)
     .values({ projectId, revision, changeId, ...steps, at })
     .run();

@@ -1,6 +1,7 @@
 import { and, desc, eq, gt } from 'drizzle-orm';
 import type { Documents } from '@/core/project/documents';
 import { readDocuments } from '@/core/project/migrate';
+import { sayStep, Step } from '@/core/patch/change';
 import { applyPatch, type Patch } from '@/core/patch/patch';
 import { getDb } from '../db/client';
 import { history } from '../db/schema';
@@ -11,20 +12,28 @@ export interface Revision {
   revision: number;
   /** when the change was made that led to it, ISO 8601 */
   at: string;
+  /** what that change is called, such as “move Emblem forward” */
+  step: string;
 }
 
 const MOST_LISTED = 100;
+/** Of a step whose name is not known, as its documents cannot be read. */
+const UNNAMED = 'change the project';
 
 /** The latest revisions of a project that a change led to, newest first. @throws Problem 404 */
 export function listRevisions(projectId: string): Revision[] {
   requireProject(projectId);
-  return getDb()
-    .select({ revision: history.revision, at: history.at })
+  const rows = getDb()
+    .select({ revision: history.revision, at: history.at, step: history.step })
     .from(history)
     .where(eq(history.projectId, projectId))
     .orderBy(desc(history.revision))
     .limit(MOST_LISTED)
     .all();
+  return rows.map(({ step, ...row }) => ({
+    ...row,
+    step: step === null ? UNNAMED : sayStep(Step.parse(JSON.parse(step))),
+  }));
 }
 
 /** The documents as they were at a revision: every later change is taken back. @throws Problem 404 */

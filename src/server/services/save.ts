@@ -4,6 +4,7 @@ import { z } from 'zod';
 import { leadsBack, type Change } from '@/core/patch/change';
 import { filesOfProject, idTwice, readChanged, type Documents } from '@/core/project/documents';
 import { NewerSchema, readDocuments } from '@/core/project/migrate';
+import { stepFromPaths } from '@/core/steps/from-paths';
 import { applyPatch, diff, isObject, PatchError, sameJson } from '@/core/patch/patch';
 import { screensFor } from '@/core/icons/slots';
 import type { Scene } from '@/core/scene/scene';
@@ -190,7 +191,7 @@ export function saveChange(projectId: string, seen: number, change: Change): Sav
       .set({ revision: next, name: after.project.name, updatedAt: at })
       .where(eq(projects.id, projectId))
       .run();
-    appendHistory(tx, projectId, next, change, at);
+    appendHistory(tx, projectId, next, { ...change, step: change.step ?? stepFromPaths(change, before) }, at);
     kept = { revision: next, documents: after, at };
     return { revision: next };
   });

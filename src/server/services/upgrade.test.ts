@@ -3,13 +3,13 @@ import { changeBetween } from '@/core/patch/change';
 import { SCHEMA_VERSION } from '@/core/project/project';
 import { DEMO_PROJECT, demoDocuments } from '../../../demo/documents';
 import { getDb } from '../db/client';
-import { documents as rows, projects } from '../db/schema';
+import { documents as rows, history, projects } from '../db/schema';
 import { storeFolder } from '../settings';
 import { fillScreen } from '@/core/placing/presets';
 import type { Layer } from '@/core/scene/scene';
 import { ownStore } from '../testing/store';
 import { createProject, loadProject } from './projects';
-import { documentsAt } from './revisions';
+import { documentsAt, listRevisions } from './revisions';
 import { saveChange } from './save';
 import { upgradeProjects } from './upgrade';
 
@@ -85,4 +85,25 @@ it('what cannot be read is named and left as it is', async () => {
   expect(problem).toMatch(/^Again: /);
   const { name } = getDb().select().from(projects).where(eq(projects.id, DEMO_PROJECT)).get()!;
   expect(name).toBe('Again');
+});
+
+it('steps that were saved without a name get one from what they changed, once', async () => {
+  const id = 'named-later';
+  const start = { ...documents, project: { ...documents.project, id } };
+  createProject(start);
+  const renamed = structuredClone(start);
+  renamed.project.name = 'Renamed';
+  saveChange(id, 1, changeBetween('change-a', start, renamed)!);
+  const without = structuredClone(renamed);
+  without.scenes['sign-in']!.layers.pop();
+  const gone = renamed.scenes['sign-in']!.layers.at(-1)!.name;
+  saveChange(id, 2, {
+    ...changeBetween('change-b', renamed, without)!,
+    step: { command: 'x', name: 'said' },
+  });
+  const named = () => listRevisions(id).map((r) => r.step);
+  expect(named()).toEqual(['said', 'change the name of the project']);
+  getDb().update(history).set({ step: null }).where(eq(history.projectId, id)).run();
+  await upgradeProjects(storeFolder());
+  expect(named()).toEqual([`delete ${gone}`, 'change the name of the project']);
 });

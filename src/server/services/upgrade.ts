@@ -1,11 +1,14 @@
-import { eq } from 'drizzle-orm';
+import { and, desc, eq, isNull } from 'drizzle-orm';
 import { changeBetween } from '@/core/patch/change';
+import { applyPatch, PatchError, type Patch } from '@/core/patch/patch';
+import { stepOf } from '@/core/steps/commands';
+import { stepFromPaths } from '@/core/steps/from-paths';
 import type { Documents } from '@/core/project/documents';
 import { readDocuments, schemaOf } from '@/core/project/migrate';
 import { SCHEMA_VERSION } from '@/core/project/project';
 import { Evidence } from '@/core/project/proof';
 import { backUp, getDb, writing, type Db } from '../db/client';
-import { evidence, projects } from '../db/schema';
+import { evidence, history, projects } from '../db/schema';
 import { keepFile } from '../importing/picture';
 import { appendHistory, storedDocuments, writeDocuments, type Handle } from './projects';
 
@@ -20,7 +23,7 @@ function step(
     const before = storedDocuments(id, tx);
     const after = make(before);
     besides?.(tx);
-    const change = changeBetween<unknown>(crypto.randomUUID(), before, after);
+    const change = changeBetween<unknown>(crypto.randomUUID(), before, after, stepOf('project.upgrade'));
     const row = tx.select({ revision: projects.revision }).from(projects).where(eq(projects.id, id)).get();
     if (!change || !row) return;
     const revision = row.revision + 1;
@@ -47,6 +50,41 @@ async function takeInEvidence(db: Db, id: string): Promise<void> {
     return { project: { ...project, evidence: [...(project.evidence ?? []), ...found] }, scenes };
   };
   step(db, id, withThem, (tx) => tx.delete(evidence).where(eq(evidence.projectId, id)).run());
+}
+
+/** Documents before a step, of whatever version; `null` where the step cannot be taken back. */
+function takenBack(now: unknown, inverse: Patch): unknown {
+  try {
+    return now && applyPatch(now, inverse);
+  } catch (error) {
+    if (error instanceof PatchError) return null;
+    throw error;
+  }
+}
+
+/** Names the steps of a project that have no name yet, each by what it changed, from the newest back. */
+function nameSteps(db: Db, id: string): void {
+  const of = eq(history.projectId, id);
+  const [unnamed] = db
+    .select()
+    .from(history)
+    .where(and(of, isNull(history.step)))
+    .limit(1)
+    .all();
+  if (!unnamed) return;
+  writing((tx) => {
+    let now: unknown = storedDocuments(id, tx);
+    const rows = tx.select().from(history).where(of).orderBy(desc(history.revision)).all();
+    for (const { revision, patch, inverse, step } of rows) {
+      now = takenBack(now, JSON.parse(inverse) as Patch);
+      if (step !== null) continue;
+      const named = JSON.stringify(stepFromPaths({ patch: JSON.parse(patch) as Patch }, now ?? {}));
+      tx.update(history)
+        .set({ step: named })
+        .where(and(of, eq(history.revision, revision)))
+        .run();
+    }
+  }, db);
 }
 
 const reasonOf = (error: unknown) => (error instanceof Error ? error.message : String(error));
@@ -76,6 +114,7 @@ export async function upgradeProjects(folder: string): Promise<string[]> {
       if (older instanceof Error) throw older;
       if (older) upgrade(db, id);
       await takeInEvidence(db, id);
+      nameSteps(db, id);
     } catch (error) {
       problems.push(`${name}: ${reasonOf(error)}`);
     }

@@ -32,7 +32,12 @@ interface MendProps {
 /** One mend: what it does, what it achieves and costs, and the way to do it. */
 function MendRow({ finding, mend, isSeen, onSee }: MendProps) {
   const store = useWorkbenchStore();
-  const apply = () => applyMend(store, mend.patch, `${mend.label}: done${sayOutcomes(mend)}.`);
+  const apply = () =>
+    applyMend(store, {
+      fix: mend.label,
+      patch: mend.patch,
+      said: `${mend.label}: done${sayOutcomes(mend)}.`,
+    });
   return (
     <li>
       <span>

@@ -1,9 +1,11 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button } from 'react-bootstrap';
 import { openCases } from '@/core/findings/finding';
 import type { Reason } from '@/core/explain/reason';
 import type { SceneFinding } from '@/core/findings/scene';
 import type { Acceptance } from '@/core/measure/accept';
+import { measureNoun } from '@/core/measure/words';
 import { findCase } from '@/core/screens/cases';
 import { goToPart } from '../state/asked-part';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
@@ -24,8 +26,12 @@ function Accept({ finding }: { finding: SceneFinding }) {
   const { measure, side, cases } = finding;
   const layer = finding.subject.id;
   const isSame = (a: Acceptance) => a.scene === sceneId && a.layer === layer && a.measure === measure;
-  const change = (next: (all: readonly Acceptance[]) => Acceptance[]) =>
-    edit(store, ({ project }) => {
+  const what = `${measureNoun(measure)} of ${finding.subject.name}`;
+  const change = (
+    command: 'finding.accept' | 'finding.accept-no-more',
+    next: (all: readonly Acceptance[]) => Acceptance[],
+  ) =>
+    edit(store, stepOf(command, what), ({ project }) => {
       project.accepted = next(project.accepted ?? []);
     });
   const accept = (reason: string, chosen: readonly string[]) => {
@@ -34,13 +40,16 @@ function Accept({ finding }: { finding: SceneFinding }) {
       ...(side && { side }),
       value,
     }));
-    change((all) => [...all, { scene: sceneId, layer, measure, screens: [...chosen], given, reason }]);
+    change('finding.accept', (all) => [
+      ...all,
+      { scene: sceneId, layer, measure, screens: [...chosen], given, reason },
+    ]);
   };
   return (
     <AcceptForm
       {...acceptanceOf(cases, screens)}
       onAccept={accept}
-      onTakeBack={() => change((all) => all.filter((a) => !isSame(a)))}
+      onTakeBack={() => change('finding.accept-no-more', (all) => all.filter((a) => !isSame(a)))}
     />
   );
 }

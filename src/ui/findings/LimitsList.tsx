@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useMemo } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { areDefault, DEFAULT_LIMITS } from '@/core/measure/defaults';
@@ -34,7 +35,7 @@ function BoundPart({ limit, index, end }: { limit: Limit; index: number; end: En
   const { unit, factor } = typedAs(limit.measure);
   const { word, label } = BOUNDS.find((b) => b.end === end)!;
   const change = (recipe: (l: Limit) => void) =>
-    editLive(store, ({ project }) => {
+    editLive(store, stepOf('limit.change', measureNoun(limit.measure)), ({ project }) => {
       recipe(project.limits[index]!);
     });
   const what = `${measureNoun(limit.measure)} ${word} ${sayValue(limit.measure, limit[end]!)}`;
@@ -76,17 +77,17 @@ interface LimitProps {
 }
 
 /** Changes one limit, as a step. */
-function useChange(index: number) {
+function useChange({ limit, index }: LimitProps) {
   const store = useWorkbenchStore();
   return (recipe: (l: Limit) => void) =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('limit.change', measureNoun(limit.measure)), ({ project }) => {
       recipe(project.limits[index]!);
     });
 }
 
 /** Which side is judged, where a measure has sides. */
 function SideSelect({ limit, index, name }: LimitProps & { name: string }) {
-  const change = useChange(index);
+  const change = useChange({ limit, index });
   return (
     <Form.Select
       size="sm"
@@ -112,10 +113,10 @@ function SideSelect({ limit, index, name }: LimitProps & { name: string }) {
 /** One limit as a sentence: its outcome, its measure, its side, and from where on. */
 function LimitLine({ limit, index }: LimitProps) {
   const store = useWorkbenchStore();
-  const change = useChange(index);
+  const change = useChange({ limit, index });
   const name = `${measureNoun(limit.measure)} ${sayBounds(limit)}`;
   const remove = () =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('limit.remove', measureNoun(limit.measure)), ({ project }) => {
       project.limits.splice(index, 1);
     });
   return (
@@ -165,7 +166,7 @@ function RoleLimits({ role }: { role: Limit['role'] }) {
   const store = useWorkbenchStore();
   const limits = useWorkbench((s) => s.documents.project.limits);
   const add = (measure: MeasureName) =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('limit.add', measureNoun(measure)), ({ project }) => {
       project.limits.push(newLimit(role, measure));
     });
   return (
@@ -199,7 +200,7 @@ export function LimitsList() {
   const limits = useWorkbench((s) => s.documents.project.limits);
   const isDefault = useMemo(() => areDefault(limits), [limits]);
   const restore = () =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('limit.restore'), ({ project }) => {
       project.limits = DEFAULT_LIMITS.map((l) => ({ ...l }));
     });
   return (

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useMemo, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Variant } from '@/core/findings/variants';
@@ -31,7 +32,7 @@ export function VariantRow({ variant, value, cases, clear, layerId }: Props) {
   const isCopied = layer?.kind === 'picture' && isRepeating(layer.fit);
   const inUse = variant.patch.length === 0;
   const use = () =>
-    edit(store, (d) => {
+    edit(store, stepOf('layer.fit', layer?.name ?? 'a layer', variant.label), (d) => {
       Object.assign(d, after);
     });
   return (

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button, Form } from 'react-bootstrap';
 import { iconFiles } from '@/core/icons/files';
 import { SLOT_SETS } from '@/core/icons/sets';
@@ -17,7 +18,7 @@ function SetsEditor() {
   const project = useWorkbench((s) => s.documents.project);
   const chosen = slotSetsOf(project).map((s) => s.id);
   const choose = (ids: readonly string[]) =>
-    edit(store, ({ project: p }) => {
+    edit(store, stepOf('icons.sets'), ({ project: p }) => {
       p.iconSets = [...ids];
     });
   return (

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { countOf } from '@/core/words/words';
 import { useMemo, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
@@ -125,7 +126,7 @@ function takeAssigned(
 ): void {
   const { sceneId } = store.getState();
   const first = newScene('Splash', newId);
-  edit(store, ({ project, scenes }) => {
+  edit(store, stepOf('picture.take-in', files.length), ({ project, scenes }) => {
     if (project.scenes.length === 0) {
       scenes[first.id] = first;
       project.scenes.push(first.id);

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { produce } from 'immer';
 import { useMemo } from 'react';
 import { Button, Modal } from 'react-bootstrap';
@@ -104,7 +105,7 @@ export function ReplaceDialog({ picture, file, onClose }: Props) {
   );
   const becomes = old && kept ? `${sayFile(old.file)} becomes ${sayFile(kept)}. ` : '';
   const take = () => {
-    if (after) edit(store, putPicture(after));
+    if (after) edit(store, stepOf('picture.replace', picture.name), putPicture(after));
     onClose();
   };
   return (

@@ -1,3 +1,4 @@
+import { stepOf } from '@/core/steps/commands';
 import type { ProjectFont } from '@/core/text/style';
 import { uploadFont, type Sending } from '../api';
 import { edit } from '../state/edit';
@@ -19,7 +20,7 @@ export function sayScripts({ scripts }: ProjectFont): string {
 /** Takes a font into the project; one that it has stays as it is. @throws RequestProblem; an AbortError when cancelled */
 export async function importFont(store: WorkbenchStore, file: File, sending: Sending): Promise<ProjectFont> {
   const font = await uploadFont(store.getState().documents.project.id, file, sending);
-  edit(store, ({ project }) => {
+  edit(store, stepOf('font.take-in', font.name), ({ project }) => {
     const fonts = (project.fonts ??= []);
     if (!fonts.some((f) => f.hash === font.hash)) fonts.push(font);
   });

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useCallback, useState } from 'react';
 import type { Arrived } from '@/core/pictures/assign';
 import { DEFAULT_NAMING, recognise, sameName, type Naming } from '@/core/pictures/naming';
@@ -50,7 +51,7 @@ function belongTogether(
 /** Everything of a batch into the open scene, as one step. */
 function place(store: WorkbenchStore, taken: readonly Pick<TakenFile, 'kept' | 'name'>[]): void {
   let placed: string | undefined;
-  edit(store, (docs) => {
+  edit(store, stepOf('picture.take-in', taken.length), (docs) => {
     for (const { kept, name } of taken)
       placed = placeImported(docs, store.getState().sceneId, kept, name, newId);
   });

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useMemo, useState, type ReactNode } from 'react';
 import { Button } from 'react-bootstrap';
 import type { LaunchFinding } from '@/core/launch/findings';
@@ -51,7 +52,7 @@ function NoLaunch() {
   const store = useWorkbenchStore();
   const scenes = useWorkbench((s) => s.documents.scenes);
   const begin = () =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('launch.describe'), ({ project }) => {
       project.launches = [newLaunch(Object.values(scenes), newId)];
     });
   return (
@@ -96,11 +97,11 @@ function useTrial() {
   const tried = trial?.of === now ? trial.mend : null;
   const documents = useMemo(() => (tried ? applyPatch(now, tried.patch) : now), [now, tried]);
   const attempt = (mend: LaunchAdvice | null) => setTrial(mend && { mend, of: now });
-  const take = async ({ patch, make }: LaunchAdvice) => {
+  const take = async ({ label, patch, make }: LaunchAdvice) => {
     try {
       const made = await withFilesMade(now.project.id, patch, make ?? []);
       const after = applyPatch(store.getState().documents, made);
-      edit(store, (d) => {
+      edit(store, stepOf('finding.fix', label), (d) => {
         Object.assign(d, after);
       });
       setTrial(null);

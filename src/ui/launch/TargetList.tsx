@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button } from 'react-bootstrap';
 import { sayShare } from '@/core/words/numbers';
 import { coverageOf, isIn, type Launch, type Target } from '@/core/project/launch';
@@ -164,7 +165,7 @@ export function TargetList({ launch }: { launch: Launch }) {
   const screens = useWorkbench((s) => s.screens);
   const { claimedTwice, unclaimed } = coverageOf(launch, screens);
   const add = () =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('launch.add-target'), ({ project }) => {
       project.launches?.[0]?.targets.push({
         id: newId(),
         name: `Target ${launch.targets.length + 1}`,

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState, type ReactNode } from 'react';
 import { Form } from 'react-bootstrap';
 import { easingOf, EASING_KEYWORDS } from '@/core/project/easing';
@@ -127,7 +128,7 @@ export function useLive() {
       launch: NonNullable<ReturnType<typeof store.getState>['documents']['project']['launches']>[number],
     ) => void,
   ) =>
-    editLive(store, ({ project }) => {
+    editLive(store, stepOf('launch.change', 'the launch'), ({ project }) => {
       const launch = project.launches?.[0];
       if (launch) recipe(launch);
     });

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 
@@ -18,7 +19,7 @@ export function useAllowedWindow() {
   const store = useWorkbenchStore();
   const own = useWorkbench((s) => s.documents.project.windowSizes);
   const set = (axis: WindowAxis, bound: Bound, value: number) =>
-    editLive(store, ({ project }) => {
+    editLive(store, stepOf('window.sizes'), ({ project }) => {
       const { low, high } = project.windowSizes?.[axis] ?? FIRST[axis];
       const lu = Math.round(value);
       project.windowSizes = {
@@ -35,11 +36,11 @@ export function useAllowedWindow() {
     set,
     onCommit: () => commit(store),
     limit: () =>
-      edit(store, ({ project }) => {
+      edit(store, stepOf('window.sizes'), ({ project }) => {
         project.windowSizes = FIRST;
       }),
     allowAny: () =>
-      edit(store, ({ project }) => {
+      edit(store, stepOf('window.sizes'), ({ project }) => {
         delete project.windowSizes;
       }),
   };

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useRef, useState, type PointerEvent } from 'react';
 import { Button, Modal } from 'react-bootstrap';
 import type { Rect } from '@/core/geometry/rect';
@@ -145,7 +146,8 @@ export function MarkDialog({ pictureId, first, onClose }: MarkProps) {
   const [which, setWhich] = useState(first);
   if (!picture) return null;
   const cut = picture.cuts.find((c) => c.cut === which) ?? picture.cuts[0]!;
-  const change = (recipe: (cut: Cut) => void) => void editLive(store, inCut(pictureId, cut.cut, recipe));
+  const change = (recipe: (cut: Cut) => void) =>
+    void editLive(store, stepOf('picture.areas', picture.name), inCut(pictureId, cut.cut, recipe));
   const shared = { picture, cut, change, onCommit: () => commit(store) };
   return (
     <Modal show onHide={onClose} size="xl" scrollable animation={false} aria-labelledby="mark-title">

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button } from 'react-bootstrap';
 import { useScene, useWorkbenchStore } from '../state/context';
 import { edit } from '../state/edit';
@@ -9,7 +10,7 @@ export function MirrorNote() {
   const scene = useScene();
   if (scene.direction !== 'rtl') return null;
   const end = () =>
-    edit(store, ({ scenes }) => {
+    edit(store, stepOf('scene.unmirror', scene.name), ({ scenes }) => {
       scenes[scene.id]!.direction = 'ltr';
     });
   return (

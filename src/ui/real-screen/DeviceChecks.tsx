@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useId, useState } from 'react';
 import { Form } from 'react-bootstrap';
 import {
@@ -74,7 +75,7 @@ function ForTarget({ of }: { of: DeviceTarget }) {
   const checked = useWorkbench((s) => s.documents.project.checked);
   const isReadOnly = useWorkbench((s) => s.signed !== null);
   const put = (check: Check, found: Pick<DeviceCheck, 'done' | 'note'>) =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('proof.check', check.what), ({ project }) => {
       const by = keptName();
       const at = new Date().toISOString();
       const all = withChecked(project.checked, {

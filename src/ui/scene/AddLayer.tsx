@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState } from 'react';
 import { Form } from 'react-bootstrap';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
@@ -17,7 +18,7 @@ function AddEditor({ onDone }: { onDone: () => void }) {
   const add = (presets: readonly Preset[]) => (value: string) => {
     const layer = presets.find((p) => p.value === value)?.make();
     if (!layer) return;
-    edit(store, ({ scenes }) => {
+    edit(store, stepOf('layer.add', layer.name), ({ scenes }) => {
       putIn(scenes[scene.id]!, layer);
     });
     onDone();

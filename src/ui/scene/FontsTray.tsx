@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button } from 'react-bootstrap';
 import { usersOfFont } from '@/core/project/documents';
 import type { ProjectFont } from '@/core/text/style';
@@ -17,7 +18,7 @@ function FontRow({ font }: { font: ProjectFont }) {
       store.setState({ message });
       return;
     }
-    edit(store, ({ project }) => {
+    edit(store, stepOf('font.remove', font.name), ({ project }) => {
       project.fonts = project.fonts?.filter((f) => f.hash !== font.hash);
     });
   };

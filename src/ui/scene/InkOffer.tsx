@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { current } from 'immer';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
@@ -71,7 +72,7 @@ function useTrim(picture: Picture, parts: InkParts, off: InkOff, onDone: () => v
             ] as const,
         ),
       );
-      edit(store, ({ project, scenes }) => {
+      edit(store, stepOf('picture.trim', picture.name), ({ project, scenes }) => {
         const at = project.pictures.findIndex((p) => p.id === picture.id);
         if (at >= 0) project.pictures[at] = trimmed(project.pictures[at]!, around, new Map(files));
         // Trimmed to its ink, what was shifted to its middle would lie off it.
@@ -109,7 +110,7 @@ function Offer({ layer, picture, parts, off, onDone }: Props & OfferProps) {
   // Where the drawing fills its box a share of the box is the same share of the file.
   const fills = 'ratio' in layer.placing && layer.placing.ratio?.value === 'own';
   const centre = () =>
-    edit(store, ({ scenes }) => {
+    edit(store, stepOf('layer.ink-centred', layer.name), ({ scenes }) => {
       const scene = scenes[store.getState().sceneId];
       if (!scene) return;
       scene.layers = scene.layers.map((l) =>

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Cut, KeepArea } from '@/core/pictures/picture';
@@ -23,10 +24,14 @@ interface OfCut {
   cut: Cut;
 }
 
+const nameOf = (store: WorkbenchStore, pictureId: string) =>
+  store.getState().documents.project.pictures.find((p) => p.id === pictureId)?.name ?? 'a picture';
+
 /** The keep areas of a cut within the documents. */
 const areasIn = (store: WorkbenchStore, { pictureId, cut }: OfCut, recipe: (areas: KeepArea[]) => void) =>
   editLive(
     store,
+    stepOf('picture.areas', nameOf(store, pictureId)),
     inCut(pictureId, cut.cut, (c) => recipe(c.keepAreas)),
   );
 

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { current } from 'immer';
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
@@ -17,6 +18,7 @@ import { NumberField } from '../parts/NumberField';
 import { useHolding } from './useHolding';
 import { ScrimOffer } from './ScrimOffer';
 
+type LayerCommand = 'layer.remove' | 'layer.back' | 'layer.forward' | 'layer.duplicate';
 type Change = (recipe: (l: Layer) => void) => void;
 
 interface SectionProps {
@@ -137,14 +139,22 @@ function Looks({ layer, change, onCommit }: SectionProps) {
 const isBeside = (layer: Layer) => (other: Layer) =>
   (isPlaced(other) ? other.parent : undefined) === (isPlaced(layer) ? layer.parent : undefined);
 
+/** Starts as a copy of the usual rule, so that nothing changes until a part of it does. */
+function differWhenTurned(layer: Layer): void {
+  if (!isPlaced(layer)) return;
+  const { placing } = current(layer);
+  const fit = layer.kind === 'picture' ? { fit: current(layer).fit } : {};
+  (layer.when ??= []).push({ orientation: 'landscape', placing, ...fit });
+}
+
 /** Moving, copying, taking away, and a rule that differs. */
 function Actions({ layer, onDone }: { layer: Layer; onDone: () => void }) {
   const store = useWorkbenchStore();
   const scene = useScene();
   const beside = scene.layers.filter(isBeside(layer));
   const index = beside.findIndex((l) => l.id === layer.id);
-  const inScene = (recipe: (s: Scene) => void) =>
-    edit(store, ({ scenes }) => {
+  const inScene = (command: LayerCommand, recipe: (s: Scene) => void) =>
+    edit(store, stepOf(command, layer.name), ({ scenes }) => {
       const target = scenes[scene.id];
       if (target) recipe(target);
     });
@@ -155,25 +165,20 @@ function Actions({ layer, onDone }: { layer: Layer; onDone: () => void }) {
       store.setState({ message });
       return;
     }
-    inScene((s) => removeLayer(s, layer.id));
+    inScene('layer.remove', (s) => removeLayer(s, layer.id));
   };
-  /** Starts as a copy of the usual rule, so that nothing changes until a part of it does. */
   const addWhen = () => {
-    edit(
-      store,
-      inLayer(store, layer.id, (l) => {
-        if (!isPlaced(l)) return;
-        const { placing } = current(l);
-        const fit = l.kind === 'picture' ? { fit: current(l).fit } : {};
-        (l.when ??= []).push({ orientation: 'landscape', placing, ...fit });
-      }),
-    );
+    edit(store, stepOf('layer.differ', layer.name), inLayer(store, layer.id, differWhenTurned));
     onDone();
   };
   const actions: [string, () => void, boolean?][] = [
-    ['move back', () => inScene((s) => moveLayer(s, layer.id, -1)), index === 0],
-    ['move forward', () => inScene((s) => moveLayer(s, layer.id, 1)), index === beside.length - 1],
-    ['duplicate', () => inScene((s) => duplicateLayer(s, layer.id, newId))],
+    ['move back', () => inScene('layer.back', (s) => moveLayer(s, layer.id, -1)), index === 0],
+    [
+      'move forward',
+      () => inScene('layer.forward', (s) => moveLayer(s, layer.id, 1)),
+      index === beside.length - 1,
+    ],
+    ['duplicate', () => inScene('layer.duplicate', (s) => duplicateLayer(s, layer.id, newId))],
     ...(isPlaced(layer) ? [['differs when turned', addWhen] as [string, () => void]] : []),
     ['delete', remove],
   ];
@@ -191,7 +196,8 @@ function Actions({ layer, onDone }: { layer: Layer; onDone: () => void }) {
 /** What can be done with a layer besides changing its rule. */
 export function LayerMenu({ layer }: { layer: Layer }) {
   const store = useWorkbenchStore();
-  const change: Change = (recipe) => editLive(store, inLayer(store, layer.id, recipe));
+  const change: Change = (recipe) =>
+    editLive(store, stepOf('layer.change', layer.name, null), inLayer(store, layer.id, recipe));
   const onCommit = () => commit(store);
   return (
     <EditorPopover

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useId } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { usersOfNamed } from '@/core/project/named';
@@ -30,7 +31,7 @@ function removeNamed(store: WorkbenchStore, { id, name }: NamedValue): boolean {
     store.setState({ message: `${name} is still used: ${users.join('; ')}. Change it there first.` });
     return false;
   }
-  edit(store, ({ project }) => {
+  edit(store, stepOf('value.remove', name), ({ project }) => {
     project.named = project.named.filter((n) => n.id !== id);
   });
   return true;
@@ -42,7 +43,7 @@ function ValueEditor({ value: entry, onDone }: { value: NamedValue; onDone: () =
   const named = useWorkbench((s) => s.documents.project.named);
   const onCommit = () => commit(store);
   const change = (recipe: (n: NamedValue) => void) =>
-    editLive(store, ({ project }) => {
+    editLive(store, stepOf('value.change', entry.name), ({ project }) => {
       const target = project.named.find((n) => n.id === entry.id);
       if (target) recipe(target);
     });
@@ -121,7 +122,7 @@ function add(store: WorkbenchStore, kind: 'colour' | 'length'): void {
   const value =
     kind === 'colour' ? { light: '#0e6a78' } : ({ value: 16, unit: 'lu' } as const satisfies object);
   const entry = { id: newId(), name: freeName(`new ${kind}`, named), value };
-  edit(store, ({ project }) => {
+  edit(store, stepOf('value.add', kind), ({ project }) => {
     project.named.push(entry);
   });
 }

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState, type ReactElement } from 'react';
 import { Form } from 'react-bootstrap';
 import { isRepeating, type Fit } from '@/core/fit/rule';
@@ -226,7 +227,12 @@ export function PartEditor({ layer, part, onDone }: { layer: Layer; part: Part; 
   const { layers } = useScene();
   const named = useWorkbench((s) => s.documents.project.named);
   const others = layers.filter(isPlaced).filter((l) => l.id !== layer.id);
-  const change = (recipe: (l: Layer) => void) => editLive(store, inLayer(store, layer.id, recipe));
+  const change = (recipe: (l: Layer) => void) =>
+    editLive(
+      store,
+      stepOf('layer.change', layer.name, `“${part.text.trim()}”`),
+      inLayer(store, layer.id, recipe),
+    );
   const onChange = (value: unknown) => change((l) => setAt(l, part.paths, value));
   const onCommit = () => commit(store);
   const choose = (value: unknown) => {

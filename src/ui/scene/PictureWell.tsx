@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useRef, useState, type KeyboardEvent, type PointerEvent, type ReactNode } from 'react';
 import { sayNumber } from '@/core/words/numbers';
 import { capitalised } from '@/core/words/words';
@@ -34,7 +35,7 @@ function usePoint(layer: PictureLayer, { cut, rule }: ShownPart) {
   const { align } = fitOf(layer, rule);
   const point = heldPoint(align, cut);
   const set = (x: number, y: number) =>
-    editLive(store, (documents) => {
+    editLive(store, stepOf('layer.change', layer.name, 'the position'), (documents) => {
       const [px, py] = [clampPercent(x), clampPercent(y)];
       const target = documents.scenes[store.getState().sceneId]?.layers.find((l) => l.id === layer.id);
       if (target?.kind !== 'picture') return;

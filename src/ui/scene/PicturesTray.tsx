@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useRef, useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
@@ -56,7 +57,7 @@ function PictureRow({ picture, onReplace }: RowProps) {
     const next = (name ?? '').trim();
     setName(null);
     if (!next || next === picture.name) return;
-    edit(store, ({ project }) => {
+    edit(store, stepOf('picture.rename', picture.name), ({ project }) => {
       const target = project.pictures.find((p) => p.id === picture.id);
       if (target) target.name = next.slice(0, 120);
     });
@@ -67,7 +68,7 @@ function PictureRow({ picture, onReplace }: RowProps) {
       store.setState({ message });
       return;
     }
-    edit(store, ({ project }) => {
+    edit(store, stepOf('picture.remove', picture.name), ({ project }) => {
       project.pictures = project.pictures.filter((p) => p.id !== picture.id);
     });
   };

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { memo, useMemo } from 'react';
 import { Button } from 'react-bootstrap';
 import type { Picture } from '@/core/pictures/picture';
@@ -69,7 +70,12 @@ function LayerHead({ layer, pictures, said }: Omit<BlockProps, 'names'> & { said
   const store = useWorkbenchStore();
   const { chosen, faults, fault, asked } = said;
   const picture = layer.kind === 'picture' ? pictures.find((p) => p.id === layer.picture) : undefined;
-  const change = (recipe: (l: Layer) => void) => edit(store, inLayer(store, layer.id, recipe));
+  const turnVisible = () =>
+    edit(
+      store,
+      stepOf(layer.visible ? 'layer.hide' : 'layer.show', layer.name),
+      inLayer(store, layer.id, (l) => void (l.visible = !l.visible)),
+    );
   return (
     <h3>
       {fault && (
@@ -91,12 +97,7 @@ function LayerHead({ layer, pictures, said }: Omit<BlockProps, 'names'> & { said
           KIND_WORDS[layer.kind]
         )}
       </span>
-      <Button
-        variant="quiet"
-        size="sm"
-        aria-pressed={!layer.visible}
-        onClick={() => change((l) => void (l.visible = !l.visible))}
-      >
+      <Button variant="quiet" size="sm" aria-pressed={!layer.visible} onClick={turnVisible}>
         {layer.visible ? 'hide' : 'show'}
       </Button>
       <LayerMenu layer={layer} />
@@ -131,6 +132,7 @@ const LayerBlock = memo(function LayerBlock({ layer, names, pictures }: BlockPro
               onClick={() =>
                 edit(
                   store,
+                  stepOf('layer.differ-no-more', layer.name, sayWhen(layer.when![i]!)),
                   inLayer(store, layer.id, (l) => takeAway(l, i)),
                 )
               }

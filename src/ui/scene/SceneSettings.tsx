@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Form } from 'react-bootstrap';
 import { SIDES } from '@/core/geometry/rect';
 import type { Scene } from '@/core/scene/scene';
@@ -147,7 +148,7 @@ function SceneFields() {
   const words = useAxisWords()('x');
   const onCommit = () => commit(store);
   const change = (recipe: (s: Scene) => void) =>
-    editLive(store, ({ scenes }) => {
+    editLive(store, stepOf('scene.change', scene.name), ({ scenes }) => {
       const target = scenes[scene.id];
       if (target) recipe(target);
     });

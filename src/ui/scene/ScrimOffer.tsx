@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import type { ScrimOffer as Offer } from '@/core/findings/offer-scrim';
@@ -62,7 +63,7 @@ export function ScrimOffer({ layer, onDone }: { layer: Layer; onDone: () => void
     );
   };
   const lay = ({ patch }: Offer) => {
-    editBy(store, patch);
+    editBy(store, stepOf('layer.scrim', layer.name), patch);
     onDone();
   };
 

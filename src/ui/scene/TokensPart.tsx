@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useRef, useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { MOST_NAMED } from '@/core/project/project';
@@ -39,7 +40,7 @@ async function read(store: WorkbenchStore, file: File): Promise<Taken | null> {
     store.setState({ message });
     return null;
   }
-  edit(store, ({ project: p }) => {
+  edit(store, stepOf('value.take-in', file.name), ({ project: p }) => {
     p.named = named;
     if (tokens && Object.keys(tokens).length > 0) p.tokens = tokens;
   });

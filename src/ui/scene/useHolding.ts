@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useChosenCase } from '../state/case-result';
 import { holdIn } from '@/core/survey/hold';
 import { surveyInput } from '@/core/survey/survey';
@@ -15,12 +16,13 @@ export function useHolding(layerId: string) {
   const chosen = useChosenCase();
   const cases = useCounted();
   const outside = useOutside();
+  const nameOf = (id: string) => scene.layers.find((l) => l.id === id)?.name ?? null;
   return (panelId: string) => {
     const input = surveyInput(documents, scene, outside);
     const looked = chosen ? [chosen, ...cases] : cases;
     try {
       const after = holdIn(input, looked, layerId, panelId === '' ? undefined : panelId);
-      edit(store, ({ scenes }) => {
+      edit(store, stepOf('layer.hold', nameOf(layerId) ?? 'a layer', nameOf(panelId)), ({ scenes }) => {
         scenes[scene.id] = after;
       });
     } catch (error) {

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import { FIT_PRESETS, withPreset } from '@/core/fit/presets';
@@ -73,6 +74,7 @@ function Fits() {
       onChoose={(preset) =>
         edit(
           store,
+          stepOf('layer.fit', background.name, FIT_WORDS[preset].label),
           inLayer(store, background.id, (layer) => {
             if (layer.kind === 'picture')
               Object.assign(

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState } from 'react';
 import type { Rect } from '@/core/geometry/rect';
 import type { Evidence } from '@/core/project/proof';
@@ -38,7 +39,11 @@ export function useScreenshots() {
         await onceSaved(store, sending.signal, sending.onWaiting);
         if (!store.getState().cases.some((c) => c.id === caseId)) throw new Error(goneFor(file));
         const found = await uploadScreenshot({ project, scene, case: caseId }, file, sending);
-        edit(store, ({ project: now }) => void (now.evidence ??= []).push(found));
+        edit(
+          store,
+          stepOf('proof.screenshot', file.name),
+          ({ project: now }) => void (now.evidence ??= []).push(found),
+        );
       },
       // What is said of one of several stays while the next is sent.
       (message) => setProblem((before) => (before ? `${before} ${message}` : message)),
@@ -51,7 +56,7 @@ export function useScreenshots() {
       const { scene, case: caseId, name, hash } = shot;
       const body = { scene, case: caseId, name, hash, ignored };
       const found = await ask(api.holdScreenshotAgain, { project }, { body });
-      edit(store, ({ project: now }) => {
+      edit(store, stepOf('proof.screenshot-again', shot.name), ({ project: now }) => {
         const at = now.evidence?.findIndex((e) => e.id === shot.id) ?? -1;
         if (at >= 0) now.evidence![at] = { ...found, id: shot.id };
       });
@@ -62,7 +67,7 @@ export function useScreenshots() {
     }
   };
   const remove = (id: string) =>
-    edit(store, ({ project: now }) => {
+    edit(store, stepOf('proof.remove-screenshot'), ({ project: now }) => {
       now.evidence = now.evidence?.filter((e) => e.id !== id);
       if (now.evidence?.length === 0) delete now.evidence;
     });

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Form } from 'react-bootstrap';
 import {
   countWindows,
@@ -36,13 +37,13 @@ function useAxes() {
   return {
     axes,
     set: (next: Partial<Axes>) =>
-      edit(store, ({ project }) => {
+      edit(store, stepOf('screen.axes'), ({ project }) => {
         const after = tidied({ ...project.axes, ...next });
         if (after) project.axes = after;
         else delete project.axes;
       }),
     setLive: (windows: WindowRange) =>
-      editLive(store, ({ project }) => {
+      editLive(store, stepOf('screen.axes'), ({ project }) => {
         if (countWindows(windows) <= MOST_WINDOWS) project.axes = { ...project.axes, windows };
       }),
     onCommit: () => commit(store),

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useMemo, useRef, useState } from 'react';
 import { Button, Form, Modal } from 'react-bootstrap';
 import { takeIn, tooMany } from '@/core/project/import-screens';
@@ -113,7 +114,7 @@ function usePlan(opened: Opened | null, screens: readonly Screen[]): ImportPlan 
 
 /** Takes in what was planned, in one step, and says so. */
 function take(store: WorkbenchStore, plan: ImportPlan, source: string, setId: string | null): void {
-  edit(store, ({ project }) => takeIn(project, plan, { source, setId }));
+  edit(store, stepOf('screen.take-in', source), ({ project }) => takeIn(project, plan, { source, setId }));
   const left = plan.bad.length > 0 ? `, ${countOf(plan.bad.length, 'line')} left out` : '';
   const count = countOf(plan.joined.length + plan.added.length, 'screen');
   store.setState({ message: `${count} of ${source} imported${left}. “undo” takes it back.` });

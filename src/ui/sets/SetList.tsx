@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button } from 'react-bootstrap';
 import type { ScreenSet } from '@/core/screens/set';
 import { countOf } from '@/core/words/words';
@@ -30,7 +31,7 @@ function SetTools({ set, onShow }: { set: ScreenSet; onShow: Props['onShow'] }) 
         label="Name"
         value={set.name}
         onChange={(name) =>
-          editLive(store, ({ project }) => {
+          editLive(store, stepOf('set.change', set.name), ({ project }) => {
             project.screenSets!.find((s) => s.id === set.id)!.name = name;
           })
         }

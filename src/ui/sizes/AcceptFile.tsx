@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState } from 'react';
 import { Button, Form } from 'react-bootstrap';
 import type { FileFinding } from '@/core/files/check';
@@ -49,10 +50,15 @@ function useAcceptance(f: FileFinding) {
   const what = { picture: f.in.id, rule: f.rule, about: f.subject.id };
   const isSame = (a: FileAcceptance) =>
     a.picture === what.picture && a.rule === what.rule && a.about === what.about;
+  const said = `${f.word} of ${f.in.name}`;
   const change = (added: FileAcceptance[]) =>
-    edit(store, ({ project }) => {
-      project.acceptedFiles = [...(project.acceptedFiles ?? []).filter((a) => !isSame(a)), ...added];
-    });
+    edit(
+      store,
+      stepOf(added.length > 0 ? 'finding.accept' : 'finding.accept-no-more', said),
+      ({ project }) => {
+        project.acceptedFiles = [...(project.acceptedFiles ?? []).filter((a) => !isSame(a)), ...added];
+      },
+    );
   return {
     accept: (reason: string) => change([{ ...what, value: f.worst.value, reason }]),
     acceptNoLonger: () => change([]),

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useState } from 'react';
 import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
@@ -17,7 +18,7 @@ export function DensitiesEditor() {
   const wanted = useWorkbench((s) => s.documents.project.densities) ?? USUAL_DENSITIES;
   const [next, setNext] = useState(4);
   const set = (densities: readonly number[]) =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('files.densities'), ({ project }) => {
       project.densities = [...densities].toSorted((a, b) => a - b);
     });
   const isThere = wanted.some((d) => sameDensity(d, next));

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button } from 'react-bootstrap';
 import { sayDensity } from '@/core/words/numbers';
 import type { FileFinding } from '@/core/files/check';
@@ -34,7 +35,7 @@ function WhichIsRight({ f, picture }: { f: FileFinding; picture: Picture }) {
   const store = useWorkbenchStore();
   const set = setsOf(picture).find((s) => s.cut.cut === f.file.cut && s.appearance === f.file.appearance);
   const name = (density: number) =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('picture.master', picture.name, sayDensity(density)), ({ project }) => {
       project.pictures = project.pictures.map((p) =>
         p.id === picture.id ? withMaster(p, set!, density) : p,
       );

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useCallback, useState } from 'react';
 import type { FileFinding } from '@/core/files/check';
 import { madeFrom, masterOfSet, setsOf } from '@/core/pictures/master';
@@ -44,7 +45,7 @@ export function useMake() {
       const { project } = store.getState().documents;
       try {
         const made = await Promise.all(findings.map((f) => makeFile(project, f)));
-        edit(store, ({ project: p }) => {
+        edit(store, stepOf('picture.make', made.length), ({ project: p }) => {
           // By their id: two pictures may be called alike.
           for (const { pictureId, cut, rendition } of made)
             p.pictures = p.pictures.map((one) => (one.id === pictureId ? putInto(one, cut, rendition) : one));

@@ -23,11 +23,19 @@ export function announcementOf(now: WorkbenchState, before: WorkbenchState): str
   const isUndone = now.redo.length > before.redo.length;
   const change = isUndone ? before.undo.at(-1) : now.undo.at(-1);
   if (!change || (!isUndone && now.undo.length <= before.undo.length)) return null;
-  const verb = isUndone ? 'Undone' : 'Changed';
+  const isRedone = !isUndone && change.patch === before.redo.at(-1)?.inverse;
+  const verb = isUndone ? 'Undone' : isRedone ? 'Redone' : 'Done';
+  const done = change.step ? `${verb}: ${change.step.name}.` : `${verb}.`;
   const layer = layerOf(change, now);
-  if (!layer) return `${verb}.`;
+  if (!layer) return done;
   const { project, scenes } = now.documents;
   const { layers, direction } = scenes[now.sceneId]!;
   const names = { layers, named: project.named, fonts: project.fonts, mirrored: direction === 'rtl' };
-  return `${verb}: ${layer.name}. ${sentenceText(layerSentence(layer, names, project.pictures))}`;
+  return `${done} ${sentenceText(layerSentence(layer, names, project.pictures))}`;
+}
+
+/** How many cases fail after an edit, where that is another number than before. */
+export function sayFailing(before: { fail: number }, { fail }: { fail: number }): string | null {
+  if (before.fail === fail) return null;
+  return `Now ${fail === 0 ? 'none fails' : fail === 1 ? '1 fails' : `${fail} fail`}.`;
 }

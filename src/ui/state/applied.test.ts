@@ -1,17 +1,20 @@
+import { stepOf } from '@/core/steps/commands';
 import { appliedOf, applyMend } from './applied';
 import { edit, undo } from './edit';
 import { openDemo } from './testing/opened';
+
+const step = stepOf('project.change', 'change it');
 
 const patch = [{ op: 'replace' as const, path: '/project/name', value: 'Other ferries' }];
 
 describe('a mend that was applied', () => {
   it('is one step, and is said until the next one', () => {
     const store = openDemo();
-    applyMend(store, patch, 'Renamed: done.');
+    applyMend(store, { fix: 'rename', patch, said: 'Renamed: done.' });
     expect(store.getState().documents.project.name).toBe('Other ferries');
     expect(store.getState().undo).toHaveLength(1);
     expect(appliedOf(store.getState())?.said).toBe('Renamed: done.');
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.name = 'And on';
     });
     expect(appliedOf(store.getState())).toBeNull();
@@ -19,7 +22,7 @@ describe('a mend that was applied', () => {
 
   it('is not said once it is undone', () => {
     const store = openDemo();
-    applyMend(store, patch, 'Renamed: done.');
+    applyMend(store, { fix: 'rename', patch, said: 'Renamed: done.' });
     undo(store);
     expect(appliedOf(store.getState())).toBeNull();
   });
@@ -27,7 +30,7 @@ describe('a mend that was applied', () => {
   it('that changes nothing is not said', () => {
     const store = openDemo();
     const { name } = store.getState().documents.project;
-    applyMend(store, [{ ...patch[0]!, value: name }], 'Nothing.');
+    applyMend(store, { fix: 'rename', patch: [{ ...patch[0]!, value: name }], said: 'Nothing.' });
     expect(appliedOf(store.getState())).toBeNull();
   });
 });

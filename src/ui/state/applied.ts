@@ -1,14 +1,21 @@
+import { stepOf } from '@/core/steps/commands';
 import type { Patch } from '@/core/patch/patch';
 import { editBy } from './edit';
 import { useEffect } from 'react';
 import { useWorkbench, useWorkbenchStore } from './context';
 import type { Applied, WorkbenchState, WorkbenchStore } from './workbench';
 
-/** Applies a mend as one step, and remembers what there is to say about it. */
-export function applyMend(store: WorkbenchStore, patch: Patch, said: string): void {
+/**
+ * Applies a mend as one step, and remembers what there is to say about it.
+ * @param fix what it is called
+ */
+export function applyMend(
+  store: WorkbenchStore,
+  { fix, patch, said }: { fix: string; patch: Patch; said: string },
+): void {
   const last = () => store.getState().undo.at(-1);
   const before = last();
-  editBy(store, patch);
+  editBy(store, stepOf('finding.fix', fix), patch);
   const change = last();
   if (change && change !== before)
     store.setState({ applied: { changeId: change.id, said, isPassed: false } });

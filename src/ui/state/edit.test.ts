@@ -1,11 +1,17 @@
+import fc from 'fast-check';
+import { sayStep } from '@/core/patch/change';
+import { stepOf } from '@/core/steps/commands';
 import { applyPatch } from '@/core/patch/patch';
 import { commit, edit, editLive, inLayer, redo, undo } from './edit';
 import { sceneOf, type WorkbenchStore } from './workbench';
 import { openDemo } from './testing/opened';
 
+const step = stepOf('project.change', 'change it');
+
 const setPercent = (store: WorkbenchStore, x: number) =>
   editLive(
     store,
+    step,
     inLayer(store, 'harbour', (l) => {
       if (l.kind === 'picture' && l.fit.align.kind === 'position') l.fit.align.x.percent = x;
     }),
@@ -15,7 +21,7 @@ const percentOf = (store: WorkbenchStore) => {
   return layer?.kind === 'picture' && layer.fit.align.kind === 'position' ? layer.fit.align.x.percent : null;
 };
 const rename = (store: WorkbenchStore, name: string) =>
-  edit(store, ({ project }) => {
+  edit(store, step, ({ project }) => {
     project.name = name;
   });
 
@@ -81,11 +87,49 @@ describe('editing', () => {
     expect(store.getState().message).toMatch(/cannot be taken back/);
   });
 
+  it('is called as its command says, taken back and done again too', () => {
+    const store = openDemo();
+    edit(store, stepOf('layer.forward', 'Emblem'), ({ project }) => void (project.name = 'Mine'));
+    expect(store.getState().undo.at(-1)!.step).toEqual({
+      command: 'layer.forward',
+      name: 'move Emblem forward',
+    });
+    undo(store);
+    expect(store.getState().pending.map((c) => sayStep(c.step!))).toEqual([
+      'move Emblem forward',
+      'undo: move Emblem forward',
+    ]);
+    redo(store);
+    expect(sayStep(store.getState().pending.at(-1)!.step!)).toBe('move Emblem forward');
+  });
+
+  it('that throws ends its gesture, and takes nothing of its own along', () => {
+    fc.assert(
+      fc.property(fc.array(fc.integer({ min: 0, max: 100 }), { maxLength: 4 }), (values) => {
+        const store = openDemo();
+        for (const value of values) setPercent(store, value);
+        const before = store.getState().documents;
+        expect(() =>
+          editLive(store, step, ({ project }) => {
+            project.name = 'half';
+            throw new Error('It broke.');
+          }),
+        ).toThrow('It broke.');
+        expect(store.getState()).toMatchObject({ gesture: null, step: null });
+        expect(store.getState().documents).toBe(before);
+        for (const { inverse } of store.getState().undo.toReversed())
+          expect(applyPatch(before, inverse)).toEqual(openDemo().getState().documents);
+      }),
+      { numRuns: 20 },
+    );
+  });
+
   it('refuses what could not be drawn, and leaves everything as it was', () => {
     const store = openDemo();
     const before = store.getState().documents;
     const made = editLive(
       store,
+      step,
       inLayer(store, 'harbour', (l) => {
         if (l.kind === 'picture') l.picture = 'gone';
       }),
@@ -97,7 +141,7 @@ describe('editing', () => {
 
   it('says what was taken back where nobody looks, and nothing of what is seen', () => {
     const store = openDemo();
-    edit(store, ({ scenes }) => {
+    edit(store, step, ({ scenes }) => {
       scenes.notice!.name = 'Elsewhere';
     });
     undo(store);
@@ -110,7 +154,7 @@ describe('editing', () => {
     commit(store);
     undo(store);
     expect(store.getState().message).toBeNull();
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.launches![0]!.systemMs = 1;
     });
     undo(store);

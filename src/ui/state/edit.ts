@@ -1,5 +1,5 @@
 import { produce } from 'immer';
-import { changeBetween, inverted, undoable, type Change } from '@/core/patch/change';
+import { changeBetween, inverted, sayStep, undoable, type Change, type Step } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
 import { applyPatch, type Patch } from '@/core/patch/patch';
 import type { Cut } from '@/core/pictures/picture';
@@ -13,24 +13,34 @@ import { newId } from '@/workers/new-id';
 
 const MOST_UNDO = 200;
 
+/** The documents after a change. Where it throws the gesture ends with what it came to before. @throws what it throws */
+function changedBy(store: WorkbenchStore, recipe: (documents: Documents) => void): Documents {
+  try {
+    return produce(store.getState().documents, recipe);
+  } catch (error) {
+    commit(store);
+    throw error;
+  }
+}
+
 /**
  * Changes the documents within a gesture: everything that is drawn and measured follows at once, and all changes up
- * to `commit` are one step to be saved and undone. A change after which the scene could not be drawn is not made,
+ * to `commit` are one step to be saved and undone, called as the first of them is. A change after which the scene could not be drawn is not made,
  * and the reason is said.
  * @returns whether it was made
  */
-export function editLive(store: WorkbenchStore, recipe: (documents: Documents) => void): boolean {
+export function editLive(store: WorkbenchStore, step: Step, recipe: (documents: Documents) => void): boolean {
   const state = store.getState();
   if (state.signed) {
     store.setState({ message: `This was signed off by ${state.signed.by}: nothing in it can be changed.` });
     return false;
   }
-  const documents = produce(state.documents, recipe);
+  const documents = changedBy(store, recipe);
   // Without the fonts a text cannot be looked at yet; the server does so before it saves.
   const unseen = waitsForFonts(documents, state.sceneId, state.fonts);
   const problem = unseen ? null : whyNotDrawn(documents, state.sceneId, state.cases, state.fonts);
   if (problem) store.setState({ message: `That is not possible. ${problem}` });
-  else store.setState({ gesture: state.gesture ?? state.documents, documents });
+  else store.setState({ gesture: state.gesture ?? state.documents, step: state.step ?? step, documents });
   return !problem;
 }
 
@@ -42,42 +52,43 @@ export const committedOf = ({ documents, gesture, queued }: WorkbenchState): Doc
 export function queueGesture(store: WorkbenchStore): void {
   const state = store.getState();
   if (!state.gesture) return;
-  const change = changeBetween(newId(), committedOf(state), state.documents);
+  const change = changeBetween(newId(), committedOf(state), state.documents, state.step);
   if (change) store.setState({ queued: state.documents, pending: [...state.pending, change] });
 }
 
 /** Ends a gesture: what it changed is one step. */
 export function commit(store: WorkbenchStore): void {
-  const { gesture, documents, undo, queued } = store.getState();
+  const { gesture, documents, undo, queued, step } = store.getState();
   if (!gesture) return;
   if (queued) queueGesture(store);
   const { pending } = store.getState();
-  const change = changeBetween(newId(), gesture, documents);
+  const change = changeBetween(newId(), gesture, documents, step);
   store.setState(
     change
       ? {
           gesture: null,
+          step: null,
           queued: null,
           undo: [...undo, change].slice(-MOST_UNDO),
           redo: [],
           pending: queued ? pending : [...pending, change],
           message: null,
         }
-      : { gesture: null, queued: null },
+      : { gesture: null, step: null, queued: null },
   );
 }
 
 /** A change that is a step by itself. */
-export function edit(store: WorkbenchStore, recipe: (documents: Documents) => void): void {
+export function edit(store: WorkbenchStore, step: Step, recipe: (documents: Documents) => void): void {
   commit(store);
-  editLive(store, recipe);
+  editLive(store, step, recipe);
   commit(store);
 }
 
 /** A change that was tried before, as a step by itself. */
-export function editBy(store: WorkbenchStore, patch: Patch): void {
+export function editBy(store: WorkbenchStore, step: Step, patch: Patch): void {
   const after = applyPatch(store.getState().documents, patch);
-  edit(store, (d) => {
+  edit(store, step, (d) => {
     Object.assign(d, after);
   });
 }
@@ -103,7 +114,7 @@ function outOfSight({ documents, sceneId, view }: WorkbenchState, patch: Patch):
     : null;
 }
 
-function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
+function walk(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo'): void {
   commit(store);
   const state = store.getState();
   const change = state[from].at(-1);
@@ -111,7 +122,8 @@ function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo')
   const rest = state[from].slice(0, -1);
   const back: Change = inverted(newId(), change);
   if (!undoable(change, state.documents)) {
-    const message = 'That step cannot be taken back: what it changed was changed again elsewhere.';
+    const name = change.step ? `“${sayStep(change.step)}”` : 'That step';
+    const message = `${name} cannot be taken back: what it changed was changed again elsewhere.`;
     store.setState({ [from]: rest, message });
     return;
   }
@@ -124,8 +136,8 @@ function step(store: WorkbenchStore, from: 'undo' | 'redo', to: 'undo' | 'redo')
   });
 }
 
-export const undo = (store: WorkbenchStore) => step(store, 'undo', 'redo');
-export const redo = (store: WorkbenchStore) => step(store, 'redo', 'undo');
+export const undo = (store: WorkbenchStore) => walk(store, 'undo', 'redo');
+export const redo = (store: WorkbenchStore) => walk(store, 'redo', 'undo');
 
 /** A recipe for one layer of the open scene, as a recipe for all documents. */
 export const inLayer =

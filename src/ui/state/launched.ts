@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useMemo } from 'react';
 import { targetOf, type Launch, type ScreenStage } from '@/core/project/launch';
 import { createLaunchSurvey, type StageResult } from '@/core/launch/survey';
@@ -14,7 +15,7 @@ export const launchOf = ({ project }: Documents): Launch | undefined => project.
 
 /** Changes the launch as one step. */
 export const editLaunch = (store: WorkbenchStore, recipe: (launch: Launch) => void) =>
-  edit(store, ({ project }) => {
+  edit(store, stepOf('launch.change', 'the launch'), ({ project }) => {
     const launch = project.launches?.[0];
     if (launch) recipe(launch);
   });

@@ -1,3 +1,4 @@
+import { stepOf } from '@/core/steps/commands';
 import { commit, editLive, undo } from './edit';
 import type { WorkbenchStore } from './workbench';
 import {
@@ -14,6 +15,8 @@ import {
   onAPage,
   type Mishap,
 } from './testing/served';
+
+const step = stepOf('project.change', 'change it');
 
 onAPage();
 
@@ -145,7 +148,7 @@ describe('over a reload', () => {
 
 describe('a value in an open editor', () => {
   const type = (store: WorkbenchStore, name: string) =>
-    editLive(store, ({ project }) => {
+    editLive(store, step, ({ project }) => {
       project.name = name;
     });
 

@@ -1,7 +1,8 @@
 import { changeProject, readProject } from '@/formats/api/projects';
 import { z } from 'zod';
-import { changeBetween, type Change } from '@/core/patch/change';
+import { changeBetween, sayStep, type Change, type Step } from '@/core/patch/change';
 import { Documents } from '@/core/project/documents';
+import { stepOf } from '@/core/steps/commands';
 import { merge3, type Version } from '@/core/project/merge';
 import { applyPatch, Operation, whereFits } from '@/core/patch/patch';
 import { newId } from '@/workers/new-id';
@@ -16,14 +17,21 @@ const ANSWER_MS = 20_000;
 /** A value that rests this long is written, while its editor is still open. */
 const REST_MS = 500;
 
+/** What unsaved steps are called that become one. */
+function togetherOf(steps: readonly Change[]): Step | null {
+  const [first] = steps.flatMap((s) => s.step ?? []);
+  if (!first || steps.length === 1) return first ?? null;
+  return stepOf('project.merge', sayStep(first));
+}
+
 /** Lays the changes that are still to be saved on top of somebody else’s state, or says where both made different things. */
 function meet(store: WorkbenchStore, theirs: Documents, revision: number): void {
-  const { stored, documents, gesture } = store.getState();
+  const { stored, documents, gesture, pending } = store.getState();
   const merged = merge3(stored, documents, theirs);
   const committed = merge3(stored, committedOf(store.getState()), theirs);
   if ([merged, committed].some((m) => m.clashes.length > 0 || m.problem !== null))
     return store.setState({ conflict: { theirs, revision }, saving: 'conflict' });
-  const change = changeBetween(newId(), theirs, committed.documents);
+  const change = changeBetween(newId(), theirs, committed.documents, togetherOf(pending));
   store.setState({
     stored: theirs,
     revision,
@@ -37,8 +45,8 @@ function meet(store: WorkbenchStore, theirs: Documents, revision: number): void 
 }
 
 /** How many steps lead from one state to the next; those that change nothing are none. */
-const stepsThrough = (states: readonly Documents[]): Change[] =>
-  states.slice(1).flatMap((after, i) => changeBetween(newId(), states[i]!, after) ?? []);
+const stepsThrough = (states: readonly Documents[], step: Step): Change[] =>
+  states.slice(1).flatMap((after, i) => changeBetween(newId(), states[i]!, after, step) ?? []);
 
 /**
  * Ends a conflict as was chosen for each thing. What was here is saved first, and then what was chosen: so both what was
@@ -51,12 +59,16 @@ export function resolveConflict(store: WorkbenchStore, choices: ReadonlyMap<stri
   const { theirs, revision } = conflict;
   const chosen = merge3(stored, mine, theirs, choices).documents;
   const ours = merge3(stored, mine, theirs);
-  const pending = stepsThrough(ours.problem === null ? [theirs, ours.documents, chosen] : [theirs, chosen]);
+  const pending = stepsThrough(
+    ours.problem === null ? [theirs, ours.documents, chosen] : [theirs, chosen],
+    stepOf('project.choose'),
+  );
   store.setState({
     stored: theirs,
     revision,
     documents: chosen,
     gesture: null,
+    step: null,
     queued: null,
     pending,
     undo: [...undo, ...pending.slice(1)],
@@ -82,6 +94,7 @@ function giveUp(store: WorkbenchStore, why: string): void {
   store.setState({
     documents: kept ?? stored,
     gesture: null,
+    step: null,
     queued: null,
     pending: kept ? later : [],
     undo: undo.filter(({ id }) => id !== refused?.id),

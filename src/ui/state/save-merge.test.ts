@@ -1,3 +1,4 @@
+import { stepOf } from '@/core/steps/commands';
 import { placeKey } from '@/core/project/merge';
 import { edit, undo } from './edit';
 import { resolveConflict } from './save-client';
@@ -13,6 +14,8 @@ import {
   serve,
   onAPage,
 } from './testing/served';
+
+const step = stepOf('project.change', 'change it');
 
 onAPage();
 
@@ -80,7 +83,7 @@ describe('what is changed here and elsewhere', () => {
     const of = serve();
     of.state.mishaps.push('offline');
     const store = open(of);
-    edit(store, ({ project }) => void project.named.splice(project.named.length - 1, 1));
+    edit(store, step, ({ project }) => void project.named.splice(project.named.length - 1, 1));
     await rest();
     elsewhere(of, ({ project }) => void project.named.splice(0, 1));
     await rest(3100);

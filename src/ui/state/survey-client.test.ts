@@ -1,9 +1,12 @@
+import { stepOf } from '@/core/steps/commands';
 import { commit, edit, editLive } from './edit';
 import { areFindingsOlder, isSurveyOlder } from './older';
 import { watchSurvey } from './survey-client';
 import type { SurveyProgress } from '@/workers/surveying';
 import type { WorkbenchState, WorkbenchStore } from './workbench';
 import { catalogue, demo, openDemo } from './testing/opened';
+
+const step = stepOf('project.change', 'change it');
 
 const screens = catalogue.slice(0, 1);
 
@@ -64,7 +67,7 @@ function workers() {
 
 const open = () => openDemo({ catalogue: screens });
 const rename = (store: WorkbenchStore, name: string) =>
-  edit(store, ({ project }) => {
+  edit(store, step, ({ project }) => {
     project.name = name;
   });
 
@@ -78,7 +81,7 @@ it('hears of other screens before it is asked about them', async () => {
   const end = watchSurvey(store, of.start);
   await rest();
   const asked = of.state.asked.length;
-  edit(store, ({ project }) => {
+  edit(store, step, ({ project }) => {
     project.screens.push({ ...structuredClone(screens[0]!), id: 'own' });
   });
   await rest();
@@ -99,7 +102,7 @@ it('surveys five times a second while a gesture goes on, and says nothing new of
   of.state.outcome = 'fail';
   // A value that runs for a second, a step each 16 ms.
   for (let i = 0; i < 62; i++) {
-    editLive(store, ({ project }) => {
+    editLive(store, step, ({ project }) => {
       project.name = `Step ${i}`;
     });
     await rest(16);

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useMemo } from 'react';
 import { allScreens, removeScreen, saveScreen, setInUse, usersOf } from '@/core/project/screens';
 import { nameOfCopy } from '@/core/values/values';
@@ -21,9 +22,12 @@ export function useAllScreens(): Screen[] {
 
 export const useSetInUse = (): ScreenSet | null => useWorkbench((s) => setInUse(s.documents.project));
 
+const nameOf = (store: WorkbenchStore, id: string | null) =>
+  store.getState().documents.project.screenSets?.find((s) => s.id === id)?.name ?? null;
+
 /** Puts a set in use; every screen where there is none. */
 export const putInUse = (store: WorkbenchStore, id: string | null): void =>
-  edit(store, ({ project }) => {
+  edit(store, stepOf('set.use', nameOf(store, id)), ({ project }) => {
     if (id) project.setInUse = id;
     else delete project.setInUse;
   });
@@ -32,13 +36,13 @@ export const putInUse = (store: WorkbenchStore, id: string | null): void =>
 export function useSetEdits() {
   const store = useWorkbenchStore();
   const change = (id: string, recipe: (set: ScreenSet) => void) =>
-    edit(store, ({ project }) => {
+    edit(store, stepOf('set.change', nameOf(store, id) ?? 'a set'), ({ project }) => {
       const set = project.screenSets?.find((s) => s.id === id);
       if (set) recipe(set);
     });
   const add = (name: string, screens: readonly string[]): string => {
     const id = newId();
-    edit(store, ({ project }) => {
+    edit(store, stepOf('set.add', name), ({ project }) => {
       (project.screenSets ??= []).push({ id, name, screens: [...screens] });
     });
     return id;
@@ -47,7 +51,7 @@ export function useSetEdits() {
     add,
     duplicate: (set: ScreenSet) => add(nameOfCopy(set.name).slice(0, 60), set.screens),
     remove: (id: string) =>
-      edit(store, ({ project }) => {
+      edit(store, stepOf('set.remove', nameOf(store, id) ?? 'a set'), ({ project }) => {
         project.screenSets = project.screenSets?.filter((s) => s.id !== id);
         if (project.setInUse === id) delete project.setInUse;
       }),
@@ -73,7 +77,7 @@ export function useScreenEdits() {
     /** Adds a screen, or changes the one of its id; says which set a new one has joined. */
     save: (screen: Screen) => {
       let joined: string | null = null;
-      edit(store, ({ project }) => {
+      edit(store, stepOf('screen.save', screen.label), ({ project }) => {
         joined = saveScreen(project, screen)?.name ?? null;
       });
       if (joined !== null)
@@ -90,11 +94,11 @@ export function useScreenEdits() {
         });
         return;
       }
-      edit(store, ({ project }) => removeScreen(project, id));
+      edit(store, stepOf('screen.remove', label), ({ project }) => removeScreen(project, id));
       store.setState({ message: `${label} was removed. “undo” brings it back.` });
     },
     forgetWeights: () =>
-      edit(store, ({ project }) => {
+      edit(store, stepOf('screen.forget-shares'), ({ project }) => {
         delete project.weights;
       }),
   };

@@ -1,5 +1,8 @@
+import { stepOf } from '@/core/steps/commands';
 import { edit, undo } from './edit';
 import { catalogue, openDemo } from './testing/opened';
+
+const step = stepOf('project.change', 'change it');
 
 describe('screens and cases', () => {
   it('are those of the catalogue and of the project, and follow the documents in the same step', () => {
@@ -8,7 +11,7 @@ describe('screens and cases', () => {
     expect(before.screens).toEqual(catalogue);
     const seen: [own: number, screens: number, cases: number][] = [];
     store.subscribe((s) => seen.push([s.documents.project.screens.length, s.screens.length, s.cases.length]));
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.screens.push({ ...structuredClone(catalogue[0]!), id: 'own', rotates: false });
     });
     // One case in each appearance more, and never the new documents with the old cases.
@@ -21,21 +24,21 @@ describe('screens and cases', () => {
     const store = openDemo();
     const [first, second] = catalogue.map((s) => s.id) as [string, string];
     store.setState(({ view }) => ({ view: { ...view, case: `${first}.0.light` } }));
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.screenSets = [{ id: 'set', name: 'One', screens: [second] }];
     });
     expect(store.getState().screens).toHaveLength(2);
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.setInUse = 'set';
     });
     expect(store.getState().screens.map((s) => s.id)).toEqual([second]);
     expect(store.getState().view.case).toBe(`${second}.0.light`);
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.axes = { textSizes: [2] };
     });
     expect(store.getState().screens).toHaveLength(2);
     expect(store.getState().view.case).toBe(`${second}.0.light`);
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.weights = { source: 'users.csv', of: { [second]: 12 } };
     });
     expect(store.getState().screens.map((s) => s.weight)).toEqual([6, 6]);
@@ -44,7 +47,7 @@ describe('screens and cases', () => {
   it('stay the very same while nothing is said of screens', () => {
     const store = openDemo();
     const { screens, cases } = store.getState();
-    edit(store, ({ project }) => {
+    edit(store, step, ({ project }) => {
       project.name = 'Another';
     });
     store.setState({ documents: structuredClone(store.getState().documents) });

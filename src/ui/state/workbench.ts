@@ -1,6 +1,6 @@
 import type { Remote } from 'comlink';
 import { createStore } from 'zustand/vanilla';
-import type { Change } from '@/core/patch/change';
+import type { Change, Step } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
 import { isIcon, slotCases, slotScreens } from '@/core/icons/slots';
 import { screensIn } from '@/core/project/screens';
@@ -80,6 +80,8 @@ export interface WorkbenchState {
   askedPart: AskedPart | null;
   /** the documents before the gesture that is going on, or `null` */
   gesture: Documents | null;
+  /** what that gesture is called, or `null` */
+  step: Step | null;
   /** as much of that gesture as is on its way to the server already, or `null` */
   queued: Documents | null;
   saving: Saving;
@@ -226,6 +228,7 @@ function stateOf({ arrived: _, ...start }: WorkbenchStart): WorkbenchState {
     drawer: null,
     askedPart: null,
     gesture: null,
+    step: null,
     queued: null,
     rescue: null,
     lost: [],

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { commit, edit, editLive } from '../state/edit';
 
@@ -20,7 +21,7 @@ export function useAllowed(whole: Range) {
   const own = useWorkbench((s) => s.documents.project.ratios);
   const allowed: Range = own ?? whole;
   const set = (bound: keyof Range, ratio: number) =>
-    editLive(store, ({ project }) => {
+    editLive(store, stepOf('window.ratios'), ({ project }) => {
       const { low, high } = project.ratios ?? whole;
       project.ratios =
         bound === 'low'
@@ -33,7 +34,7 @@ export function useAllowed(whole: Range) {
     set,
     onCommit: () => commit(store),
     allowAny: () =>
-      edit(store, ({ project }) => {
+      edit(store, stepOf('window.ratios'), ({ project }) => {
         delete project.ratios;
       }),
   };

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import type { ValleyMeasure } from '@/core/solve/valley';
 import { useWorkbenchStore } from '../state/context';
 import { commit, editLive } from '../state/edit';
@@ -19,7 +20,7 @@ export const WORDS: Record<ValleyMeasure, string> = {
 export function useLimit(measure: ValleyMeasure) {
   const store = useWorkbenchStore();
   const set = (outcome: string, max: number) =>
-    editLive(store, ({ project }) => {
+    editLive(store, stepOf('limit.change', WORDS[measure]), ({ project }) => {
       const limit = project.limits.find(
         (l) =>
           l.role === 'background' && l.measure === measure && l.outcome === outcome && l.max !== undefined,

@@ -4,6 +4,7 @@ import { useStore } from 'zustand';
 import { door } from '../session';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
 import { committedOf, redo, undo } from '../state/edit';
+import { HistoryMenu } from './HistoryMenu';
 import type { Saving } from '../state/workbench';
 
 const WORDS: Record<Saving | 'unsaved' | 'locked', string> = {
@@ -29,9 +30,17 @@ export function SaveState() {
   });
   const canUndo = useWorkbench((s) => s.undo.length > 0 || s.gesture !== null);
   const canRedo = useWorkbench((s) => s.redo.length > 0);
+  const undone = useWorkbench((s) => (s.gesture ? s.step : s.undo.at(-1)?.step)?.name);
+  const redone = useWorkbench((s) => s.redo.at(-1)?.step?.name);
   return (
     <div className="save-state">
-      <Button variant="bar" size="sm" disabled={!canUndo} onClick={() => undo(store)} title="Undo (Ctrl Z)">
+      <Button
+        variant="bar"
+        size="sm"
+        disabled={!canUndo}
+        onClick={() => undo(store)}
+        title={`undo${undone ? `: ${undone}` : ''} (Ctrl Z)`}
+      >
         undo
       </Button>
       <Button
@@ -39,10 +48,11 @@ export function SaveState() {
         size="sm"
         disabled={!canRedo}
         onClick={() => redo(store)}
-        title="Redo (Ctrl Shift Z)"
+        title={`redo${redone ? `: ${redone}` : ''} (Ctrl Shift Z)`}
       >
         redo
       </Button>
+      <HistoryMenu />
       <span className={`saving saving-${saving}`} data-testid="saving">
         {WORDS[saving]}
       </span>

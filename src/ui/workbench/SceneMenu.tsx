@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import type { KeyboardEvent } from 'react';
 import { Button } from 'react-bootstrap';
 import { newIcon } from '@/core/icons/new';
@@ -16,7 +17,7 @@ import type { WorkbenchStore } from '../state/workbench';
 
 /** Puts a new scene behind the others, and opens it. */
 function open(store: WorkbenchStore, scene: Scene): void {
-  edit(store, ({ project, scenes }) => {
+  edit(store, stepOf('scene.add', scene.name), ({ project, scenes }) => {
     scenes[scene.id] = scene;
     project.scenes.push(scene.id);
   });
@@ -47,7 +48,8 @@ function addIcon(store: WorkbenchStore): void {
 
 function duplicate(store: WorkbenchStore, id: string): void {
   let copy: string | null = null;
-  edit(store, (documents) => {
+  const { name } = store.getState().documents.scenes[id]!;
+  edit(store, stepOf('scene.duplicate', name), (documents) => {
     copy = duplicateScene(documents, id, newId);
   });
   if (copy) store.setState({ sceneId: copy });
@@ -65,7 +67,7 @@ function remove(store: WorkbenchStore, { id, name }: Scene): void {
   }
   const at = project.scenes.indexOf(id);
   store.setState({ sceneId: project.scenes[at + 1] ?? project.scenes[at - 1] ?? '' });
-  edit(store, (documents) => removeScene(documents, id));
+  edit(store, stepOf('scene.remove', name), (documents) => removeScene(documents, id));
   store.setState({ message: `${name} was deleted. “undo” brings it back.` });
 }
 
@@ -137,7 +139,7 @@ function SceneActions({ scene, onDone }: { scene: Scene; onDone: () => void }) {
 export function SceneMenu({ open: now }: { open: Scene }) {
   const store = useWorkbenchStore();
   const rename = (name: string) =>
-    editLive(store, ({ scenes }) => {
+    editLive(store, stepOf('scene.rename', now.name), ({ scenes }) => {
       scenes[now.id]!.name = name;
     });
   return (

@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { Button } from 'react-bootstrap';
 import type { Align } from '@/core/fit/rule';
 import { lu } from '@/core/values/values';
@@ -74,7 +75,12 @@ function useHeld({ value, layer, onChange }: Props) {
     if (value.kind === 'position')
       return onChange({ kind: 'position', x: { ...value.x, percent: x }, y: { ...value.y, percent: y } });
     const focal = { x: Math.min(1, Math.max(0, x / 100)), y: Math.min(1, Math.max(0, y / 100)) };
-    if (shown) editLive(store, setFocalPoint(layer.picture, shown.cut.cut, focal));
+    if (shown)
+      editLive(
+        store,
+        stepOf('picture.focal-point', layer.name),
+        setFocalPoint(layer.picture, shown.cut.cut, focal),
+      );
   };
   return { shown, point: heldPoint(value, shown?.cut), set };
 }

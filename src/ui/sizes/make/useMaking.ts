@@ -1,4 +1,5 @@
 'use client';
+import { stepOf } from '@/core/steps/commands';
 import { useCallback, useState } from 'react';
 import { derivationOf, filesToMake, withMade, type MakingAsked } from '@/core/pictures/making';
 import type { Cut, Rendition } from '@/core/pictures/picture';
@@ -32,7 +33,7 @@ export function useMaking() {
           setProgress({ done, of: files.length });
           made.push(await makeRendition(project, master, file.density, derivationOf(file, asked)));
         }
-        edit(store, ({ project: p }) => {
+        edit(store, stepOf('picture.make', made.length), ({ project: p }) => {
           p.pictures = p.pictures.map((one) =>
             one.id === pictureId ? withMade(one, into, made, { cut: from, part }) : one,
           );

@@ -1,3 +1,4 @@
+import { stepOf } from '@/core/steps/commands';
 import type { Change } from '@/core/patch/change';
 import type { Documents } from '@/core/project/documents';
 import { applyPatch, diff } from '@/core/patch/patch';
@@ -84,11 +85,11 @@ export async function rest(ms = 0): Promise<void> {
 }
 
 export const rename = (store: WorkbenchStore, name: string) =>
-  edit(store, ({ project }) => {
+  edit(store, stepOf('project.change', 'change it'), ({ project }) => {
     project.name = name;
   });
 export const addNamed = (store: WorkbenchStore, id: string) =>
-  edit(store, ({ project }) => {
+  edit(store, stepOf('project.change', 'change it'), ({ project }) => {
     project.named.push(spare(id));
   });
 /** Somebody else’s tab saves something. */
@@ -130,6 +131,6 @@ export const serve = (documents = demo) => {
 
 /** Gives the last named value, which nothing uses, another figure. */
 export const changeLast = (store: WorkbenchStore) =>
-  edit(store, ({ project }) => {
+  edit(store, stepOf('project.change', 'change it'), ({ project }) => {
     project.named.at(-1)!.value = { value: 9, unit: 'lu' };
   });
