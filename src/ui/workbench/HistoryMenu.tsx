@@ -89,9 +89,17 @@ function Steps({ onDone }: { onDone: () => void }) {
 export function HistoryMenu() {
   return (
     <EditorPopover
+      wide
       label="History"
       id="history"
-      button={{ variant: 'bar', size: 'sm', title: 'What was done, step by step', children: 'history' }}
+      button={{
+        variant: 'bar',
+        size: 'sm',
+        className: 'dropdown-toggle',
+        'aria-label': 'history',
+        title: 'What was done, step by step',
+        children: '',
+      }}
     >
       {(close) => <Steps onDone={close} />}
     </EditorPopover>
