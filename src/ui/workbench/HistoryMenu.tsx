@@ -58,7 +58,7 @@ function Steps({ onDone }: { onDone: () => void }) {
   if (!steps) return <p className="quiet">Being read…</p>;
   if (steps.length === 0) return <p className="quiet">Nothing was changed in this project yet.</p>;
   return (
-    <ol className="plain-list history-list" aria-label="Steps, newest first" tabIndex={-1}>
+    <ol className="history-list" aria-label="Steps, newest first" tabIndex={-1}>
       {steps.map((kept) => (
         <li key={kept.revision}>
           <span>{kept.step}</span>
