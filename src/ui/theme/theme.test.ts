@@ -53,3 +53,20 @@ test.each(['light', 'dark'] as const)(
       expect([name, tokens.get(name)]).toEqual([name, colour]);
   },
 );
+
+test('type has five sizes, each named by a token', () => {
+  const sizes = sources
+    .filter(({ name }) => name.endsWith('.scss'))
+    .flatMap(({ text }) => [...text.matchAll(/(?<=[\s{;])font-size: ([^;]+);/g)].map((m) => m[1]!));
+  const TOKEN = /^var\(--text-(figure|second|body|heading|title)\)$|^inherit$/;
+  expect(sizes.length).toBeGreaterThan(50);
+  expect(sizes.filter((size) => !TOKEN.test(size))).toEqual([]);
+});
+
+test('windows are told apart in rem, so that larger text gets the layout that it needs', () => {
+  const queries = sources
+    .filter(({ name }) => name.endsWith('.scss'))
+    .flatMap(({ text }) => [...text.matchAll(/@media[^{]*(?:width)[^{]*/g)].map((m) => m[0]));
+  expect(queries.length).toBeGreaterThan(5);
+  expect(queries.filter((query) => /\dpx/.test(query))).toEqual([]);
+});

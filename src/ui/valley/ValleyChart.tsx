@@ -105,7 +105,7 @@ const AXIS = {
   allowDataOverflow: true,
   tickLine: false,
   stroke: 'var(--ink-2)',
-  tick: { fill: 'var(--ink-2)', fontSize: 11 },
+  tick: { fill: 'var(--ink-2)', fontSize: 'var(--text-figure)' },
 } as const;
 
 /** The curves, one after another. */
