@@ -45,7 +45,7 @@ export function TopBar({ theme, onHelp }: { theme: Theme; onHelp: () => void }) 
     <header className="top">
       <Link className="home" href="/">
         <Sign />
-        Coulee
+        <span className="product-name">Coulee</span>
       </Link>
       <h1 className="where">
         {projectName}
