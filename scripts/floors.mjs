@@ -25,6 +25,7 @@ export const FLOORS = {
     ['map'],
     ['sentences'],
     ['steps'],
+    ['hand'],
     ['explain'],
     ['findings'],
     ['files'],

@@ -1,6 +1,7 @@
 import { span, type Axis, type Rect, type Span } from '../geometry/rect';
 import { lu, type Length } from '../values/values';
 import type { AxisRule, Edge, Extent, Placing, Region } from './rule';
+import { withPlace } from './measured';
 import { withoutIdleShape } from './rule';
 
 /** A hundredth of a lu is less than anybody sees. */
@@ -71,17 +72,5 @@ export function measuredFrom(placing: Placing, drawn: Rect, { region, rect, hugs
 export const leansOnHolder = (placing: Placing): boolean => JSON.stringify(placing).includes('"parent"');
 
 /** A panel’s own rule along an axis with its place moved, lu, and all else as it was. */
-export function movedAlong(rule: AxisRule, by: number): AxisRule {
-  const more = (l: Length, sign: 1 | -1): Length =>
-    'named' in l || l.unit !== 'lu' ? l : tidy(l.value + sign * by);
-  if (rule.kind === 'middle') return { ...rule, shift: more(rule.shift, 1) };
-  if (rule.kind === 'edges')
-    return {
-      ...rule,
-      start: { ...rule.start, offset: more(rule.start.offset, 1) },
-      end: { ...rule.end, offset: more(rule.end.offset, -1) },
-    };
-  const inwards = rule.edge.side === undefined || rule.edge.side === rule.kind;
-  const sign = (rule.kind === 'start') === inwards ? 1 : -1;
-  return { ...rule, edge: { ...rule.edge, offset: more(rule.edge.offset, sign) } };
-}
+export const movedAlong = (rule: AxisRule, by: number): AxisRule =>
+  withPlace(rule, (l, { sign }) => ('named' in l || l.unit !== 'lu' ? l : tidy(l.value + sign * by)));

@@ -14,6 +14,7 @@ export const COMMANDS = {
   'layer.duplicate': named('duplicate'),
   'layer.forward': (name: string) => `move ${name} forward`,
   'layer.back': (name: string) => `move ${name} back`,
+  'layer.move': named('move'),
   'layer.show': named('show'),
   'layer.hide': named('hide'),
   'layer.hold': (name: string, holder: string | null) =>

@@ -27,6 +27,7 @@ import { sayWindow } from '../state/view';
 import { caseName, OUTCOME_SHAPES } from '../words';
 import { BreachList } from './BreachList';
 import { DIMENSION_ROOM, Dimensions } from './Dimensions';
+import { Hands } from './Hands';
 import { Guides } from './Guides';
 import { MeasureTable } from './MeasureTable';
 import { Spot } from './Spot';
@@ -166,6 +167,7 @@ export function CloseUp() {
               {breach && <Spot breach={breach} result={result} scale={scale} />}
             </CaseCanvas>
             <Dimensions regions={result.regions} scale={scale} />
+            <Hands c={c} result={result} scale={scale} />
           </div>
           {isMeasured ? (
             <Measured c={c} result={result} />

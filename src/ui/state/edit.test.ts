@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { sayStep } from '@/core/patch/change';
 import { stepOf } from '@/core/steps/commands';
 import { applyPatch } from '@/core/patch/patch';
-import { commit, edit, editLive, inLayer, redo, undo } from './edit';
+import { abandon, commit, edit, editLive, inLayer, queueGesture, redo, undo } from './edit';
 import { sceneOf, type WorkbenchStore } from './workbench';
 import { openDemo } from './testing/opened';
 
@@ -85,6 +85,22 @@ describe('editing', () => {
     undo(store);
     expect(store.getState().documents.project.name).toBe('Theirs');
     expect(store.getState().message).toMatch(/cannot be taken back/);
+  });
+
+  it('that is abandoned leaves no trace, also of what was sent while it went on', () => {
+    const store = openDemo();
+    const before = store.getState().documents;
+    setPercent(store, 10);
+    abandon(store);
+    expect(store.getState()).toMatchObject({ documents: before, undo: [], pending: [], gesture: null });
+    setPercent(store, 10);
+    queueGesture(store);
+    setPercent(store, 20);
+    abandon(store);
+    const { documents, undo: steps, pending } = store.getState();
+    expect([documents, steps]).toEqual([before, []]);
+    expect(pending.reduce((d, change) => applyPatch(d, change.patch), before)).toEqual(before);
+    expect(pending.map((change) => change.step!.undone)).toEqual([undefined, true]);
   });
 
   it('is called as its command says, taken back and done again too', () => {

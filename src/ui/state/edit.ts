@@ -78,6 +78,21 @@ export function commit(store: WorkbenchStore): void {
   );
 }
 
+/** Ends a gesture and puts back what there was before it, also what of it was sent while it went on. */
+export function abandon(store: WorkbenchStore): void {
+  const { gesture, queued, pending, step } = store.getState();
+  if (!gesture) return;
+  const undone = step && { ...step, undone: true as const };
+  const back = queued && changeBetween(newId(), queued, gesture, undone);
+  store.setState({
+    documents: gesture,
+    gesture: null,
+    step: null,
+    queued: null,
+    pending: back ? [...pending, back] : pending,
+  });
+}
+
 /** A change that is a step by itself. */
 export function edit(store: WorkbenchStore, step: Step, recipe: (documents: Documents) => void): void {
   commit(store);
