@@ -216,3 +216,55 @@ test('a stop stands right after its part, and no part is wider than its sentence
     expect(astray).toEqual([]);
   }
 });
+
+test('a layer is dragged on the drawing: in its unit and region, one step, and Escape leaves no trace', async ({
+  page,
+}) => {
+  await page.goto('/projects/larkmoor-ferries/winter-splash?case=phone-360x800-2x.0.light');
+  const hand = page.getByRole('button', { name: 'Move Emblem', exact: true });
+  const sentence = layer(page, 'Emblem');
+  await expect(sentence).toContainText('6 % above centre in the safe area');
+  const before = (await hand.boundingBox())!;
+  const middle = { x: before.x + before.width / 2, y: before.y + before.height / 2 };
+  const drag = async (dx: number, dy: number) => {
+    await page.mouse.move(middle.x, middle.y);
+    await page.mouse.down();
+    await page.mouse.move(middle.x + dx / 2, middle.y + dy / 2);
+    await page.mouse.move(middle.x + dx, middle.y + dy);
+  };
+
+  await drag(0, -30);
+  await expect(sentence).toContainText(/\d\d(\.\d+)? % above centre in the safe area/);
+  await page.keyboard.press('Escape');
+  await page.mouse.up();
+  await expect(sentence).toContainText('6 % above centre in the safe area');
+  await expect(page.getByRole('button', { name: 'undo', exact: true })).toBeDisabled();
+
+  await drag(12, -30);
+  await page.mouse.up();
+  await expect
+    .poll(async () => {
+      const { x, y } = (await hand.boundingBox())!;
+      return [Math.round(x - before.x), Math.round(y - before.y)];
+    })
+    .toEqual([12, -30]);
+  await expect(sentence).toContainText(/right of centre, \d\d(\.\d+)? % above centre in the safe area/);
+  await expect(page.getByRole('button', { name: 'undo', exact: true })).toHaveAttribute(
+    'title',
+    'undo: move Emblem (Ctrl Z)',
+  );
+  await expect(page.getByRole('status', { name: 'What was changed' })).toContainText('Done: move Emblem.');
+  await expect(saving(page)).toHaveText('saved');
+
+  // The same by keys, which the history lists as a step of its own.
+  await hand.focus();
+  await page.keyboard.press('Shift+ArrowDown');
+  await expect(saving(page)).toHaveText('saved');
+  await page.getByRole('button', { name: 'history' }).click();
+  const steps = page.getByRole('list', { name: 'Steps, newest first' });
+  await expect(steps.getByRole('listitem').nth(1)).toContainText('move Emblem');
+  expect(await seriousFindings(page)).toEqual([]);
+  await page.keyboard.press('Escape');
+  await undo(page, 2);
+  await expect(sentence).toContainText('6 % above centre in the safe area');
+});
