@@ -240,8 +240,11 @@ test('a layer is dragged on the drawing: in its unit and region, one step, and E
   await expect(sentence).toContainText('6 % above centre');
   await expect(page.getByRole('button', { name: 'undo', exact: true })).toBeDisabled();
 
+  // With Alt it catches at nothing.
+  await page.keyboard.down('Alt');
   await drag(12, -30);
   await page.mouse.up();
+  await page.keyboard.up('Alt');
   await expect
     .poll(async () => {
       const { x, y } = (await hand.boundingBox())!;
@@ -256,15 +259,30 @@ test('a layer is dragged on the drawing: in its unit and region, one step, and E
   await expect(page.getByRole('status', { name: 'What was changed' })).toContainText('Done: move Emblem.');
   await expect(saving(page)).toHaveText('saved');
 
+  // By its corners its size follows, and its shape is kept.
+  await hand.hover();
+  const corner = (await page.locator('.hand-frame:hover .hand-lower-right').boundingBox())!;
+  const at = { x: corner.x + corner.width / 2, y: corner.y + corner.height / 2 };
+  await page.mouse.move(at.x, at.y);
+  await page.mouse.down();
+  await page.mouse.move(at.x - 4, at.y - 1);
+  await page.mouse.move(at.x - 6, at.y - 2);
+  await page.mouse.up();
+  await expect(sentence).toContainText(
+    /\d\d(\.\d+)? % of the safe area’s width, at most 220, keeps its shape/,
+  );
+  await expect(sentence).not.toContainText('38 % of the safe area');
+
   // The same by keys, which the history lists as a step of its own.
   await hand.focus();
   await page.keyboard.press('Shift+ArrowDown');
   await expect(saving(page)).toHaveText('saved');
   await page.getByRole('button', { name: 'history' }).click();
   const steps = page.getByRole('list', { name: 'Steps, newest first' });
-  await expect(steps.getByRole('listitem').nth(1)).toContainText('move Emblem');
+  await expect(steps.getByRole('listitem').nth(1)).toContainText('resize Emblem');
+  await expect(steps.getByRole('listitem').nth(2)).toContainText('move Emblem');
   expect(await seriousFindings(page)).toEqual([]);
   await page.keyboard.press('Escape');
-  await undo(page, 2);
+  await undo(page, 3);
   await expect(sentence).toContainText('6 % above centre');
 });

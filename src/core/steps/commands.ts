@@ -15,6 +15,7 @@ export const COMMANDS = {
   'layer.forward': (name: string) => `move ${name} forward`,
   'layer.back': (name: string) => `move ${name} back`,
   'layer.move': named('move'),
+  'layer.resize': named('resize'),
   'layer.show': named('show'),
   'layer.hide': named('hide'),
   'layer.hold': (name: string, holder: string | null) =>

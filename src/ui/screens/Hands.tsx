@@ -1,27 +1,43 @@
 'use client';
-import { useRef, type CSSProperties, type KeyboardEvent, type PointerEvent } from 'react';
-import { moveOn, type By, type Moved } from '@/core/hand/move';
-import type { Documents } from '@/core/project/documents';
+import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
+import type { Rect } from '@/core/geometry/rect';
+import type { By, Handled } from '@/core/hand/looked';
+import { moveOn } from '@/core/hand/move';
+import { resizeOn, type Grip } from '@/core/hand/resize';
+import { snapTo, type Mark, type SnapLine } from '@/core/hand/snap';
 import { onSize } from '@/core/scene/when';
 import { isPlaced, type PlacedLayer } from '@/core/scene/scene';
 import type { Case } from '@/core/screens/cases';
-import { stepOf } from '@/core/steps/commands';
-import { surveyInput, type CaseResult } from '@/core/survey/survey';
-import { messageOf } from '../api';
+import type { CaseResult } from '@/core/survey/survey';
 import { HANDLE } from '../parts/pointing';
 import { useScene, useWorkbench, useWorkbenchStore } from '../state/context';
-import { abandon, commit, editLive } from '../state/edit';
-import { useOutside } from '../state/outside';
+import { commit } from '../state/edit';
+import { useDrag, useHand } from './useHand';
 
-/** lu that an arrow key moves a layer by; with Shift ten times as much. */
-const KEYS: Readonly<Record<string, By>> = {
+/** lu that a key moves a layer by, or its lower right corner; with Shift ten times as much. */
+const MOVES: Readonly<Record<string, By>> = {
   ArrowLeft: { x: -1, y: 0 },
   ArrowRight: { x: 1, y: 0 },
   ArrowUp: { x: 0, y: -1 },
   ArrowDown: { x: 0, y: 1 },
 };
-/** CSS px that a pointer goes before it moves anything. */
-const LEAST = 3;
+const SIZES: Readonly<Record<string, By>> = {
+  '+': { x: 1, y: 1 },
+  '*': { x: 1, y: 1 },
+  '-': { x: -1, y: -1 },
+  _: { x: -1, y: -1 },
+};
+const LOWER_RIGHT: Grip = { x: 'end', y: 'end' };
+const CORNERS: readonly (readonly [name: string, grip: Grip])[] = [
+  ['upper-left', { x: 'start', y: 'start' }],
+  ['upper-right', { x: 'end', y: 'start' }],
+  ['lower-left', { x: 'start', y: 'end' }],
+  ['lower-right', LOWER_RIGHT],
+];
+/** CSS px that a layer takes at least to be taken hold of. */
+const LEAST_SIDE = 24;
+/** CSS px within which a layer that is dragged catches at something. */
+const REACH = 5;
 
 interface OnCase {
   c: Case;
@@ -30,120 +46,107 @@ interface OnCase {
   scale: number;
 }
 
-/** A press on a layer, and the documents as they were then. */
-interface Press {
-  x: number;
-  y: number;
-  documents: Documents;
-  hasMoved: boolean;
-}
-
-/** Along the longer way alone, where that is asked for. */
-const alongOne = ({ x, y }: By): By => (Math.abs(x) >= Math.abs(y) ? { x, y: 0 } : { x: 0, y });
-
-/** What moves a layer of the open scene on a case, from documents on. */
-function useMove(layer: PlacedLayer, c: Case) {
-  const store = useWorkbenchStore();
-  const outside = useOutside();
-  return (from: Documents, by: By): Moved['stays'] => {
-    const { sceneId } = store.getState();
-    const scene = from.scenes[sceneId];
-    if (!scene) return {};
-    try {
-      const moved = moveOn(surveyInput(from, scene, outside), c, layer.id, by);
-      editLive(store, stepOf('layer.move', layer.name), ({ scenes }) => {
-        const { layers } = scenes[sceneId]!;
-        const at = layers.findIndex((l) => l.id === layer.id);
-        if (at >= 0) layers[at] = moved.scene.layers.find((l) => l.id === layer.id)!;
-      });
-      return moved.stays;
-    } catch (error) {
-      store.setState({ message: messageOf(error) });
-      return {};
-    }
-  };
-}
-
-/** Moves a layer with a pointer: a drag is one step, and Escape puts everything back. */
-function useDrag(layer: PlacedLayer, { c, scale }: OnCase) {
-  const store = useWorkbenchStore();
-  const move = useMove(layer, c);
-  const press = useRef<Press | null>(null);
-  const stays = useRef<Moved['stays']>({});
-  const end = (keep: boolean) => {
-    if (!press.current) return;
-    press.current = null;
-    if (keep) commit(store);
-    else abandon(store);
-    const why = Object.values(stays.current);
-    if (keep && why.length > 0) store.setState({ message: why.join(' ') });
-  };
-  return {
-    onPointerDown: (e: PointerEvent<HTMLElement>) => {
-      if (e.button !== 0) return;
-      e.currentTarget.setPointerCapture(e.pointerId);
-      commit(store);
-      stays.current = {};
-      const { documents } = store.getState();
-      press.current = { x: e.clientX, y: e.clientY, documents, hasMoved: false };
-    },
-    onPointerMove: (e: PointerEvent<HTMLElement>) => {
-      const { current } = press;
-      if (!current) return;
-      const px = { x: e.clientX - current.x, y: e.clientY - current.y };
-      current.hasMoved ||= Math.hypot(px.x, px.y) >= LEAST;
-      if (!current.hasMoved) return;
-      const by = { x: px.x / scale, y: px.y / scale };
-      stays.current = move(current.documents, e.shiftKey ? alongOne(by) : by);
-    },
-    onPointerUp: () => end(true),
-    onPointerCancel: () => end(false),
-    onKeyDown: (e: KeyboardEvent<HTMLElement>) => {
-      if (e.key !== 'Escape' || !press.current) return;
-      e.stopPropagation();
-      end(false);
-    },
-  };
+interface HandProps {
+  layer: PlacedLayer;
+  on: OnCase;
 }
 
 /** Where a layer lies on the drawing; what is small is taken hold of around it as well. */
-const lyingAt = (box: CaseResult['layers'][number]['box'], scale: number): CSSProperties => {
-  const [width, height] = [Math.max(24, box.width * scale), Math.max(24, box.height * scale)];
+function lyingAt({ x, y, width, height }: Rect, scale: number): CSSProperties {
+  const size = { width: Math.max(LEAST_SIDE, width * scale), height: Math.max(LEAST_SIDE, height * scale) };
   return {
-    left: (box.x + box.width / 2) * scale - width / 2,
-    top: (box.y + box.height / 2) * scale - height / 2,
-    width,
-    height,
+    left: (x + width / 2) * scale - size.width / 2,
+    top: (y + height / 2) * scale - size.height / 2,
+    ...size,
   };
-};
+}
 
-function Hand({ layer, on }: { layer: PlacedLayer; on: OnCase }) {
+/** What a layer catches at: the screen and its regions, and everything else that is drawn. */
+const marksAround = ({ regions, layers }: CaseResult, id: string): Mark[] => [
+  { rect: regions.screen, thirds: true },
+  { rect: regions.safe, thirds: true },
+  { rect: regions.margins },
+  ...layers.flatMap((l) => (l.id === id || l.kind === 'ground' ? [] : [{ rect: l.box }])),
+];
+
+/** Lines that a layer has caught at, over the whole drawing. */
+function SnapLines({ lines, on }: { lines: readonly SnapLine[]; on: OnCase }) {
+  const { width, height } = on.result.regions.screen;
+  return (
+    <svg className="snap-lines" viewBox={`0 0 ${width} ${height}`} aria-hidden="true">
+      {lines.map(({ axis, at }) => (
+        <path
+          key={axis}
+          d={axis === 'x' ? `M${at} 0V${height}` : `M0 ${at}H${width}`}
+          vectorEffect="non-scaling-stroke"
+        />
+      ))}
+    </svg>
+  );
+}
+
+/** Has Escape end a drag, wherever the focus is. */
+function useEscape(escape: () => boolean): void {
+  const now = useRef(escape);
+  useEffect(() => {
+    now.current = escape;
+  });
+  useEffect(() => {
+    const onKeyDown = (e: globalThis.KeyboardEvent) => {
+      if (e.key === 'Escape' && now.current()) e.stopPropagation();
+    };
+    window.addEventListener('keydown', onKeyDown, { capture: true });
+    return () => window.removeEventListener('keydown', onKeyDown, { capture: true });
+  }, []);
+}
+
+/** A corner by which a layer is made larger or smaller. By keys that is done on the layer itself. */
+function Corner({ layer, on, name, grip }: HandProps & { name: string; grip: Grip }) {
+  const size = useHand(layer, 'layer.resize', (input, by) => resizeOn(input, on.c, layer.id, { grip, by }));
+  const drag = useDrag(size, on.scale);
+  useEscape(drag.escape);
+  return <span {...HANDLE} {...drag.on} className={`hand-corner hand-${name}`} aria-hidden="true" />;
+}
+
+function Hand({ layer, on, show }: HandProps & { show: (lines: readonly SnapLine[]) => void }) {
   const store = useWorkbenchStore();
-  const move = useMove(layer, on.c);
-  const { onKeyDown, ...drag } = useDrag(layer, on);
-  const box = on.result.layers.find((l) => l.id === layer.id)!.box;
-  const onKeys = (e: KeyboardEvent<HTMLElement>) => {
-    onKeyDown(e);
-    const by = KEYS[e.key];
+  const { c, result, scale } = on;
+  const move = useHand(layer, 'layer.move', (input, by) => moveOn(input, c, layer.id, by));
+  const size = useHand(layer, 'layer.resize', (input, by) =>
+    resizeOn(input, c, layer.id, { grip: LOWER_RIGHT, by }),
+  );
+  const { box } = result.layers.find((l) => l.id === layer.id)!;
+  const at = (from: Rect, by: By) => snapTo(from, by, marksAround(result, layer.id), REACH / scale);
+  const drag = useDrag(move, scale, { box, at, show });
+  useEscape(drag.escape);
+  const say = (stays: Handled['stays']) => {
+    const [why] = Object.values(stays);
+    if (why) store.setState({ message: why });
+  };
+  const onKeyDown = (e: KeyboardEvent) => {
+    const [by, hand] = MOVES[e.key] ? [MOVES[e.key]!, move] : [SIZES[e.key], size];
     if (!by) return;
     e.preventDefault();
     const times = e.shiftKey ? 10 : 1;
-    const [why] = Object.values(move(store.getState().documents, { x: by.x * times, y: by.y * times }));
-    if (why) store.setState({ message: why });
+    say(hand(store.getState().documents, { x: by.x * times, y: by.y * times }));
   };
   return (
-    <button
-      type="button"
-      {...HANDLE}
-      {...drag}
-      className="hand"
-      style={lyingAt(box, on.scale)}
-      aria-label={`Move ${layer.name}`}
-      title={`${layer.name}: drag it, or move it with the arrow keys`}
-      onKeyDown={onKeys}
-      onKeyUp={(e) => KEYS[e.key] && commit(store)}
-      onBlur={() => commit(store)}
-    />
+    <div className="hand-frame" style={lyingAt(box, scale)}>
+      <button
+        type="button"
+        {...HANDLE}
+        {...drag.on}
+        className="hand"
+        aria-label={`Move ${layer.name}`}
+        title={`${layer.name}: drag it, or its corners; arrow keys move it, + and − change its size`}
+        onKeyDown={onKeyDown}
+        onKeyUp={() => commit(store)}
+        onBlur={() => commit(store)}
+      />
+      {CORNERS.map(([name, grip]) => (
+        <Corner key={name} {...{ layer, on, name, grip }} />
+      ))}
+    </div>
   );
 }
 
@@ -154,6 +157,7 @@ const canGo = ({ placing: { x, y } }: PlacedLayer) => x.kind !== 'edges' || y.ki
 export function Hands(on: OnCase) {
   const { layers } = useScene();
   const isReadOnly = useWorkbench((s) => s.signed !== null);
+  const [lines, setLines] = useState<readonly SnapLine[]>([]);
   if (isReadOnly) return null;
   const drawn = new Set(on.result.layers.map((l) => l.id));
   const movable = layers.filter(
@@ -162,8 +166,9 @@ export function Hands(on: OnCase) {
   return (
     <div className="hands" role="group" aria-label="Layers that can be moved">
       {movable.map((layer) => (
-        <Hand key={layer.id} layer={layer} on={on} />
+        <Hand key={layer.id} layer={layer} on={on} show={setLines} />
       ))}
+      <SnapLines lines={lines} on={on} />
     </div>
   );
 }
