@@ -1,6 +1,7 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { parseCookie } from 'cookie';
 import { Problem } from './problem';
+import { shared } from './shared';
 
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
 const SESSION_HOURS = 24 * 14;
@@ -15,9 +16,7 @@ interface Sessions {
   secret: Buffer;
   ended: Set<string>;
 }
-const shared = globalThis as unknown as { couleeSessions?: Sessions };
-const sessions = (): Sessions =>
-  (shared.couleeSessions ??= { secret: randomBytes(32), ended: new Set<string>() });
+const sessions = shared('sessions', (): Sessions => ({ secret: randomBytes(32), ended: new Set<string>() }));
 
 const sign = (text: string) => createHmac('sha256', sessions().secret).update(text).digest('base64url');
 

@@ -1,5 +1,6 @@
-const shared = globalThis as unknown as { couleeDamaged?: Set<string> };
-const damaged = () => (shared.couleeDamaged ??= new Set());
+import { shared } from './shared';
+
+const damaged = shared('damaged', () => new Set<string>());
 
 /** Takes note of a file whose bytes are not those that were stored: pages of projects that show it say so. */
 export const noteDamage = (hash: string): void => void damaged().add(hash);

@@ -1,6 +1,7 @@
 import ipaddr from 'ipaddr.js';
 import { LRUCache } from 'lru-cache';
 import { Problem } from './problem';
+import { shared } from './shared';
 
 /** After so many wrong passphrases each further one costs twice as long as the one before, up to a longest pause. */
 interface Terms {
@@ -24,10 +25,11 @@ interface Counted {
   all: Guesses;
   byAddress: LRUCache<string, Guesses>;
 }
-const shared = globalThis as unknown as { couleeGuesses?: Counted };
 const none = (): Guesses => ({ wrong: 0, until: 0 });
-const counted = (): Counted =>
-  (shared.couleeGuesses ??= { all: none(), byAddress: new LRUCache({ max: MOST_ADDRESSES }) });
+const counted = shared('guesses', (): Counted => ({
+  all: none(),
+  byAddress: new LRUCache({ max: MOST_ADDRESSES }),
+}));
 
 /** By what somebody is told apart: of IPv6 the first 64 bits, as one household has all of the rest. Source: RFC 4291, §2.5.4. */
 function placeOf(address: string): string {

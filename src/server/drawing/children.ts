@@ -7,6 +7,7 @@ import { DRAWING, OUT_OF_MEMORY } from './limits';
 import type { EndReport, Order, StepReport, TaskInput, TaskKind, TaskResult } from './tasks';
 import type { TaskProgress } from '../progress';
 import { usageOf } from './usage';
+import { shared } from '../shared';
 
 /**
  * Why a task did not come to its end: it was called off, took too much of the processor or of memory, had no turn at the processor
@@ -21,8 +22,7 @@ export class TaskEnded extends Error {
 
 /** Processes that have nothing to do, each with the clock after which it is ended. */
 type Idle = { child: ChildProcess; clock: NodeJS.Timeout }[];
-const shared = globalThis as unknown as { couleeIdle?: Idle };
-const idle = (): Idle => (shared.couleeIdle ??= []);
+const idle = shared('idle', (): Idle => []);
 
 /**
  * Memory that one thread gives back is used by the others, and the system gets it back early: read when a process starts.

@@ -1,6 +1,7 @@
 import PQueue, { type QueueAddOptions } from 'p-queue';
 import { Problem } from '../problem';
 import { DRAWING } from './limits';
+import { shared } from '../shared';
 
 type Work = () => Promise<unknown>;
 interface Turn {
@@ -58,10 +59,7 @@ export class FairQueue {
 const make = (concurrency: number) =>
   new PQueue<FairQueue, Partial<Turn> & QueueAddOptions>({ concurrency, queueClass: FairQueue });
 type Queue = ReturnType<typeof make>;
-const shared = globalThis as unknown as {
-  couleeQueues?: Record<'all' | 'large' | 'short', Queue>;
-};
-const queues = () => (shared.couleeQueues ??= { all: make(DRAWING.atOnce), large: make(1), short: make(1) });
+const queues = shared('queues', () => ({ all: make(DRAWING.atOnce), large: make(1), short: make(1) }));
 
 /**
  * Work that stands in two queues and is done by the one whose turn comes first.

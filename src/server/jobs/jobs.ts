@@ -16,6 +16,7 @@ import { DAY_MS, loadProject, requireProject } from '../services/projects';
 import { readableOf } from '../exports/made';
 import { storeFault } from '../store-faults';
 import { make } from './kinds';
+import { shared } from '../shared';
 
 type Row = typeof jobs.$inferSelect;
 
@@ -35,10 +36,7 @@ interface Live {
 
 const makeQueue = () =>
   new PQueue<FairQueue, { project?: string } & QueueAddOptions>({ concurrency: 1, queueClass: FairQueue });
-const shared = globalThis as unknown as {
-  couleeJobs?: { queue: ReturnType<typeof makeQueue>; live: Map<string, Live> };
-};
-const here = () => (shared.couleeJobs ??= { queue: makeQueue(), live: new Map() });
+const here = shared('jobs', () => ({ queue: makeQueue(), live: new Map<string, Live>() }));
 
 /** After which a further one is refused: of one project, waiting or running. */
 const MOST_WAITING = 20;

@@ -9,6 +9,7 @@ import { productFolder } from '../settings';
 import { listen, type Listener } from './listener';
 import { networks } from './networks';
 import { Visits } from './visits';
+import { shared } from '../shared';
 
 /** What is open for real screens: for one project at a time. */
 interface Open {
@@ -18,8 +19,7 @@ interface Open {
   network: string;
   timer?: NodeJS.Timeout;
 }
-const shared = globalThis as unknown as { couleeRealScreens?: { open: Open | null } };
-const here = () => (shared.couleeRealScreens ??= { open: null });
+const here = shared('real-screens', (): { open: Open | null } => ({ open: null }));
 
 /** What runs on a real screen, as it was built. */
 const script = () => readFileSync(path.join(productFolder(), '.next', 'real-screen.js'), 'utf8');

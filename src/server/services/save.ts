@@ -18,6 +18,7 @@ import { blobs, fonts, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
 import { takenBackTo } from './revisions';
 import { appendHistory, loadProject, writeDocuments, type Handle, type StoredProject } from './projects';
+import { shared } from '../shared';
 
 /** As much of documents as says whether they are of the version that they were. */
 const Whole = z.object({
@@ -143,8 +144,7 @@ function since(projectId: string, seen: number, now: StoredProject, db: Handle) 
 }
 
 /** What was saved last, of the projects that were saved last: the next change of it need not read all of them again. */
-const shared = globalThis as unknown as { couleeSaved?: LRUCache<string, StoredProject & { at: string }> };
-const saved = () => (shared.couleeSaved ??= new LRUCache({ max: 8 }));
+const saved = shared('saved', () => new LRUCache<string, StoredProject & { at: string }>({ max: 8 }));
 
 /** A project as it is stored, without reading it where it is as it was saved last. @throws Problem 404, 409 */
 function present(projectId: string, db: Handle): StoredProject {
