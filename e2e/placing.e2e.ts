@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { expect, type Page } from '@playwright/test';
 import { test } from './test';
-import { closeUp, figure, saving, seriousFindings, tabTo, undo } from './fixtures';
+import { closeUp, figure, saving, seriousFindings, tabTo, tallyOf, undo } from './fixtures';
 
 const layer = (page: Page, name: string) => page.getByRole('region', { name: `Layer ${name}` });
 test.use({ permissions: ['clipboard-read', 'clipboard-write'] });
@@ -224,7 +224,16 @@ test('a layer is dragged on the drawing: in its unit and region, one step, and E
   const hand = page.getByRole('button', { name: 'Move Emblem', exact: true });
   const sentence = layer(page, 'Emblem');
   await expect(sentence).toContainText('6 % above centre');
+  await tallyOf(page);
   const before = (await hand.boundingBox())!;
+  /** Where it lies on the drawing, wherever that lies on the page. */
+  const lying = () =>
+    hand.evaluate((e) => {
+      const frame = e.closest('.hands')!.getBoundingClientRect();
+      const { x, y } = e.getBoundingClientRect();
+      return { x: x - frame.x, y: y - frame.y };
+    });
+  const start = await lying();
   const middle = { x: before.x + before.width / 2, y: before.y + before.height / 2 };
   const drag = async (dx: number, dy: number) => {
     await page.mouse.move(middle.x, middle.y);
@@ -247,8 +256,8 @@ test('a layer is dragged on the drawing: in its unit and region, one step, and E
   await page.keyboard.up('Alt');
   await expect
     .poll(async () => {
-      const { x, y } = (await hand.boundingBox())!;
-      return [Math.round(x - before.x), Math.round(y - before.y)];
+      const { x, y } = await lying();
+      return [Math.round(x - start.x), Math.round(y - start.y)];
     })
     .toEqual([12, -30]);
   await expect(sentence).toContainText(/right of centre, \d\d(\.\d+)? % above centre/);
