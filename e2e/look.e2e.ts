@@ -1,6 +1,5 @@
 import { expect, type Page } from '@playwright/test';
-import { test } from './test';
-import { HINTS, HINTS_COOKIE } from '../src/ui/hints/hints';
+import { closeHints, test } from './test';
 import { allFindings } from './fixtures';
 import { addressOf } from './servers';
 
@@ -99,7 +98,7 @@ let shared: Page;
 test.beforeAll(async ({ browser }, info) => {
   const baseURL = addressOf(info.parallelIndex);
   const context = await browser.newContext({ baseURL, viewport: { width: 1280, height: 800 } });
-  await context.addCookies([{ name: HINTS_COOKIE, value: String(HINTS.length), url: baseURL }]);
+  await closeHints(context, baseURL);
   shared = await context.newPage();
 });
 test.afterAll(() => shared.context().close());

@@ -1,7 +1,7 @@
 import { createHmac, randomBytes, timingSafeEqual } from 'node:crypto';
 import { parseCookie } from 'cookie';
 import { Problem } from './problem';
-import { shared } from './shared';
+import { shared } from './process-wide';
 
 const LOOPBACK_NAMES = new Set(['127.0.0.1', 'localhost', '[::1]']);
 const SESSION_HOURS = 24 * 14;

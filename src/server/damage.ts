@@ -1,4 +1,4 @@
-import { shared } from './shared';
+import { shared } from './process-wide';
 
 const damaged = shared('damaged', () => new Set<string>());
 

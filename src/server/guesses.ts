@@ -1,7 +1,7 @@
 import ipaddr from 'ipaddr.js';
 import { LRUCache } from 'lru-cache';
 import { Problem } from './problem';
-import { shared } from './shared';
+import { shared } from './process-wide';
 
 /** After so many wrong passphrases each further one costs twice as long as the one before, up to a longest pause. */
 interface Terms {

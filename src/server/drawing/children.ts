@@ -7,7 +7,7 @@ import { DRAWING, OUT_OF_MEMORY } from './limits';
 import type { EndReport, Order, StepReport, TaskInput, TaskKind, TaskResult } from './tasks';
 import type { TaskProgress } from '../progress';
 import { usageOf } from './usage';
-import { shared } from '../shared';
+import { shared } from '../process-wide';
 
 /**
  * Why a task did not come to its end: it was called off, took too much of the processor or of memory, had no turn at the processor

@@ -1,7 +1,7 @@
 import PQueue, { type QueueAddOptions } from 'p-queue';
 import { Problem } from '../problem';
 import { DRAWING } from './limits';
-import { shared } from '../shared';
+import { shared } from '../process-wide';
 
 type Work = () => Promise<unknown>;
 interface Turn {

@@ -16,7 +16,7 @@ import { DAY_MS, loadProject, requireProject } from '../services/projects';
 import { readableOf } from '../exports/made';
 import { storeFault } from '../store-faults';
 import { make } from './kinds';
-import { shared } from '../shared';
+import { shared } from '../process-wide';
 
 type Row = typeof jobs.$inferSelect;
 

@@ -9,7 +9,7 @@ import { productFolder } from '../settings';
 import { listen, type Listener } from './listener';
 import { networks } from './networks';
 import { Visits } from './visits';
-import { shared } from '../shared';
+import { shared } from '../process-wide';
 
 /** What is open for real screens: for one project at a time. */
 interface Open {

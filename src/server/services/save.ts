@@ -18,7 +18,7 @@ import { blobs, fonts, history, projects } from '../db/schema';
 import { describe, Problem } from '../problem';
 import { takenBackTo } from './revisions';
 import { appendHistory, loadProject, writeDocuments, type Handle, type StoredProject } from './projects';
-import { shared } from '../shared';
+import { shared } from '../process-wide';
 
 /** As much of documents as says whether they are of the version that they were. */
 const Whole = z.object({

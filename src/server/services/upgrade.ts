@@ -1,4 +1,4 @@
-import { and, desc, eq, isNull } from 'drizzle-orm';
+import { and, desc, eq } from 'drizzle-orm';
 import { changeBetween } from '@/core/patch/change';
 import { applyPatch, PatchError, type Patch } from '@/core/patch/patch';
 import { stepOf } from '@/core/steps/commands';
@@ -65,13 +65,10 @@ function takenBack(now: unknown, inverse: Patch): unknown {
 /** Names the steps of a project that have no name yet, each by what it changed, from the newest back. */
 function nameSteps(db: Db, id: string): void {
   const of = eq(history.projectId, id);
-  const [unnamed] = db
-    .select()
-    .from(history)
-    .where(and(of, isNull(history.step)))
-    .limit(1)
-    .all();
-  if (!unnamed) return;
+  // All steps that are saved have a name: where the oldest has one, so have those after it.
+  const step = { step: history.step };
+  const oldest = db.select(step).from(history).where(of).orderBy(history.revision).limit(1).get();
+  if (oldest?.step !== null) return;
   writing((tx) => {
     let now: unknown = storedDocuments(id, tx);
     const rows = tx.select().from(history).where(of).orderBy(desc(history.revision)).all();

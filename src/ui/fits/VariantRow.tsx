@@ -8,7 +8,7 @@ import { isRepeating } from '@/core/fit/rule';
 import { applyPatch } from '@/core/patch/patch';
 import type { Case } from '@/core/screens/cases';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit } from '../state/edit';
+import { editBy } from '../state/edit';
 import { FitCell } from './FitCell';
 
 interface Props {
@@ -32,9 +32,7 @@ export function VariantRow({ variant, value, cases, clear, layerId }: Props) {
   const isCopied = layer?.kind === 'picture' && isRepeating(layer.fit);
   const inUse = variant.patch.length === 0;
   const use = () =>
-    edit(store, stepOf('layer.fit', layer?.name ?? 'a layer', variant.label), (d) => {
-      Object.assign(d, after);
-    });
+    editBy(store, stepOf('layer.fit', layer?.name ?? 'a layer', variant.label), variant.patch);
   return (
     <tr className={inUse ? 'fits-in-use' : undefined}>
       <th scope="row">

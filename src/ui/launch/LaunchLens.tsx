@@ -19,7 +19,7 @@ import { useLook } from '../state/look';
 import { SHOWS, type View } from '../state/view';
 import { useTelling } from '../state/telling';
 import { useWorkbench, useWorkbenchStore } from '../state/context';
-import { edit } from '../state/edit';
+import { edit, editBy } from '../state/edit';
 import { Choices } from '../parts/Choices';
 import { Clock, ClockProvider } from './clock';
 import { Downloads } from './Downloads';
@@ -100,10 +100,7 @@ function useTrial() {
   const take = async ({ label, patch, make }: LaunchAdvice) => {
     try {
       const made = await withFilesMade(now.project.id, patch, make ?? []);
-      const after = applyPatch(store.getState().documents, made);
-      edit(store, stepOf('finding.fix', label), (d) => {
-        Object.assign(d, after);
-      });
+      editBy(store, stepOf('finding.fix', label), made);
       setTrial(null);
     } catch (error) {
       store.setState({ message: messageOf(error) });

@@ -1,5 +1,5 @@
 'use client';
-import { useEffect, useRef, useState, type CSSProperties, type KeyboardEvent } from 'react';
+import { useState, type CSSProperties, type KeyboardEvent } from 'react';
 import type { Rect } from '@/core/geometry/rect';
 import type { By, Handled } from '@/core/hand/looked';
 import { moveOn } from '@/core/hand/move';
@@ -85,27 +85,11 @@ function SnapLines({ lines, on }: { lines: readonly SnapLine[]; on: OnCase }) {
   );
 }
 
-/** Has Escape end a drag, wherever the focus is. */
-function useEscape(escape: () => boolean): void {
-  const now = useRef(escape);
-  useEffect(() => {
-    now.current = escape;
-  });
-  useEffect(() => {
-    const onKeyDown = (e: globalThis.KeyboardEvent) => {
-      if (e.key === 'Escape' && now.current()) e.stopPropagation();
-    };
-    window.addEventListener('keydown', onKeyDown, { capture: true });
-    return () => window.removeEventListener('keydown', onKeyDown, { capture: true });
-  }, []);
-}
-
 /** A corner by which a layer is made larger or smaller. By keys that is done on the layer itself. */
 function Corner({ layer, on, name, grip }: HandProps & { name: string; grip: Grip }) {
   const size = useHand(layer, 'layer.resize', (input, by) => resizeOn(input, on.c, layer.id, { grip, by }));
   const drag = useDrag(size, on.scale);
-  useEscape(drag.escape);
-  return <span {...HANDLE} {...drag.on} className={`hand-corner hand-${name}`} aria-hidden="true" />;
+  return <span {...HANDLE} {...drag} className={`hand-corner hand-${name}`} aria-hidden="true" />;
 }
 
 function Hand({ layer, on, show }: HandProps & { show: (lines: readonly SnapLine[]) => void }) {
@@ -118,7 +102,6 @@ function Hand({ layer, on, show }: HandProps & { show: (lines: readonly SnapLine
   const { box } = result.layers.find((l) => l.id === layer.id)!;
   const at = (from: Rect, by: By) => snapTo(from, by, marksAround(result, layer.id), REACH / scale);
   const drag = useDrag(move, scale, { box, at, show });
-  useEscape(drag.escape);
   const say = (stays: Handled['stays']) => {
     const [why] = Object.values(stays);
     if (why) store.setState({ message: why });
@@ -135,7 +118,7 @@ function Hand({ layer, on, show }: HandProps & { show: (lines: readonly SnapLine
       <button
         type="button"
         {...HANDLE}
-        {...drag.on}
+        {...drag}
         className="hand"
         aria-label={`Move ${layer.name}`}
         title={`${layer.name}: drag it, or its corners; arrow keys move it, + and − change its size`}

@@ -1,5 +1,5 @@
 'use client';
-import { useRef, type PointerEvent } from 'react';
+import { useEffect, useRef, type PointerEvent } from 'react';
 import type { Rect } from '@/core/geometry/rect';
 import type { By, Handled } from '@/core/hand/looked';
 import type { Snapped, SnapLine } from '@/core/hand/snap';
@@ -48,6 +48,21 @@ export function useHand(layer: PlacedLayer, command: 'layer.move' | 'layer.resiz
 /** Along the longer way alone, where that is asked for. */
 const alongOne = ({ x, y }: By): By => (Math.abs(x) >= Math.abs(y) ? { x, y: 0 } : { x: 0, y });
 
+/** Calls what Escape ends, wherever the focus is. @param escape returns whether there was something to be ended */
+function useEscape(escape: () => boolean): void {
+  const now = useRef(escape);
+  useEffect(() => {
+    now.current = escape;
+  });
+  useEffect(() => {
+    const onKeyDown = (e: KeyboardEvent) => {
+      if (e.key === 'Escape' && now.current()) e.stopPropagation();
+    };
+    window.addEventListener('keydown', onKeyDown, { capture: true });
+    return () => window.removeEventListener('keydown', onKeyDown, { capture: true });
+  }, []);
+}
+
 /** A press, and the documents as they were then. */
 interface Press {
   x: number;
@@ -82,39 +97,36 @@ export function useDrag(hand: Hand, scale: number, catching?: Catching) {
     commit(store);
     if (why.length > 0) store.setState({ message: why.join(' ') });
   };
+  useEscape(() => {
+    const isDragged = press.current !== null;
+    end(false);
+    return isDragged;
+  });
   return {
-    /** @returns whether there was a drag to be ended */
-    escape: (): boolean => {
-      const isDragged = press.current !== null;
-      end(false);
-      return isDragged;
+    onPointerDown: (e: PointerEvent<HTMLElement>) => {
+      if (e.button !== 0) return;
+      e.currentTarget.setPointerCapture(e.pointerId);
+      commit(store);
+      const { documents } = store.getState();
+      const box = catching?.box ?? NOWHERE;
+      press.current = { x: e.clientX, y: e.clientY, documents, hasMoved: false, stays: {}, box };
     },
-    on: {
-      onPointerDown: (e: PointerEvent<HTMLElement>) => {
-        if (e.button !== 0) return;
-        e.currentTarget.setPointerCapture(e.pointerId);
-        commit(store);
-        const { documents } = store.getState();
-        const box = catching?.box ?? NOWHERE;
-        press.current = { x: e.clientX, y: e.clientY, documents, hasMoved: false, stays: {}, box };
-      },
-      onPointerMove: (e: PointerEvent<HTMLElement>) => {
-        const { current } = press;
-        if (!current) return;
-        const px = { x: e.clientX - current.x, y: e.clientY - current.y };
-        current.hasMoved ||= Math.hypot(px.x, px.y) >= LEAST;
-        if (!current.hasMoved) return;
-        const by = { x: px.x / scale, y: px.y / scale };
-        const along = e.shiftKey ? alongOne(by) : by;
-        const caught = catching && !e.altKey ? catching.at(current.box, along) : null;
-        // With Shift it catches along the way that it goes alone.
-        const isFree = (axis: 'x' | 'y') => !e.shiftKey || along[axis] !== 0;
-        catching?.show(caught?.lines.filter(({ axis }) => isFree(axis)) ?? []);
-        const to = (axis: 'x' | 'y') => (caught && isFree(axis) ? caught.by[axis] : along[axis]);
-        current.stays = hand(current.documents, { x: to('x'), y: to('y') });
-      },
-      onPointerUp: () => end(true),
-      onPointerCancel: () => end(false),
+    onPointerMove: (e: PointerEvent<HTMLElement>) => {
+      const { current } = press;
+      if (!current) return;
+      const px = { x: e.clientX - current.x, y: e.clientY - current.y };
+      current.hasMoved ||= Math.hypot(px.x, px.y) >= LEAST;
+      if (!current.hasMoved) return;
+      const by = { x: px.x / scale, y: px.y / scale };
+      const along = e.shiftKey ? alongOne(by) : by;
+      const caught = catching && !e.altKey ? catching.at(current.box, along) : null;
+      // With Shift it catches along the way that it goes alone.
+      const isFree = (axis: 'x' | 'y') => !e.shiftKey || along[axis] !== 0;
+      catching?.show(caught?.lines.filter(({ axis }) => isFree(axis)) ?? []);
+      const to = (axis: 'x' | 'y') => (caught && isFree(axis) ? caught.by[axis] : along[axis]);
+      current.stays = hand(current.documents, { x: to('x'), y: to('y') });
     },
+    onPointerUp: () => end(true),
+    onPointerCancel: () => end(false),
   };
 }
